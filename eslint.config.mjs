@@ -1,0 +1,70 @@
+import next from 'eslint-config-next/core-web-vitals';
+import typescript from 'eslint-config-next/typescript';
+
+/** What the core may not touch: a result must follow from its arguments alone. */
+const IMPURE_GLOBALS = [
+  'window',
+  'document',
+  'navigator',
+  'location',
+  'localStorage',
+  'sessionStorage',
+  'indexedDB',
+  'fetch',
+  'performance',
+  'setTimeout',
+  'setInterval',
+  'requestAnimationFrame',
+  'crypto',
+  'process',
+  'self',
+  'globalThis',
+].map((name) => ({ name, message: 'The core has no screen, no store, no clock and no chance: pass it in.' }));
+
+const config = [
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'public/**', 'tests/fixtures/**'] },
+  ...next,
+  ...typescript,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      'import/no-default-export': 'error',
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['src/app/**/*.tsx', '*.config.{ts,mjs}', 'next.config.ts'],
+    rules: { 'import/no-default-export': 'off' },
+  },
+  {
+    files: ['**/*.test.{ts,tsx}', 'tests/**'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  { files: ['scripts/**', 'bench/**', 'src/cli/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['src/core/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...IMPURE_GLOBALS],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Pass a seeded source in.' },
+        { object: 'Date', property: 'now', message: 'Pass the time in.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "NewExpression[callee.name='Date'][arguments.length=0], CallExpression[callee.name='Date']",
+          message: 'Pass the time in.',
+        },
+      ],
+    },
+  },
+];
+
+export default config;

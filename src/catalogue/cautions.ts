@@ -1,0 +1,33 @@
+import type { CautionStep } from '@/core/assess';
+
+/** The caution of each step, shown once, where the step is. Rincon names who decides; it does not. */
+export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly text: string }> = {
+  mixing: {
+    title: 'Dust',
+    text: 'Damp down sand, charcoal, perlite and dry coir before you pour, and wear a mask.',
+  },
+  collecting: {
+    title: 'Collecting and baking',
+    text: 'Collect only with permission, where nothing is sprayed, and never a protected plant. Bake leaves at low heat or boil them, and never leave them unattended.',
+  },
+  cutting: {
+    title: 'Cutting',
+    text: 'Wear eye protection when you cut a panel or drill for a drain. Toughened glass cannot be drilled.',
+  },
+  water: {
+    title: 'Water',
+    text: 'Fill it with plain water outdoors first and look for leaks. The maker’s rating of the box decides what it may hold.',
+  },
+  lifting: {
+    title: 'Lifting',
+    text: 'Two people, and a stand and floor rated for the standing mass. Lift it empty.',
+  },
+  hygiene: {
+    title: 'Hands',
+    text: 'Wash your hands after soil and animals: both can carry Salmonella. Small children, pregnant and immunocompromised people ask a doctor first.',
+  },
+  law: {
+    title: 'Permits',
+    text: 'Some kinds are protected or need a permit. Ask the local authority before you buy.',
+  },
+};

@@ -1,0 +1,9 @@
+import type { Catalogue } from '@/core/catalogue';
+import { animals } from './animals';
+import { materials } from './materials';
+import { recipes } from './recipes';
+import { sources } from './sources';
+
+/** Everything that ships. */
+export const catalogue: Catalogue = { sources, animals, materials, recipes };
+export { CAUTIONS } from './cautions';

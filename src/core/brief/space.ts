@@ -1,0 +1,25 @@
+import type { Animal } from '../catalogue';
+
+export interface SpaceNeed {
+  readonly width: number;
+  readonly depth: number;
+  /** Above the ground, m. */
+  readonly freeHeight: number;
+  /** m² for all of them. */
+  readonly floor: number;
+}
+
+/** Room for a number of animals of a kind: the first at its own size, each further one its share of floor. */
+export function spaceNeed(animal: Animal, count: number): SpaceNeed {
+  const { width, depth, freeHeight } = animal.space.value;
+  // Pairing and grouping kinds are listed by the pair.
+  const included = animal.company.value === 'alone' ? 1 : 2;
+  const extra = Math.max(0, count - included) * animal.extraFloor.value;
+  return { width, depth, freeHeight, floor: width * depth * (1 + extra) };
+}
+
+/** Whole height of box a kind needs: its free height over the ground it lives on. */
+export function heightNeed(animal: Animal): number {
+  const drained = animal.ground.value === 'wet' || animal.ground.value === 'half-water';
+  return animal.space.value.freeHeight + Math.max(0.04, animal.digs.value) + (drained ? 0.06 : 0.01);
+}

@@ -1,0 +1,70 @@
+import type { Animal, Catalogue, Material, Recipe, Role, Sourced } from './types';
+
+interface Index {
+  readonly materials: ReadonlyMap<string, Material>;
+  readonly animals: ReadonlyMap<string, Animal>;
+  readonly recipes: ReadonlyMap<string, Recipe>;
+}
+
+const indexes = new WeakMap<Catalogue, Index>();
+
+function indexOf(catalogue: Catalogue): Index {
+  let index = indexes.get(catalogue);
+  if (!index) {
+    index = {
+      materials: new Map(catalogue.materials.map((row) => [row.id, row])),
+      animals: new Map(catalogue.animals.map((row) => [row.id, row])),
+      recipes: new Map(catalogue.recipes.map((row) => [row.id, row])),
+    };
+    indexes.set(catalogue, index);
+  }
+  return index;
+}
+
+const nothing = (value: number): Sourced<number> => ({ value, basis: 'memory' });
+
+/** The material with this id, or undefined when a design names one that this catalogue does not hold. */
+export function findMaterial(catalogue: Catalogue, id: string): Material | undefined {
+  return indexOf(catalogue).materials.get(id);
+}
+
+/** As `findMaterial`, with a weightless stand-in for an unknown id; a finding names every stand-in. */
+export function materialOf(catalogue: Catalogue, id: string): Material {
+  return (
+    findMaterial(catalogue, id) ?? {
+      id,
+      name: `unknown material “${id}”`,
+      roles: ['mix'],
+      density: nothing(1),
+      settling: nothing(0),
+      waterReceived: nothing(0),
+      waterMoist: nothing(0),
+      peatFree: true,
+      cautions: [],
+      packs: [],
+    }
+  );
+}
+
+export function findAnimal(catalogue: Catalogue, id: string | null): Animal | undefined {
+  return id === null ? undefined : indexOf(catalogue).animals.get(id);
+}
+
+export function findRecipe(catalogue: Catalogue, id: string | null): Recipe | undefined {
+  return id === null ? undefined : indexOf(catalogue).recipes.get(id);
+}
+
+/** Materials that may lie in this place, in catalogue order; the first is the everyday one. */
+export function materialsFor(catalogue: Catalogue, role: Role): readonly Material[] {
+  return catalogue.materials.filter((row) => row.roles.includes(role));
+}
+
+/**
+ * The everyday material for a place.
+ * Throws when the catalogue has none: a catalogue without a barrier or a bead bed is a broken build.
+ */
+export function everydayMaterial(catalogue: Catalogue, role: Role): Material {
+  const first = materialsFor(catalogue, role)[0];
+  if (!first) throw new Error(`the catalogue has no material for ${role}`);
+  return first;
+}

@@ -1,0 +1,142 @@
+import { z } from 'zod';
+
+/**
+ * The shape of the catalogue. The rows live in `src/catalogue`; the core only needs to know what a row says.
+ * Every value carries where it comes from, and the interface shows it.
+ */
+export const Basis = z.enum(['published', 'practice', 'memory']);
+export type Basis = z.infer<typeof Basis>;
+
+const sourced = <T extends z.ZodType>(value: T) =>
+  z
+    .strictObject({
+      value,
+      basis: Basis,
+      /** Key into `sources`; required when the basis is `published`. */
+      source: z.string().optional(),
+    })
+    .refine((it) => (it.basis === 'published') === (it.source !== undefined), {
+      message: 'a published value names its source, and only a published value does',
+    });
+
+/** A value and where it comes from. */
+export interface Sourced<T> {
+  readonly value: T;
+  readonly basis: Basis;
+  readonly source?: string | undefined;
+}
+
+const positive = z.number().positive().finite();
+const share = z.number().min(0).max(1);
+const Range = z
+  .strictObject({ low: z.number().finite(), high: z.number().finite() })
+  .refine((range) => range.low <= range.high, { message: 'low must not be above high' });
+export type Range = z.infer<typeof Range>;
+
+/** One way a material is sold. Volumes are what the pack yields loose, ready to use. */
+export const Pack = z.discriminatedUnion('form', [
+  z.strictObject({
+    id: z.string(),
+    form: z.enum(['bag', 'brick']),
+    volume: positive,
+    price: sourced(positive),
+  }),
+  z.strictObject({
+    id: z.string(),
+    form: z.enum(['roll', 'sheet']),
+    width: positive,
+    length: positive,
+    price: sourced(positive),
+  }),
+]);
+export type Pack = z.infer<typeof Pack>;
+export type VolumePack = Extract<Pack, { volume: number }>;
+export type AreaPack = Extract<Pack, { width: number }>;
+
+export const Role = z.enum(['bead-bed', 'raised-panel', 'barrier', 'mix', 'thin', 'moss', 'litter']);
+export type Role = z.infer<typeof Role>;
+
+export const Material = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  /** Where in the ground it may lie. */
+  roles: z.array(Role).min(1),
+  /** Dry, loose, kg/m³. For a barrier, kg/m² of cloth. */
+  density: sourced(positive),
+  /** Share of its loose volume lost when it settles. */
+  settling: sourced(z.number().min(0).max(0.4)),
+  /** Water in it as bought, m³ per loose m³. */
+  waterReceived: sourced(share),
+  /** Water in it when a squeezed fistful glistens, m³ per placed m³. */
+  waterMoist: sourced(share),
+  /** Share of a drainage bed that water can fill. */
+  voids: sourced(share).optional(),
+  /** Grain size, m. */
+  grain: sourced(Range).optional(),
+  peatFree: z.boolean(),
+  cautions: z.array(z.enum(['dust', 'collecting'])),
+  packs: z.array(Pack).min(1),
+});
+export type Material = z.infer<typeof Material>;
+
+const Envelope = z.strictObject({
+  /** Surface at the basking place, °C; absent for kinds that do not bask. */
+  basking: sourced(Range).optional(),
+  warm: sourced(Range),
+  cool: sourced(Range),
+  night: sourced(Range),
+  humidityDay: sourced(Range),
+  humidityNight: sourced(Range),
+  /** Ferguson zone, 1 to 4. */
+  uvZone: sourced(z.number().int().min(1).max(4)),
+});
+
+export const Animal = z.strictObject({
+  id: z.string(),
+  english: z.string(),
+  scientific: z.string().regex(/^[A-Z][a-z]+ [a-z]+$/),
+  kind: z.enum(['frog', 'newt', 'gecko', 'lizard', 'snake']),
+  /** Which ground suits it: standing water, wet soil, damp below and drier above, or dry. */
+  ground: sourced(z.enum(['half-water', 'wet', 'damp', 'dry'])),
+  life: sourced(z.enum(['ground', 'climbing', 'burrowing', 'half-water'])),
+  /** Nose to tail tip, m. */
+  length: sourced(Range),
+  mass: sourced(Range),
+  climate: Envelope,
+  /** Soil it needs to dig, hide or den in, m. */
+  digs: sourced(z.number().min(0).max(1)),
+  /** Room one adult (or a pair of a pairing kind) needs. */
+  space: sourced(z.strictObject({ width: positive, depth: positive, freeHeight: positive })),
+  /** Extra floor area for each further adult, share of the first. */
+  extraFloor: sourced(z.number().min(0).max(2)),
+  company: sourced(z.enum(['alone', 'pairs', 'groups'])),
+  water: sourced(z.enum(['drops', 'dish', 'soaking dish', 'pool'])),
+  recipe: z.string(),
+  /** Recipe of a second, upper layer. */
+  upperRecipe: z.string().optional(),
+});
+export type Animal = z.infer<typeof Animal>;
+
+export const Recipe = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  family: z.enum(['wet', 'middle', 'dry']),
+  /** Why someone would choose it, one line. */
+  why: z.string(),
+  parts: z.array(z.strictObject({ material: z.string(), parts: positive })).min(1),
+  /** Volume lost because fines fill the gaps between coarse parts. */
+  packingLoss: sourced(z.number().min(0).max(0.28)),
+  basis: Basis,
+});
+export type Recipe = z.infer<typeof Recipe>;
+
+export const Source = z.strictObject({ id: z.string(), citation: z.string() });
+export type Source = z.infer<typeof Source>;
+
+export const Catalogue = z.strictObject({
+  sources: z.array(Source),
+  animals: z.array(Animal),
+  materials: z.array(Material),
+  recipes: z.array(Recipe),
+});
+export type Catalogue = z.infer<typeof Catalogue>;

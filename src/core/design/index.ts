@@ -1,0 +1,4 @@
+export * from './schema';
+export * from './edits';
+export * from './propose';
+export * from './migrate';

@@ -1,0 +1,202 @@
+import { heightNeed, roomClimate, spaceNeed, type RoomClimate } from '../brief';
+import { everydayMaterial, findAnimal, type Animal, type Catalogue } from '../catalogue';
+import { level, sloped } from '../ground/corners';
+import { usualWall } from '../ground/enclosure';
+import { mixOfRecipe } from './edits';
+import { DESIGN_VERSION, type Corners, type Design, type Enclosure, type Layer, type Room } from './schema';
+
+export interface Answers {
+  readonly id: string;
+  readonly name: string;
+  /** null: not known yet. */
+  readonly animal: string | null;
+  readonly count: number;
+  /** Inside size, m; null: not known yet. */
+  readonly size: { readonly width: number; readonly depth: number; readonly height: number } | null;
+  readonly room: Room;
+}
+
+type World = Animal['ground']['value'];
+
+const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
+const upTo = (value: number, step: number): number => Math.ceil(value / step - 1e-9) * step;
+const toMillimetre = (value: number): number => Math.round(value * 1000) / 1000;
+
+/**
+ * With no animal chosen, a drained and planted box: a drained one can be kept dry,
+ * an undrained one can never be kept wet.
+ */
+const UNDECIDED: World = 'wet';
+
+/** A whole design from three answers, each of which may be “do not know yet”. */
+export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
+  const animal = findAnimal(catalogue, answers.animal);
+  const room = roomClimate(answers.room);
+  const enclosure = proposeEnclosure(answers, animal, room);
+  return {
+    format: 'rincon-enclosure',
+    version: DESIGN_VERSION,
+    id: answers.id,
+    name: answers.name,
+    brief: {
+      animal: animal?.id ?? null,
+      count: answers.count,
+      room: answers.room,
+      stage: 'planned',
+      since: null,
+      note: '',
+    },
+    enclosure,
+    ground: proposeGround({ animal, enclosure, room }, catalogue),
+  };
+}
+
+/** The smallest box that suits, in steps a box is sold in. */
+export function proposeSize(animal: Animal | undefined, count: number) {
+  if (!animal) return { width: 0.6, depth: 0.45, height: 0.45 };
+  const need = spaceNeed(animal, count);
+  const depth = upTo(need.depth, 0.05);
+  return {
+    width: toMillimetre(upTo(Math.max(need.width, need.floor / depth), 0.05)),
+    depth: toMillimetre(depth),
+    height: toMillimetre(upTo(heightNeed(animal) + 0.02, 0.05)),
+  };
+}
+
+/** Cover that holds moisture in a dry room and lets it go in a humid one (common practice). */
+const COVER: Record<'moist' | 'damp' | 'dry', Record<RoomClimate['kind'], number>> = {
+  moist: { dry: 0.65, middle: 0.5, humid: 0.1 },
+  damp: { dry: 0.5, middle: 0.3, humid: 0 },
+  dry: { dry: 0.2, middle: 0, humid: 0 },
+};
+
+const dampness = (world: World): 'moist' | 'damp' | 'dry' =>
+  world === 'wet' || world === 'half-water' ? 'moist' : world;
+
+function proposeEnclosure(answers: Answers, animal: Animal | undefined, room: RoomClimate): Enclosure {
+  const size = answers.size ?? proposeSize(animal, answers.count);
+  const world = animal?.ground.value ?? UNDECIDED;
+  // Mesh moves air where the room already brings the moisture; it needs a tray for its ground.
+  const airy = animal?.life.value === 'climbing' && animal.kind === 'lizard' && room.kind === 'humid';
+  const longest = Math.max(size.width, size.depth, size.height);
+  const material = airy ? 'mesh' : longest > 1.2 ? 'pvc' : 'glass';
+  const wet = dampness(world) === 'moist';
+  const sill = clamp(size.height * (world === 'half-water' ? 0.3 : 0.25), 0.08, 0.2);
+  return {
+    ...size,
+    stands: 'upright',
+    material,
+    wallThickness: usualWall(material, longest),
+    top: 'mesh',
+    topCover: airy ? 0 : COVER[dampness(world)][room.kind],
+    front: 'doors',
+    watertightHeight: toMillimetre(wet || material === 'glass' ? sill : 0.05),
+    emptyMass: null,
+  };
+}
+
+/** Depth of water kept under the soil, m: enough to feed evaporation, never touching the barrier (practice). */
+const WATER: Record<RoomClimate['kind'], number> = { dry: 0.015, middle: 0.012, humid: 0.01 };
+/** A dry room takes moisture out faster: a little more soil holds a little more. */
+const EXTRA_SOIL: Record<RoomClimate['kind'], number> = { dry: 0.01, middle: 0, humid: 0 };
+
+interface Setting {
+  readonly animal: Animal | undefined;
+  readonly enclosure: Enclosure;
+  readonly room: RoomClimate;
+}
+
+/** The ground for an animal in a box in a room: method, water and layers from the floor up. */
+export function proposeGround({ animal, enclosure, room }: Setting, catalogue: Catalogue): Design['ground'] {
+  const world = animal?.ground.value ?? UNDECIDED;
+  const wet = dampness(world) === 'moist';
+  const method = world === 'half-water' ? 'raised-panel' : wet ? 'bead-bed' : 'none';
+  const budget = enclosure.height - (animal?.space.value.freeHeight ?? enclosure.height * 0.55);
+
+  const topping = (wet ? 0.015 : 0) + (world === 'dry' ? 0 : 0.012);
+  const least = Math.max(0.03, animal?.digs.value ?? 0.04);
+  let bed = method === 'none' ? 0 : usualBed(method, enclosure.height, room.kind);
+  const spare = budget - topping - least;
+  bed = Math.min(bed, Math.max(0.03, spare));
+  if (method === 'none') bed = 0;
+  const rise = clamp(spare - bed, 0, Math.min(0.06, 0.04 + enclosure.depth * 0.03) + EXTRA_SOIL[room.kind]);
+  const front = least + Math.min(EXTRA_SOIL[room.kind], rise);
+  const back = least + rise;
+
+  const waterDepth =
+    world === 'half-water'
+      ? Math.max(0.01, bed - 0.03)
+      : method === 'none'
+        ? 0
+        : Math.min(WATER[room.kind], bed - 0.012);
+
+  return {
+    method,
+    waterDepth: toMillimetre(waterDepth),
+    drainBore: null,
+    layers: number([
+      ...(method === 'none' ? [] : drained(method, bed, catalogue)),
+      ...soils(animal, sloped(toMillimetre(front), toMillimetre(Math.max(front, back))), catalogue),
+      ...(wet
+        ? [
+            {
+              kind: 'moss' as const,
+              material: everydayMaterial(catalogue, 'moss').id,
+              thickness: level(0.015),
+            },
+          ]
+        : []),
+      ...(world === 'dry'
+        ? []
+        : [
+            {
+              kind: 'litter' as const,
+              material: everydayMaterial(catalogue, 'litter').id,
+              thickness: level(0.012),
+            },
+          ]),
+    ]),
+  };
+}
+
+function usualBed(method: 'bead-bed' | 'raised-panel', height: number, room: RoomClimate['kind']): number {
+  const bed = method === 'raised-panel' ? clamp(height * 0.2, 0.06, 0.12) : clamp(height * 0.11, 0.04, 0.06);
+  return toMillimetre(bed + (room === 'dry' && method === 'bead-bed' ? 0.005 : 0));
+}
+
+type Unnumbered = Layer extends infer L ? (L extends Layer ? Omit<L, 'id'> : never) : never;
+
+function drained(method: 'bead-bed' | 'raised-panel', bed: number, catalogue: Catalogue): Unnumbered[] {
+  return [
+    {
+      kind: 'drainage',
+      material: everydayMaterial(catalogue, method).id,
+      thickness: level(toMillimetre(bed)),
+    },
+    {
+      kind: 'barrier',
+      material: everydayMaterial(catalogue, 'barrier').id,
+      edge: 'upturned',
+      upturn: 0.025,
+      overlap: 0.05,
+    },
+  ];
+}
+
+/** One recipe, or a plain lower and a rich upper one; the lower takes two fifths. */
+function soils(animal: Animal | undefined, depth: Corners, catalogue: Catalogue): Unnumbered[] {
+  const name = (recipe: string): string => catalogue.recipes.find((row) => row.id === recipe)?.name ?? 'Soil';
+  const layer = (recipe: string, share: number): Unnumbered => ({
+    kind: 'substrate',
+    name: name(recipe),
+    mix: mixOfRecipe(recipe, catalogue),
+    thickness: sloped(toMillimetre(depth.frontLeft * share), toMillimetre(depth.backLeft * share)),
+  });
+  const main = animal?.recipe ?? catalogue.recipes[0]?.id;
+  if (main === undefined) throw new Error('the catalogue has no recipe');
+  if (!animal?.upperRecipe) return [layer(main, 1)];
+  return [layer(main, 0.4), layer(animal.upperRecipe, 0.6)];
+}
+
+const number = (layers: Unnumbered[]): Layer[] =>
+  layers.map((layer, index): Layer => ({ ...layer, id: `layer-${index + 1}` }));

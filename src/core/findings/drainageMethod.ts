@@ -1,0 +1,46 @@
+import { say } from '../units';
+import type { Rule } from './finding';
+
+/** Drainage under a wet box, none under a dry or temperate one; both schools are named. */
+export const drainageMethod: Rule = ({ design, animal }) => {
+  if (!animal) return [];
+  const wet = animal.ground.value === 'wet' || animal.ground.value === 'half-water';
+  const { method } = design.ground;
+  if (wet && method === 'none') {
+    return [
+      {
+        code: 'drainage-missing',
+        severity: 'severe',
+        place: { at: 'ground' },
+        what: say`Nothing drains this wet box.`,
+        because: say`What is misted for ${animal.english}s gathers in the lowest soil and turns it sour.`,
+        remedies: [
+          { label: say`Lay a bead bed`, call: { edit: 'setMethod', change: { method: 'bead-bed' } } },
+          {
+            label: say`Stand it on a raised panel`,
+            call: { edit: 'setMethod', change: { method: 'raised-panel' } },
+          },
+        ],
+        basis: 'practice',
+        otherSchool: 'Some build wet boxes without it, on a deep coarse mix, and mist by weight.',
+      },
+    ];
+  }
+  if (!wet && method !== 'none') {
+    return [
+      {
+        code: 'drainage-unwanted',
+        severity: 'look',
+        place: { at: 'ground' },
+        what: say`This kind wants no water under it.`,
+        because: say`Standing water under ${animal.english}s keeps the air wet: scale and lung trouble follow.`,
+        remedies: [
+          { label: say`Take the drainage out`, call: { edit: 'setMethod', change: { method: 'none' } } },
+        ],
+        basis: 'practice',
+        otherSchool: 'Others drain every planted box, keep the bed dry, and water only the plants.',
+      },
+    ];
+  }
+  return [];
+};

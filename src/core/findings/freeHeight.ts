@@ -1,0 +1,57 @@
+import { highest } from '../ground/corners';
+import { length, say } from '../units';
+import type { Finding, Rule } from './finding';
+
+/** The ground must leave room over it: for the animal where it is known, otherwise half the box. */
+export const freeHeight: Rule = ({ design, animal, surface, soil }) => {
+  const top = highest(surface);
+  const left = design.enclosure.height - top;
+  const wanted = animal?.space.value.freeHeight ?? design.enclosure.height / 2;
+  if (left >= wanted - 0.0005) return [];
+
+  const deepest = highest(soil);
+  const fitting = deepest - (wanted - left);
+  const least = Math.max(0.03, animal?.digs.value ?? 0);
+  const remedies =
+    fitting >= least
+      ? [
+          {
+            label: say`Bring the soil down to ${length(fitting)}`,
+            call: { edit: 'setSoilDepth', change: { deepest: fitting } } as const,
+          },
+        ]
+      : [
+          {
+            label: say`Take a box ${length(top + wanted)} high`,
+            call: {
+              edit: 'setEnclosure',
+              change: { height: Math.ceil((top + wanted) * 100) / 100 },
+            } as const,
+          },
+        ];
+  const shared: Pick<Finding, 'place' | 'remedies'> = { place: { at: 'ground' }, remedies };
+  if (left <= 0) {
+    return [
+      {
+        ...shared,
+        code: 'higher-than-the-box',
+        severity: 'severe',
+        what: say`The ground is higher than the box.`,
+        because: say`It stands ${length(top)} at its highest, in a box ${length(design.enclosure.height)} high.`,
+        basis: 'computed',
+      },
+    ];
+  }
+  return [
+    {
+      ...shared,
+      code: 'too-deep-for-the-box',
+      severity: 'look',
+      what: say`The ground takes up too much of the box.`,
+      because: animal
+        ? say`${length(left)} are left above it; ${animal.english}s want ${length(wanted)} to move in.`
+        : say`${length(left)} are left above it, less than half the box.`,
+      basis: animal?.space.basis ?? 'practice',
+    },
+  ];
+};

@@ -1,0 +1,41 @@
+import { barrierMissing } from './barrierMissing';
+import { boxSize } from './boxSize';
+import { digDepth } from './digDepth';
+import { drainageMethod } from './drainageMethod';
+import { drainBore } from './drainBore';
+import { freeboard } from './freeboard';
+import { freeHeight } from './freeHeight';
+import { lifting } from './lifting';
+import { litterForgotten } from './litterForgotten';
+import { mixSum } from './mixSum';
+import { rollTooShort } from './rollTooShort';
+import { unanswered } from './unanswered';
+import { unknownMaterial } from './unknownMaterial';
+import { watertight } from './watertight';
+import type { Finding, Looked, Rule, Severity } from './finding';
+
+export type { Finding, Looked, Place, Remedy, Severity } from './finding';
+
+const RULES: readonly Rule[] = [
+  unknownMaterial,
+  boxSize,
+  digDepth,
+  freeHeight,
+  drainageMethod,
+  freeboard,
+  watertight,
+  barrierMissing,
+  drainBore,
+  rollTooShort,
+  litterForgotten,
+  mixSum,
+  lifting,
+  unanswered,
+];
+
+const RANK: Record<Severity, number> = { severe: 0, look: 1, note: 2, fine: 3 };
+
+/** Every rule, the gravest findings first, otherwise in the order of the rules. */
+export function judge(looked: Looked): readonly Finding[] {
+  return RULES.flatMap((rule) => rule(looked)).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}

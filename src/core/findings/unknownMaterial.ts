@@ -1,0 +1,20 @@
+import { findMaterial } from '../catalogue';
+import { materialsIn } from '../ground/layers';
+import { say } from '../units';
+import type { Rule } from './finding';
+
+/** A material this catalogue does not hold counts for nothing: say so rather than guess. */
+export const unknownMaterial: Rule = ({ design, catalogue }) =>
+  design.ground.layers.flatMap((layer) =>
+    [...new Set(materialsIn(layer))]
+      .filter((id) => findMaterial(catalogue, id) === undefined)
+      .map((id) => ({
+        code: 'material-unknown',
+        severity: 'severe' as const,
+        place: { at: 'layer' as const, layer: layer.id },
+        what: say`“${id}” is not in the catalogue.`,
+        because: say`Its mass, its water and its price are left out of every sum. Choose another material for it.`,
+        remedies: [],
+        basis: 'computed' as const,
+      })),
+  );

@@ -1,0 +1,49 @@
+import { highest } from '../ground/corners';
+import { length, say } from '../units';
+import type { Rule } from './finding';
+
+/** Water only where the walls hold it. */
+export const watertight: Rule = ({ design, drainage, surface }) => {
+  const { watertightHeight } = design.enclosure;
+  const { waterDepth } = design.ground;
+  const place = { at: 'enclosure' } as const;
+  if (drainage && waterDepth > watertightHeight + 1e-9) {
+    const wanted = Math.ceil((drainage.depth + 0.02) * 100) / 100;
+    return [
+      {
+        code: 'water-runs-out',
+        severity: 'severe',
+        place,
+        what: say`Water stands where nothing is watertight.`,
+        because: say`It is kept ${length(waterDepth)} deep, and the walls hold water to ${length(watertightHeight)}. Test with plain water, outdoors, before anything goes in.`,
+        remedies: [
+          {
+            label: say`Fit a tray ${length(wanted)} high`,
+            call: { edit: 'setEnclosure', change: { watertightHeight: wanted } },
+          },
+          { label: say`Build without drainage`, call: { edit: 'setMethod', change: { method: 'none' } } },
+        ],
+        basis: 'computed',
+      },
+    ];
+  }
+  if (watertightHeight === 0 && highest(surface) > 0) {
+    return [
+      {
+        code: 'floor-leaks',
+        severity: 'look',
+        place,
+        what: say`The floor does not hold water.`,
+        because: say`Moist soil weeps. A shallow tray under it keeps the stand dry.`,
+        remedies: [
+          {
+            label: say`Fit a tray ${length(0.05)} high`,
+            call: { edit: 'setEnclosure', change: { watertightHeight: 0.05 } },
+          },
+        ],
+        basis: 'practice',
+      },
+    ];
+  }
+  return [];
+};

@@ -1,0 +1,87 @@
+import { UNITS, type Dimension, type Unit, type UnitId, type UnitPrefs } from './units';
+
+/** A number with what it measures, in SI; how it is written is decided where it is read. */
+export interface Quantity {
+  readonly kind: 'quantity';
+  readonly measure: Measure;
+  readonly si: number;
+}
+
+/** `tank` and `bag` are both volumes, told apart because they are sold in different units. */
+export type Measure = 'length' | 'tank' | 'bag' | 'mass' | 'temperature' | 'percent';
+
+const of =
+  (measure: Measure) =>
+  (si: number): Quantity => ({ kind: 'quantity', measure, si });
+
+/** m */
+export const length = of('length');
+/** m³ of water or box */
+export const tank = of('tank');
+/** m³ of anything bagged */
+export const bag = of('bag');
+/** kg */
+export const mass = of('mass');
+/** °C */
+export const temperature = of('temperature');
+/** fraction, 0 to 1 */
+export const percent = of('percent');
+
+const DIMENSION: Record<Measure, Dimension> = {
+  length: 'length',
+  tank: 'volume',
+  bag: 'volume',
+  mass: 'mass',
+  temperature: 'temperature',
+  percent: 'percent',
+};
+
+export function dimensionOf(measure: Measure): Dimension {
+  return DIMENSION[measure];
+}
+
+export function unitFor(measure: Measure, prefs: UnitPrefs): UnitId {
+  return measure === 'percent' ? 'percent' : prefs[measure];
+}
+
+/** SI to the number a person would write in `unit`, unrounded. */
+export function fromSi(si: number, unit: Unit): number {
+  return si / unit.factor - unit.offset;
+}
+
+export interface FormatOptions {
+  readonly prefs: UnitPrefs;
+  readonly locale?: string;
+  /** Overrides the decimals of the unit. */
+  readonly decimals?: number;
+  /** Leaves the unit off, for columns that name it in their head. */
+  readonly bare?: boolean;
+}
+
+/** Two decimals of an inch and of a cubic foot are noise on a tape; the eye wants fewer on large numbers. */
+function decimalsFor(unit: Unit, written: number): number {
+  if (unit.symbol === 'cu ft') return 2;
+  if (unit.symbol === 'in') return Math.abs(written) < 10 ? 2 : 1;
+  if (unit.decimals === 1 && Math.abs(written) >= 100) return 0;
+  return unit.decimals;
+}
+
+/** Writes a quantity in the person's unit, with a no-break space before the symbol. */
+export function formatQuantity(quantity: Quantity, options: FormatOptions): string {
+  const unit: Unit = UNITS[unitFor(quantity.measure, options.prefs)];
+  const written = fromSi(quantity.si, unit);
+  const places = options.decimals ?? decimalsFor(unit, written);
+  const number = new Intl.NumberFormat(options.locale, {
+    minimumFractionDigits: quantity.measure === 'length' && unit.symbol !== 'cm' ? 0 : places,
+    maximumFractionDigits: places,
+  }).format(Math.abs(written) < 0.5 * 10 ** -places ? 0 : written);
+  return options.bare ? number : `${number}\u00a0${unit.symbol}`;
+}
+
+/** What an input holds while it is edited: no grouping, a decimal point, enough digits to read back the value. */
+export function editableText(quantity: Quantity, prefs: UnitPrefs): string {
+  const unit: Unit = UNITS[unitFor(quantity.measure, prefs)];
+  const places =
+    unit.symbol === 'in' || unit.symbol === 'cu ft' ? 3 : unit.symbol === 'cm' ? 2 : unit.decimals + 1;
+  return String(Number(fromSi(quantity.si, unit).toFixed(places)));
+}

@@ -1,0 +1,10 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  test: {
+    include: ['src/**/*.test.{ts,tsx}', 'tests/unit/**/*.test.ts'],
+    testTimeout: 20_000,
+  },
+});
