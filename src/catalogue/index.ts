@@ -7,3 +7,5 @@ import { sources } from './sources';
 /** Everything that ships. */
 export const catalogue: Catalogue = { sources, animals, materials, recipes };
 export { CAUTIONS } from './cautions';
+export { withPrices } from './ownPrices';
+export { demoDesigns } from './demo';

@@ -153,6 +153,18 @@ const rows: Row[] = [
     packs: [roll(1, 5, 7.5), roll(2, 5, 12)],
   },
 
+  {
+    id: 'sheet-moss',
+    name: 'Sheet moss, live',
+    roles: ['moss'],
+    density: 55,
+    settling: 0.05,
+    received: 0.3,
+    moist: 0.35,
+    cautions: ['collecting'],
+    packs: [bag(2, 7.5), bag(5, 15)],
+  },
+
   // What soil is mixed from.
   {
     id: 'coir',
@@ -300,17 +312,6 @@ const rows: Row[] = [
   },
 
   // What lies on top.
-  {
-    id: 'sheet-moss',
-    name: 'Sheet moss, live',
-    roles: ['moss'],
-    density: 55,
-    settling: 0.05,
-    received: 0.3,
-    moist: 0.35,
-    cautions: ['collecting'],
-    packs: [bag(2, 7.5), bag(5, 15)],
-  },
   {
     id: 'oak-litter',
     name: 'Oak leaf litter',

@@ -214,6 +214,18 @@ const setThickness: Edit<{ layer: string; corners: readonly Corner[]; thickness:
   });
 };
 
+/** Raises or lowers the named corners by so much, m: what dragging one end of a layer does. */
+const shiftThickness: Edit<{ layer: string; corners: readonly Corner[]; by: number }> = (design, change) =>
+  inLayers(design, (layer) => {
+    if (layer.id !== change.layer || layer.kind === 'barrier') return layer;
+    const flat = layer.kind === 'drainage' && design.ground.method === 'raised-panel';
+    const corners: readonly Corner[] = flat ? CORNERS : change.corners;
+    const changed = map(layer.thickness, (value, corner) =>
+      corners.includes(corner) ? clamp(value + change.by, 0, MAX) : value,
+    );
+    return { ...layer, thickness: changed };
+  });
+
 /** Soil only: every substrate layer, scaled so that together they stand this deep where they are deepest. */
 const setSoilDepth: Edit<{ deepest: number }> = (design, { deepest }, catalogue) => {
   const soils = design.ground.layers.filter((layer) => layer.kind === 'substrate');
@@ -338,6 +350,7 @@ export const EDITS = {
   removeLayer,
   moveLayer,
   setThickness,
+  shiftThickness,
   setSoilDepth,
   setLayerMaterial,
   setBarrier,
@@ -381,6 +394,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   removeLayer: 'layer taken out',
   moveLayer: 'order of layers',
   setThickness: 'layer depth',
+  shiftThickness: 'layer depth',
   setSoilDepth: 'soil depth',
   setLayerMaterial: 'material',
   setBarrier: 'barrier',

@@ -119,7 +119,9 @@ export function proposeGround({ animal, enclosure, room }: Setting, catalogue: C
   const spare = budget - topping - least;
   bed = Math.min(bed, Math.max(0.03, spare));
   if (method === 'none') bed = 0;
-  const rise = clamp(spare - bed, 0, Math.min(0.06, 0.04 + enclosure.depth * 0.03) + EXTRA_SOIL[room.kind]);
+  // Dry loose ground slumps to a gentle slope; moist ground stands steeper.
+  const steepest = world === 'dry' ? 0.03 : Math.min(0.06, 0.04 + enclosure.depth * 0.03);
+  const rise = clamp(spare - bed, 0, steepest + EXTRA_SOIL[room.kind]);
   const front = least + Math.min(EXTRA_SOIL[room.kind], rise);
   const back = least + rise;
 

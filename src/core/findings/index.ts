@@ -15,6 +15,7 @@ import { watertight } from './watertight';
 import type { Finding, Looked, Rule, Severity } from './finding';
 
 export type { Finding, Looked, Place, Remedy, Severity } from './finding';
+export { ONE_PERSON, TWO_PEOPLE } from './lifting';
 
 const RULES: readonly Rule[] = [
   unknownMaterial,

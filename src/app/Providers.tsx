@@ -1,0 +1,37 @@
+'use client';
+
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { SnackbarProvider } from 'notistack';
+import type { ReactNode } from 'react';
+import { StoreProvider, useStore } from '@/store';
+import { Message } from '@/ui/Message';
+import { theme } from '@/ui/theme/theme';
+import { UnitsProvider } from '@/ui/units';
+
+export function Providers({ demo, children }: { readonly demo: boolean; readonly children: ReactNode }) {
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <SnackbarProvider anchorOrigin={{ horizontal: 'left', vertical: 'bottom' }} autoHideDuration={8000}>
+        <StoreProvider
+          demo={demo}
+          waiting={<Message title="Opening the rack" role="status" />}
+          broken={(message) => (
+            <Message title="The browser’s storage does not open" role="alert">
+              {message}. Rincon keeps everything there. Allow storage for this page, free some space or leave
+              private browsing, then load it again. Nothing was changed.
+            </Message>
+          )}
+        >
+          <InUnits>{children}</InUnits>
+        </StoreProvider>
+      </SnackbarProvider>
+    </ThemeProvider>
+  );
+}
+
+function InUnits({ children }: { readonly children: ReactNode }) {
+  const { settings } = useStore();
+  return <UnitsProvider prefs={settings.units}>{children}</UnitsProvider>;
+}

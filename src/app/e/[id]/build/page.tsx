@@ -1,0 +1,5 @@
+import { Build } from '@/features/build/Build';
+
+export default function BuildPage() {
+  return <Build />;
+}

@@ -1,0 +1,5 @@
+import { Ground } from '@/features/ground/Ground';
+
+export default function GroundPage() {
+  return <Ground />;
+}

@@ -1,0 +1,95 @@
+import type { Catalogue } from '@/core/catalogue';
+import { applyEdit, proposeDesign, type Answers, type Design, type EditCall } from '@/core/design';
+
+/** A made-up school nature room. Every name, date and figure here is invented. */
+interface Scene {
+  readonly answers: Answers;
+  readonly edits: readonly EditCall[];
+}
+
+const room = { kind: 'dry', temperature: 21.5, humidity: 0.38 } as const;
+
+const SCENES: readonly Scene[] = [
+  {
+    answers: {
+      id: 'demo-bog-shelf',
+      name: 'Bog shelf',
+      animal: 'theloderma-corticale',
+      count: 4,
+      size: { width: 0.6, depth: 0.45, height: 0.6 },
+      room,
+    },
+    edits: [
+      { edit: 'setStage', change: { stage: 'inhabited', since: '2025-09-22' } },
+      {
+        edit: 'setThickness',
+        change: { layer: 'layer-3', corners: ['frontLeft', 'frontRight'], thickness: 0.03 },
+      },
+      { edit: 'setThickness', change: { layer: 'layer-3', corners: ['backLeft'], thickness: 0.085 } },
+      { edit: 'setThickness', change: { layer: 'layer-3', corners: ['backRight'], thickness: 0.07 } },
+      {
+        edit: 'setNote',
+        change: {
+          note: 'Full water bottom under the panel. Tannin leaves in the water, changed a quarter each week.',
+        },
+      },
+    ],
+  },
+  {
+    answers: {
+      id: 'demo-hedge',
+      name: 'Hedge',
+      animal: 'anolis-carolinensis',
+      count: 3,
+      size: { width: 0.45, depth: 0.45, height: 0.9 },
+      room,
+    },
+    edits: [
+      { edit: 'setStage', change: { stage: 'curing', since: '2026-11-14' } },
+      { edit: 'setDrainBore', change: { bore: 0.012 } },
+      { edit: 'setNote', change: { note: 'Foam background, third coat of sealer still smells.' } },
+    ],
+  },
+  {
+    answers: {
+      id: 'demo-limestone',
+      name: 'Limestone',
+      animal: 'goniurosaurus-hainanensis',
+      count: 2,
+      size: { width: 0.6, depth: 0.45, height: 0.45 },
+      room,
+    },
+    edits: [
+      { edit: 'setStage', change: { stage: 'growing-in', since: '2026-10-05' } },
+      { edit: 'setWaterDepth', change: { depth: 0.047 } },
+      { edit: 'addLayer', change: { kind: 'thin' } },
+      {
+        edit: 'setNote',
+        change: { note: 'Springtails seen in both back corners. Moss slow at the front left.' },
+      },
+    ],
+  },
+  {
+    answers: {
+      id: 'demo-dry-wash',
+      name: 'Dry wash',
+      animal: 'eryx-colubrinus',
+      count: 1,
+      size: { width: 0.9, depth: 0.45, height: 0.45 },
+      room,
+    },
+    edits: [
+      { edit: 'setParts', change: { layer: 'layer-1', material: 'washed-sand', parts: 70 } },
+      { edit: 'setParts', change: { layer: 'layer-1', material: 'bark-fines', parts: 30 } },
+      { edit: 'setParts', change: { layer: 'layer-1', material: 'burrowing-clay', parts: 10 } },
+      { edit: 'setNote', change: { note: 'Still on paper. Sand from the builder’s yard, if it is washed.' } },
+    ],
+  },
+];
+
+/** The four enclosures of the nature room. */
+export function demoDesigns(catalogue: Catalogue): readonly Design[] {
+  return SCENES.map(({ answers, edits }) =>
+    edits.reduce((design, call) => applyEdit(design, call, catalogue), proposeDesign(answers, catalogue)),
+  );
+}

@@ -1,0 +1,58 @@
+import { readFileSync } from 'node:fs';
+import { catalogue, withPrices } from '@/catalogue';
+import { assess } from '@/core/assess';
+import { bag, formatQuantity, length, mass, METRIC, tank, tell } from '@/core/units';
+import { readEnvelope } from '@/files';
+
+const MARK = { severe: '!!', look: '! ', note: '· ', fine: 'ok' } as const;
+
+/** `assess FILE [--json]`: the same numbers and findings the screens show. Exit 1: severe findings; 2: unreadable. */
+function main(argv: readonly string[]): number {
+  const json = argv.includes('--json');
+  const [file, ...rest] = argv.filter((word) => word !== '--json');
+  if (file === undefined || rest.length > 0 || file.startsWith('-')) {
+    console.error('usage: npm run -s assess -- FILE [--json]');
+    return 2;
+  }
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch (error) {
+    console.error(`${file}: ${error instanceof Error ? error.message : 'cannot be read'}`);
+    return 2;
+  }
+  const read = readEnvelope(text);
+  if (!read.ok) {
+    console.error(`${file}: at ${read.place}: ${read.message}.`);
+    return 2;
+  }
+  const priced = withPrices(catalogue, read.value.prices);
+  const results = read.value.designs.map((design) => ({ design, result: assess(design, priced) }));
+
+  if (json) {
+    const out = results.map(({ design, result }) => ({ id: design.id, name: design.name, ...result }));
+    console.log(JSON.stringify(out, null, 2));
+  } else {
+    const prefs = { prefs: METRIC, locale: 'en' };
+    for (const { design, result } of results) {
+      console.log(`\n${design.name}`);
+      for (const it of [...result.layers].reverse()) {
+        const name = it.layer.kind === 'substrate' ? it.layer.name : `${it.layer.kind}: ${it.layer.material}`;
+        console.log(
+          `  ${name.padEnd(34)} ${formatQuantity(bag(it.placed), prefs).padStart(9)} ${formatQuantity(mass(it.wetMass), prefs).padStart(9)}`,
+        );
+      }
+      console.log(
+        `  substrate ${formatQuantity(bag(result.substrateVolume), prefs)}, water to mix in ${formatQuantity(tank(result.waterToMixIn), prefs)}, standing ${formatQuantity(mass(result.standingMass), prefs)}, ${formatQuantity(length(result.heightLeft), prefs)} left above, to buy ${result.lists.price.toFixed(2)}`,
+      );
+      for (const it of result.findings) {
+        console.log(
+          `  ${MARK[it.severity]} ${tell(it.what, prefs)} ${tell(it.because, prefs)} [${it.basis}]`,
+        );
+      }
+    }
+  }
+  return results.some(({ result }) => result.findings.some((it) => it.severity === 'severe')) ? 1 : 0;
+}
+
+process.exitCode = main(process.argv.slice(2));

@@ -1,0 +1,188 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { roomClimate } from '@/core/brief';
+import { findAnimal } from '@/core/catalogue';
+import { proposeGround, Stage, type Design } from '@/core/design';
+import { mass, tank } from '@/core/units';
+import { useOpenDesign, useStore } from '@/store';
+import { AnimalPicker } from '@/ui/AnimalPicker';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { FindingList } from '@/ui/FindingList';
+import { RoomChoice } from '@/ui/RoomChoice';
+import { SectionPane } from '@/ui/section/SectionPane';
+import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { useReader } from '@/ui/units';
+import { STAGE_WORD } from '@/ui/words';
+import { EnclosureFields } from './EnclosureFields';
+import { Envelope } from './Envelope';
+
+/** Animal, room and enclosure: what everything else follows from. */
+export function Brief() {
+  const { catalogue } = useStore();
+  const { design, assessment, edit } = useOpenDesign();
+  const { write } = useReader();
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const room = roomClimate(design.brief.room);
+  const here = assessment.findings.filter((it) => it.place.at === 'brief' || it.place.at === 'enclosure');
+
+  return (
+    <TwoPanes
+      left={<SectionPane design={design} assessment={assessment} catalogue={catalogue} startWith="front" />}
+      right={
+        <>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1.5 }}>
+            <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+              Brief
+            </Typography>
+            <Button
+              variant="outlined"
+              onClick={() =>
+                edit({
+                  edit: 'setGround',
+                  change: { ground: proposeGround({ animal, enclosure: design.enclosure, room }, catalogue) },
+                })
+              }
+            >
+              Propose the ground afresh
+            </Button>
+          </Box>
+
+          <Part title="Animal">
+            <Box sx={{ display: 'flex', gap: 1.25 }}>
+              <Box sx={{ flex: 1 }}>
+                <AnimalPicker
+                  catalogue={catalogue}
+                  value={design.brief.animal}
+                  label="Kind"
+                  onChange={(kind) => edit({ edit: 'setAnimal', change: { animal: kind } })}
+                />
+              </Box>
+              <TextField
+                label="How many"
+                type="number"
+                value={design.brief.count}
+                onChange={(event) =>
+                  edit({ edit: 'setCount', change: { count: Number(event.target.value) || 1 } }, 'count')
+                }
+                slotProps={{ htmlInput: { min: 1, max: 500 } }}
+                sx={{ width: 104 }}
+              />
+              <StageField
+                design={design}
+                onChange={(stage, since) => edit({ edit: 'setStage', change: { stage, since } })}
+              />
+            </Box>
+            {animal && <Envelope animal={animal} />}
+          </Part>
+
+          <Part title="Room">
+            <RoomChoice
+              value={design.brief.room.kind}
+              onChange={(kind) => edit({ edit: 'setRoom', change: { kind } })}
+            />
+            <Box sx={{ display: 'flex', gap: 1.25, mt: 1.5 }}>
+              <QuantityField
+                label="Measured warmth"
+                measure="temperature"
+                value={design.brief.room.temperature}
+                min={-20}
+                max={60}
+                step={0.5}
+                placeholder={`${write({ kind: 'quantity', measure: 'temperature', si: room.temperature })} taken`}
+                onCommit={(si) => edit({ edit: 'setRoom', change: { temperature: si } })}
+                onClear={() => edit({ edit: 'setRoom', change: { temperature: null } })}
+                sx={{ flex: 1 }}
+              />
+              <QuantityField
+                label="Measured humidity"
+                measure="percent"
+                value={design.brief.room.humidity}
+                max={1}
+                step={0.05}
+                placeholder={`${write({ kind: 'quantity', measure: 'percent', si: room.humidity })} taken`}
+                onCommit={(si) => edit({ edit: 'setRoom', change: { humidity: si } })}
+                onClear={() => edit({ edit: 'setRoom', change: { humidity: null } })}
+                sx={{ flex: 1 }}
+              />
+            </Box>
+          </Part>
+
+          <Part
+            title="Enclosure"
+            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (reckoned)'}`}
+          >
+            <EnclosureFields />
+          </Part>
+
+          {here.length > 0 && (
+            <Box sx={{ mb: 2.5 }}>
+              <FindingList findings={here} catalogue={catalogue} onMend={edit} />
+            </Box>
+          )}
+
+          <TextField
+            label="Note"
+            multiline
+            minRows={2}
+            fullWidth
+            value={design.brief.note}
+            onChange={(event) => edit({ edit: 'setNote', change: { note: event.target.value } }, 'note')}
+          />
+        </>
+      }
+    />
+  );
+}
+
+function Part({
+  title,
+  aside,
+  children,
+}: {
+  readonly title: string;
+  readonly aside?: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box component="section" aria-label={title} sx={{ mb: 2.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 1 }}>
+        <Typography variant="h2">{title}</Typography>
+        {aside && (
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+            {aside}
+          </Typography>
+        )}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+interface StageProps {
+  readonly design: Design;
+  readonly onChange: (stage: Stage, since: string | null) => void;
+}
+
+function StageField({ design, onChange }: StageProps) {
+  return (
+    <TextField
+      select
+      label="Stage"
+      value={design.brief.stage}
+      onChange={(event) => onChange(Stage.parse(event.target.value), new Date().toISOString().slice(0, 10))}
+      sx={{ width: 130 }}
+    >
+      {Stage.options.map((stage) => (
+        <MenuItem key={stage} value={stage}>
+          {STAGE_WORD[stage]}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

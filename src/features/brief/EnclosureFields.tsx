@@ -1,0 +1,117 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { Enclosure } from '@/core/design';
+import { usualWall } from '@/core/ground';
+import { useOpenDesign } from '@/store';
+import { QuantityField } from '@/ui/fields/QuantityField';
+
+const WORDS = {
+  material: { glass: 'glass', acrylic: 'acrylic', pvc: 'foamed PVC', timber: 'timber', mesh: 'mesh' },
+  top: { open: 'open', mesh: 'mesh lid', solid: 'closed lid' },
+  front: { fixed: 'fixed pane', doors: 'doors' },
+} as const;
+
+/** The box: sides, what it is made of, where it opens, what it holds. */
+export function EnclosureFields() {
+  const { design, edit } = useOpenDesign();
+  const box = design.enclosure;
+  const set = (change: Partial<Enclosure>): void => edit({ edit: 'setEnclosure', change });
+  const longest = Math.max(box.width, box.depth, box.height);
+
+  const side = (key: 'width' | 'depth' | 'height', label: string) => (
+    <QuantityField
+      label={label}
+      measure="length"
+      value={box[key]}
+      min={0.05}
+      max={10}
+      step={0.05}
+      onCommit={(si) => set({ [key]: si })}
+    />
+  );
+  const choose = <K extends keyof typeof WORDS>(key: K, label: string) => (
+    <TextField
+      select
+      label={label}
+      value={box[key]}
+      onChange={(event) => {
+        const parsed = Enclosure.shape[key].safeParse(event.target.value);
+        if (!parsed.success) return;
+        const change: Partial<Enclosure> = { [key]: parsed.data };
+        // Another material comes in another thickness.
+        if (key === 'material')
+          change.wallThickness = usualWall(parsed.data as Enclosure['material'], longest);
+        set(change);
+      }}
+    >
+      {Object.entries(WORDS[key]).map(([value, word]) => (
+        <MenuItem key={value} value={value}>
+          {word}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+
+  return (
+    <>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(132px, 1fr))', gap: 1.25 }}>
+        {side('width', 'Width inside')}
+        {side('depth', 'Depth inside')}
+        {side('height', 'Height inside')}
+        {choose('material', 'Made of')}
+        {choose('front', 'Front')}
+        {choose('top', 'Top')}
+        <QuantityField
+          label="Top covered"
+          measure="percent"
+          value={box.topCover}
+          max={1}
+          step={0.05}
+          disabled={box.top === 'solid'}
+          onCommit={(si) => set({ topCover: si })}
+        />
+        <QuantityField
+          label="Holds water to"
+          measure="length"
+          value={box.watertightHeight}
+          max={box.height}
+          step={0.01}
+          onCommit={(si) => set({ watertightHeight: si })}
+        />
+        <QuantityField
+          label="Wall thickness"
+          measure="length"
+          value={box.wallThickness}
+          min={0.0005}
+          max={0.2}
+          step={0.001}
+          onCommit={(si) => set({ wallThickness: si })}
+        />
+        <QuantityField
+          label="Weighed empty"
+          measure="mass"
+          value={box.emptyMass}
+          max={5000}
+          step={0.5}
+          placeholder="not weighed"
+          onCommit={(si) => set({ emptyMass: si })}
+          onClear={() => set({ emptyMass: null })}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 1.25 }}>
+        <Button variant="outlined" onClick={() => edit({ edit: 'turnEnclosure', change: {} })}>
+          {box.stands === 'upright' ? 'Stand it on its end' : 'Lay it back down'}
+        </Button>
+        <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
+          {box.stands === 'upright'
+            ? 'It stands as it was made.'
+            : 'It stands on its end: what was the lid is the front. Check what still holds water.'}
+        </Box>
+      </Box>
+    </>
+  );
+}

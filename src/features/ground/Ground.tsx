@@ -1,0 +1,72 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useCallback, useMemo, useState } from 'react';
+import type { Method } from '@/core/design';
+import type { Corner } from '@/core/ground';
+import { useOpenDesign, useStore } from '@/store';
+import { Choice } from '@/ui/Choice';
+import { FindingList } from '@/ui/FindingList';
+import { SectionPane } from '@/ui/section/SectionPane';
+import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { METHOD_WORD } from '@/ui/words';
+import { LayerDetail } from './LayerDetail';
+import { LayerTable } from './LayerTable';
+
+const METHODS: readonly Method[] = ['bead-bed', 'raised-panel', 'none'];
+
+/** Method, layers, mixes: the place where the ground is worked out. */
+export function Ground() {
+  const { catalogue } = useStore();
+  const { design, assessment, edit } = useOpenDesign();
+  const [chosen, setChosen] = useState<string | null>(null);
+
+  // Before anything is picked, the uppermost soil is what one would take hold of.
+  const first = useMemo(
+    () =>
+      design.ground.layers.filter((layer) => layer.kind === 'substrate').at(-1)?.id ??
+      design.ground.layers.at(-1)?.id,
+    [design.ground.layers],
+  );
+  const selected = design.ground.layers.some((layer) => layer.id === chosen) ? chosen : (first ?? null);
+  const active = assessment.layers.find((it) => it.layer.id === selected);
+  const onShift = useCallback(
+    (layer: string, corners: readonly Corner[], by: number, gesture: string) =>
+      edit({ edit: 'shiftThickness', change: { layer, corners, by } }, gesture),
+    [edit],
+  );
+
+  return (
+    <TwoPanes
+      left={
+        <SectionPane
+          design={design}
+          assessment={assessment}
+          catalogue={catalogue}
+          selected={selected}
+          onSelect={setChosen}
+          onShift={onShift}
+        />
+      }
+      right={
+        <>
+          <Typography variant="h1" component="h1" sx={{ mb: 1.25 }}>
+            Ground
+          </Typography>
+          <Choice
+            label="What drains"
+            options={METHODS.map((value) => ({ value, ...METHOD_WORD[value] }))}
+            value={design.ground.method}
+            onChange={(method) => edit({ edit: 'setMethod', change: { method } })}
+          />
+          <LayerTable selected={selected} onSelect={setChosen} />
+          {active && <LayerDetail key={active.layer.id} result={active} />}
+          <Box id="findings" sx={{ scrollMarginTop: 12, mt: 2 }}>
+            <FindingList findings={assessment.findings} catalogue={catalogue} onMend={edit} />
+          </Box>
+        </>
+      }
+    />
+  );
+}

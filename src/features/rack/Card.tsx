@@ -1,0 +1,168 @@
+'use client';
+
+import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useMemo, useRef, useState } from 'react';
+import { assess } from '@/core/assess';
+import { findAnimal, type Catalogue } from '@/core/catalogue';
+import type { Design } from '@/core/design';
+import { fileName, writeEnvelope } from '@/files';
+import { length } from '@/core/units';
+import { download } from '@/ui/download';
+import { Section } from '@/ui/section/Section';
+import { useElementSize } from '@/ui/useElementSize';
+import { useReader } from '@/ui/units';
+import { counted, STAGE_WORD } from '@/ui/words';
+
+interface Props {
+  readonly design: Design;
+  readonly catalogue: Catalogue;
+  readonly onDuplicate: (design: Design) => void;
+  readonly onDelete: (design: Design) => void;
+}
+
+/** Boxes up to this size share one scale, so that a tall one looks tall, m. */
+const SHARED_SPAN = 0.95;
+
+const TONE = { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' } as const;
+
+/** One enclosure on the rack: its section, who lives there, and the first thing to know. */
+export function Card({ design, catalogue, onDuplicate, onDelete }: Props) {
+  const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
+  const { write, tell } = useReader();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const frame = useRef<HTMLDivElement>(null);
+  const { width } = useElementSize(frame);
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const box = design.enclosure;
+  const span = Math.max(SHARED_SPAN, box.width, box.height);
+  const first = assessment.findings.find((it) => it.severity === 'severe' || it.severity === 'look');
+  const more =
+    assessment.findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length - 1;
+  const size = [box.width, box.depth, box.height]
+    .map((it) => write(length(it), { bare: true, decimals: 0 }))
+    .join('×');
+  const close = (): void => setAnchor(null);
+
+  return (
+    <Box
+      component="li"
+      sx={{
+        position: 'relative',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '14px',
+        bgcolor: 'earth.card',
+        overflow: 'hidden',
+        display: 'flex',
+        flexDirection: 'column',
+        '&:hover': { borderColor: 'earth.moss' },
+      }}
+    >
+      <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
+        {width > 0 && (
+          <Section
+            design={design}
+            assessment={assessment}
+            catalogue={catalogue}
+            view="front"
+            width={width - 32}
+            height={172}
+            plain
+            span={span}
+          />
+        )}
+      </Box>
+      <Box sx={{ px: 1.9, pt: 1.25, pb: 1.5 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 1 }}>
+          <Typography variant="h2" noWrap>
+            <Box
+              component={NextLink}
+              href={`/e/${design.id}/ground`}
+              sx={{
+                color: 'inherit',
+                textDecoration: 'none',
+                '&::after': { content: '""', position: 'absolute', inset: 0 },
+                '&:focus-visible::after': {
+                  outline: '2px solid',
+                  outlineColor: 'earth.clay',
+                  outlineOffset: -3,
+                  borderRadius: '14px',
+                },
+              }}
+            >
+              {design.name}
+            </Box>
+          </Typography>
+          <Typography variant="body2" sx={{ color: 'earth.quiet', whiteSpace: 'nowrap' }}>
+            {size}
+          </Typography>
+        </Box>
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }} noWrap>
+            {animal ? counted(design.brief.count, animal.english) : 'no animal yet'} ·{' '}
+            {STAGE_WORD[design.brief.stage]}
+          </Typography>
+          <IconButton
+            size="small"
+            aria-label={`More for ${design.name}`}
+            aria-haspopup="menu"
+            onClick={(event) => setAnchor(event.currentTarget)}
+            sx={{ zIndex: 1, mr: -0.75 }}
+          >
+            <MoreHorizIcon fontSize="small" />
+          </IconButton>
+        </Box>
+        <Box
+          sx={{
+            borderLeft: 3,
+            borderColor: TONE[first?.severity ?? 'fine'],
+            pl: 1.25,
+            mt: 0.75,
+            minHeight: 38,
+          }}
+        >
+          <Typography variant="h3">{first ? tell(first.what) : 'Nothing to mend.'}</Typography>
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+            {first
+              ? more > 0
+                ? `and ${more} more to look at`
+                : 'the only thing to look at'
+              : `${assessment.findings.filter((it) => it.severity === 'fine').length} points checked and fine`}
+          </Typography>
+        </Box>
+      </Box>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        <MenuItem
+          onClick={() => {
+            close();
+            onDuplicate(design);
+          }}
+        >
+          Duplicate
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            download(fileName(design.name), writeEnvelope([design], {}, new Date()));
+          }}
+        >
+          Export
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            onDelete(design);
+          }}
+        >
+          Delete
+        </MenuItem>
+      </Menu>
+    </Box>
+  );
+}

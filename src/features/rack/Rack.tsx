@@ -1,0 +1,126 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useSnackbar } from 'notistack';
+import type { ReactNode } from 'react';
+import type { Design } from '@/core/design';
+import { createDesign, deleteDesign, layDemo, restoreDesign, useDesigns, useStore } from '@/store';
+import { download } from '@/ui/download';
+import { Message } from '@/ui/Message';
+import { TopBar } from '@/ui/shell/TopBar';
+import { Card } from './Card';
+
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
+
+/** All enclosures at a glance. */
+export function Rack({ tools }: { readonly tools: ReactNode }) {
+  const { db, catalogue } = useStore();
+  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const loaded = useDesigns();
+
+  const remove = async (design: Design): Promise<void> => {
+    await deleteDesign(db, design.id, Date.now());
+    enqueueSnackbar(`“${design.name}” is off the rack.`, {
+      action: (key) => (
+        <Button
+          sx={{ color: 'earth.ledgerAmber' }}
+          onClick={() => {
+            closeSnackbar(key);
+            void restoreDesign(db, design.id);
+          }}
+        >
+          Put it back
+        </Button>
+      ),
+    });
+  };
+
+  const duplicate = async (design: Design): Promise<void> => {
+    const copy = { ...design, id: crypto.randomUUID(), name: `${design.name.slice(0, 70)} copy` };
+    await createDesign(db, copy, Date.now());
+    enqueueSnackbar(`“${copy.name}” stands beside it.`);
+  };
+
+  return (
+    <Box sx={{ minHeight: '100dvh' }}>
+      <TopBar places={[{ href: '/', label: 'Rack', current: true }]} tools={tools} />
+      <Box component="main" sx={{ px: 2.5, py: 2.25, maxWidth: 1680, mx: 'auto' }}>
+        {loaded === undefined ? (
+          <Message title="Fetching the rack" role="status" />
+        ) : loaded.length === 0 ? (
+          <Message
+            title="The rack is empty"
+            actions={
+              <>
+                <Button component={NextLink} href="/new" variant="contained">
+                  New enclosure
+                </Button>
+                <Button variant="outlined" onClick={() => void layDemo(db)}>
+                  Lay out the demo nature room
+                </Button>
+              </>
+            }
+          >
+            Three answers make a first design: what lives there, how large the box is, how the room is. “Do
+            not know yet” is an answer. Everything stays in this browser until you export it.
+          </Message>
+        ) : (
+          <>
+            <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1.75 }}>
+              <Typography variant="h1" component="h1">
+                {NUMBERS[loaded.length] ?? loaded.length} {loaded.length === 1 ? 'enclosure' : 'enclosures'}
+              </Typography>
+              <Box sx={{ flex: 1 }} />
+              <Button component={NextLink} href="/new" variant="contained">
+                New enclosure
+              </Button>
+            </Box>
+            <Box
+              component="ul"
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))',
+                gap: 1.75,
+                listStyle: 'none',
+                p: 0,
+                m: 0,
+              }}
+            >
+              {loaded.map((it, index) =>
+                it.state === 'ready' ? (
+                  <Card
+                    key={it.row.id}
+                    design={it.row.design}
+                    catalogue={catalogue}
+                    onDuplicate={(design) => void duplicate(design)}
+                    onDelete={(design) => void remove(design)}
+                  />
+                ) : it.state === 'broken' ? (
+                  <Box
+                    component="li"
+                    key={index}
+                    sx={{ border: 1, borderColor: 'earth.clay', borderRadius: 1.5, p: 2 }}
+                  >
+                    <Typography variant="h2">This enclosure cannot be read</Typography>
+                    <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
+                      {it.message}. It is kept as it is.
+                    </Typography>
+                    <Button
+                      variant="outlined"
+                      onClick={() => download('unreadable.json', JSON.stringify(it.raw, null, 2))}
+                    >
+                      Save what is there
+                    </Button>
+                  </Box>
+                ) : null,
+              )}
+            </Box>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,153 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Divider from '@mui/material/Divider';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useSnackbar } from 'notistack';
+import { useRef, useState } from 'react';
+import type { Design } from '@/core/design';
+import { fileName, MAX_BYTES, readEnvelope, writeEnvelope } from '@/files';
+import { layDemo, listDesigns, saveSetting, takeIn, useStore } from '@/store';
+import { download } from '@/ui/download';
+
+interface Refusal {
+  readonly file: string;
+  readonly place: string;
+  readonly message: string;
+}
+
+/** Export, import, demo. `open` is the enclosure on screen, when there is one. */
+export function FileMenu({ open }: { readonly open?: Design }) {
+  const { db, settings } = useStore();
+  const { enqueueSnackbar } = useSnackbar();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [refusal, setRefusal] = useState<Refusal>();
+  const input = useRef<HTMLInputElement>(null);
+  const close = (): void => setAnchor(null);
+
+  const exportAll = async (): Promise<void> => {
+    const rows = await listDesigns(db);
+    const designs = rows.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
+    const day = new Date().toISOString().slice(0, 10);
+    download(fileName(`rincon ${day}`), writeEnvelope(designs, settings.prices, new Date()));
+  };
+
+  const importFile = async (file: File): Promise<void> => {
+    if (file.size > MAX_BYTES) {
+      setRefusal({
+        file: file.name,
+        place: 'the whole file',
+        message: 'it is larger than 20 MB, which no file written by Rincon is',
+      });
+      return;
+    }
+    const read = readEnvelope(await file.text());
+    if (!read.ok) {
+      setRefusal({ file: file.name, place: read.place, message: read.message });
+      return;
+    }
+    try {
+      const { added, same, copies } = await takeIn(
+        db,
+        read.value.designs,
+        () => crypto.randomUUID(),
+        Date.now(),
+      );
+      if (Object.keys(read.value.prices).length > 0) {
+        await saveSetting(db, 'prices', { ...read.value.prices, ...settings.prices });
+      }
+      const said = [
+        added > 0 && `${added} read in`,
+        same > 0 && `${same} already here`,
+        copies.length > 0 && `${copies.length} kept beside the one here: ${copies.join(', ')}`,
+      ].filter(Boolean);
+      enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'The file holds no enclosure.');
+    } catch (error) {
+      setRefusal({
+        file: file.name,
+        place: 'the browser’s storage',
+        message: `${error instanceof Error ? error.message : 'it could not be written'}. Nothing was changed`,
+      });
+    }
+  };
+
+  return (
+    <>
+      <Button variant="outlined" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        File
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+        {open && (
+          <MenuItem
+            onClick={() => {
+              close();
+              download(fileName(open.name), writeEnvelope([open], {}, new Date()));
+            }}
+          >
+            Export “{open.name}”
+          </MenuItem>
+        )}
+        <MenuItem
+          onClick={() => {
+            close();
+            void exportAll();
+          }}
+        >
+          Export everything
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            input.current?.click();
+          }}
+        >
+          Read a file in…
+        </MenuItem>
+        <Divider />
+        <MenuItem
+          onClick={() => {
+            close();
+            void layDemo(db).then(() =>
+              enqueueSnackbar('The nature room’s four enclosures are on the rack.'),
+            );
+          }}
+        >
+          Lay out the demo nature room
+        </MenuItem>
+      </Menu>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        hidden
+        aria-label="File to read in"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void importFile(file);
+        }}
+      />
+      <Dialog open={refusal !== undefined} onClose={() => setRefusal(undefined)} aria-labelledby="refusal">
+        <DialogTitle id="refusal">This file cannot be read</DialogTitle>
+        <DialogContent>
+          <p style={{ marginTop: 0 }}>{refusal?.file}</p>
+          <Alert severity="warning" variant="outlined">
+            At <strong>{refusal?.place}</strong>: {refusal?.message}.
+          </Alert>
+          <p style={{ marginBottom: 0 }}>Nothing was changed.</p>
+        </DialogContent>
+        <DialogActions>
+          <Button variant="contained" onClick={() => setRefusal(undefined)}>
+            Close
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,190 @@
+'use client';
+
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Tooltip from '@mui/material/Tooltip';
+import NextLink from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useSnackbar } from 'notistack';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useDesigns, useOpenDesign, type SaveState } from '@/store';
+import { Ledger } from '@/ui/shell/Ledger';
+import { TopBar } from '@/ui/shell/TopBar';
+
+/** The places inside an enclosure, in the order of work. */
+const PLACES = [
+  { path: 'brief', label: 'Brief' },
+  { path: 'ground', label: 'Ground' },
+  { path: 'build', label: 'Build' },
+] as const;
+
+/** The frame of an open enclosure: where one is, what is saved, what it sums to. */
+export function Workspace({ tools, children }: { readonly tools: ReactNode; readonly children: ReactNode }) {
+  const { design, assessment, view, travel, retry } = useOpenDesign();
+  const { enqueueSnackbar } = useSnackbar();
+  const path = usePathname();
+  const router = useRouter();
+  const base = `/e/${design.id}`;
+
+  useEffect(() => {
+    document.title = `${design.name} · Rincon`;
+  }, [design.name]);
+
+  useEffect(() => {
+    if (view.overtaken > 0) {
+      enqueueSnackbar(
+        'Another window changed this enclosure first. Its state is shown; your last change was not kept.',
+        {
+          variant: 'warning',
+          persist: true,
+        },
+      );
+    }
+  }, [view.overtaken, enqueueSnackbar]);
+
+  useHotkeys(
+    PLACES.map((_, index) => String(index + 1)),
+    (_, hotkey) => {
+      const place = PLACES[Number(hotkey.keys?.[0]) - 1];
+      if (place) router.push(`${base}/${place.path}`);
+    },
+    { useKey: true },
+    [base],
+  );
+  useHotkeys('mod+z', () => void travel(-1), { preventDefault: true, enableOnFormTags: false }, [travel]);
+  useHotkeys('mod+shift+z, mod+y', () => void travel(1), { preventDefault: true, enableOnFormTags: false }, [
+    travel,
+  ]);
+
+  return (
+    <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+      <TopBar
+        open={<Switcher id={design.id} name={design.name} />}
+        places={PLACES.map((place, index) => ({
+          href: `${base}/${place.path}`,
+          label: place.label,
+          digit: index + 1,
+          current: path.endsWith(`/${place.path}`),
+        }))}
+        tools={
+          <>
+            <SaveMark save={view.save} onRetry={retry} />
+            <Box
+              sx={{
+                border: 1,
+                borderColor: 'earth.rule',
+                borderRadius: '14px',
+                bgcolor: 'earth.card',
+                display: 'flex',
+              }}
+            >
+              <Step
+                label={view.undo ? `Undo ${view.undo}` : 'Nothing to undo'}
+                off={!view.undo}
+                onClick={() => void travel(-1)}
+              >
+                <UndoIcon sx={{ fontSize: 18 }} />
+              </Step>
+              <Step
+                label={view.redo ? `Redo ${view.redo}` : 'Nothing to redo'}
+                off={!view.redo}
+                onClick={() => void travel(1)}
+              >
+                <RedoIcon sx={{ fontSize: 18 }} />
+              </Step>
+            </Box>
+            {tools}
+          </>
+        }
+      />
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        {children}
+      </Box>
+      <Ledger assessment={assessment} findingsHref={`${base}/ground#findings`} />
+    </Box>
+  );
+}
+
+interface StepProps {
+  readonly label: string;
+  readonly off: boolean;
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}
+
+function Step({ label, off, onClick, children }: StepProps) {
+  return (
+    <Tooltip title={label}>
+      <span>
+        <IconButton size="small" aria-label={label} disabled={off} onClick={onClick} sx={{ px: 1 }}>
+          {children}
+        </IconButton>
+      </span>
+    </Tooltip>
+  );
+}
+
+/** When the last edit reached the browser's storage. Never says saved before it is. */
+function SaveMark({ save, onRetry }: { readonly save: SaveState; readonly onRetry: () => void }) {
+  if (save.state === 'failed') {
+    return (
+      <Box role="alert" sx={{ color: 'earth.clay', typography: 'body2' }}>
+        Not saved: {save.message}
+        <Button onClick={onRetry}>Try again</Button>
+      </Box>
+    );
+  }
+  const text =
+    save.state === 'saving'
+      ? 'saving'
+      : `saved ${new Date(save.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}`;
+  return (
+    <Box data-save={save.state} sx={{ color: 'earth.quiet', typography: 'body2', whiteSpace: 'nowrap' }}>
+      {text}
+    </Box>
+  );
+}
+
+/** Which enclosure is open, and the way to another. */
+function Switcher({ id, name }: { readonly id: string; readonly name: string }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const designs = useDesigns() ?? [];
+  return (
+    <>
+      <Button
+        variant="outlined"
+        aria-haspopup="menu"
+        aria-label={`Enclosure: ${name}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ maxWidth: 200 }}
+      >
+        <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          {name}
+        </Box>
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {designs.flatMap((it) =>
+          it.state === 'ready' ? (
+            <MenuItem
+              key={it.row.id}
+              component={NextLink}
+              href={`/e/${it.row.id}/ground`}
+              selected={it.row.id === id}
+              onClick={() => setAnchor(null)}
+            >
+              {it.row.design.name}
+            </MenuItem>
+          ) : (
+            []
+          ),
+        )}
+      </Menu>
+    </>
+  );
+}

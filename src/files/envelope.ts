@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import { Design, migrate } from '@/core/design';
+import { pathText, type Read } from './outcome';
+
+/** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
+export const ENVELOPE_VERSION = 1;
+/** Larger than a thousand full designs; anything over it is not ours. */
+export const MAX_BYTES = 20 * 1024 * 1024;
+
+export const Prices = z.record(z.string().max(160), z.number().finite().min(0).max(1e6));
+export type Prices = z.infer<typeof Prices>;
+
+export const Envelope = z.strictObject({
+  format: z.literal('rincon'),
+  version: z.literal(ENVELOPE_VERSION),
+  /** When it was written, ISO 8601. */
+  written: z.iso.datetime(),
+  designs: z.array(Design).max(2000),
+  /** The builder's own prices by `material/pack`. */
+  prices: Prices,
+});
+export type Envelope = z.infer<typeof Envelope>;
+
+/** The JSON Schema (2020-12) of the file, made from the same schema the program reads with. */
+export function envelopeJsonSchema(): unknown {
+  return z.toJSONSchema(Envelope, { target: 'draft-2020-12', io: 'input' });
+}
+
+/** Text of a file holding these designs. */
+export function writeEnvelope(designs: readonly Design[], prices: Prices, written: Date): string {
+  const envelope: Envelope = {
+    format: 'rincon',
+    version: ENVELOPE_VERSION,
+    written: written.toISOString(),
+    designs: [...designs],
+    prices,
+  };
+  return `${JSON.stringify(envelope, null, 2)}\n`;
+}
+
+const fault = <T>(place: string, message: string): Read<T> => ({ ok: false, place, message });
+
+/** Reads a file of any earlier version. Nothing is taken over unless all of it will do. */
+export function readEnvelope(text: string): Read<Envelope> {
+  if (text.length > MAX_BYTES) {
+    return fault('the whole file', 'it is larger than 20 MB, which no file written by Rincon is');
+  }
+  let json: unknown;
+  try {
+    json = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return fault(
+      lineAndColumn(text, error),
+      'this is not JSON. The file may have been cut short or changed by another program; export it again',
+    );
+  }
+  if (!isObject(json)) return fault('the whole file', 'an object is expected');
+  if (json.format !== 'rincon') {
+    return fault('format', '“rincon” is expected. This is a file of another program');
+  }
+  if (typeof json.version === 'number' && json.version > ENVELOPE_VERSION) {
+    return fault(
+      'version',
+      `this file is of version ${json.version}; this Rincon reads up to ${ENVELOPE_VERSION}. Update Rincon, then read it again`,
+    );
+  }
+  if (Array.isArray(json.designs)) {
+    const migrated: unknown[] = [];
+    for (const [index, design] of json.designs.entries()) {
+      if (!isObject(design)) return fault(`designs[${index}]`, 'an enclosure is expected');
+      const result = migrate(design);
+      if (!result.ok) return fault(pathText(['designs', index, ...result.path]), result.message);
+      migrated.push(result.document);
+    }
+    json = { ...json, designs: migrated };
+  }
+  const parsed = Envelope.safeParse(json);
+  if (parsed.success) return { ok: true, value: parsed.data };
+  const issue = parsed.error.issues[0];
+  return issue
+    ? fault(pathText(issue.path), plain(issue))
+    : fault('the whole file', 'it does not follow the format');
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Zod's words, where they would not be understood by a keeper, in ours. */
+function plain(issue: z.core.$ZodIssue): string {
+  if (issue.code === 'unrecognized_keys')
+    return `“${issue.keys.join('”, “')}” is not known here. Take it out`;
+  return issue.message.replace(/^Invalid input: /, '').replace(/^Too (small|big): /, '');
+}
+
+function lineAndColumn(text: string, error: unknown): string {
+  const at = /position (\d+)/.exec(error instanceof Error ? error.message : '')?.[1];
+  const upTo = text.slice(0, at === undefined ? text.length : Number(at));
+  const lines = upTo.split('\n');
+  return `line ${lines.length}, column ${(lines.at(-1)?.length ?? 0) + 1}`;
+}
+
+/** A file name any system takes: `bog-shelf.rincon.json`. */
+export function fileName(name: string): string {
+  const slug = name
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '');
+  return `${slug || 'enclosure'}.rincon.json`;
+}

@@ -1,0 +1,45 @@
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Design } from '@/core/design';
+
+export interface DesignRow {
+  readonly id: string;
+  readonly design: Design;
+  /** Step the design stands at; undo goes down, redo up. */
+  readonly cursor: number;
+  /** Counts every write, so that a tab that fell behind cannot overwrite another's work. */
+  readonly revision: number;
+  /** ms since 1970 */
+  readonly updated: number;
+  /** 0 while it lives; the time it was deleted, otherwise. */
+  readonly deleted: number;
+}
+
+export interface StepRow {
+  readonly designId: string;
+  readonly seq: number;
+  /** What was done to get here. */
+  readonly label: string;
+  readonly design: Design;
+  /** Edits of one drag share a gesture and count as one step. */
+  readonly gesture: string | null;
+}
+
+export interface SettingRow {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+export class RinconDatabase extends Dexie {
+  declare designs: EntityTable<DesignRow, 'id'>;
+  declare steps: Table<StepRow, [string, number]>;
+  declare settings: EntityTable<SettingRow, 'key'>;
+
+  constructor(name = 'rincon') {
+    super(name);
+    this.version(1).stores({
+      designs: 'id, updated, deleted',
+      steps: '[designId+seq], designId',
+      settings: 'key',
+    });
+  }
+}

@@ -1,0 +1,184 @@
+import Dexie from 'dexie';
+import { Design, migrate } from '@/core/design';
+import type { DesignRow, RinconDatabase } from './database';
+
+/** Steps kept for undo; older ones are let go. */
+export const MAX_STEPS = 200;
+const BIN_DAYS = 30;
+
+export type Loaded =
+  | { readonly state: 'ready'; readonly row: DesignRow }
+  | { readonly state: 'missing' }
+  /** Stored, but no longer readable; the raw value can still be saved to a file. */
+  | { readonly state: 'broken'; readonly raw: unknown; readonly message: string };
+
+/** Brings a stored row up to this version of the document, or says why that cannot be. */
+export function openRow(row: DesignRow): Loaded {
+  const migrated = migrate(row.design as unknown as Record<string, unknown>);
+  if (!migrated.ok) return { state: 'broken', raw: row.design, message: migrated.message };
+  const parsed = Design.safeParse(migrated.document);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0];
+    return {
+      state: 'broken',
+      raw: row.design,
+      message: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`,
+    };
+  }
+  return { state: 'ready', row: { ...row, design: parsed.data } };
+}
+
+/** Living designs, the oldest first. */
+export async function listDesigns(db: RinconDatabase): Promise<readonly Loaded[]> {
+  const rows = await db.designs.where('deleted').equals(0).toArray();
+  const firsts = rows.sort((a, b) => a.updated - b.updated || a.id.localeCompare(b.id));
+  return firsts.map(openRow);
+}
+
+export async function loadDesign(db: RinconDatabase, id: string): Promise<Loaded> {
+  const row = await db.designs.get(id);
+  return row && row.deleted === 0 ? openRow(row) : { state: 'missing' };
+}
+
+export async function createDesign(db: RinconDatabase, design: Design, now: number): Promise<void> {
+  await db.transaction('rw', db.designs, db.steps, async () => {
+    await db.designs.add({ id: design.id, design, cursor: 0, revision: 1, updated: now, deleted: 0 });
+    await db.steps.put({ designId: design.id, seq: 0, label: 'start', design, gesture: null });
+  });
+}
+
+export type Saved =
+  | { readonly ok: true; readonly row: DesignRow }
+  | { readonly ok: false; readonly row: DesignRow | undefined };
+
+/**
+ * Writes an edit and its undo step in one transaction. Refused, with the row as it stands, when another tab has
+ * written since `revision`.
+ */
+export async function saveDesign(
+  db: RinconDatabase,
+  edit: {
+    readonly design: Design;
+    readonly revision: number;
+    readonly label: string;
+    readonly gesture: string | null;
+  },
+  now: number,
+): Promise<Saved> {
+  const { design, revision, label, gesture } = edit;
+  return db.transaction('rw', db.designs, db.steps, async (): Promise<Saved> => {
+    const row = await db.designs.get(design.id);
+    if (!row || row.deleted !== 0 || row.revision !== revision) return { ok: false, row };
+    await db.steps
+      .where('[designId+seq]')
+      .between([design.id, row.cursor + 1], [design.id, Dexie.maxKey])
+      .delete();
+    const last = gesture === null ? undefined : await db.steps.get([design.id, row.cursor]);
+    const cursor = last !== undefined && last.gesture === gesture ? row.cursor : row.cursor + 1;
+    await db.steps.put({ designId: design.id, seq: cursor, label, design, gesture });
+    if (cursor > MAX_STEPS) {
+      await db.steps
+        .where('[designId+seq]')
+        .between([design.id, 0], [design.id, cursor - MAX_STEPS])
+        .delete();
+    }
+    const next = { ...row, design, cursor, revision: revision + 1, updated: now };
+    await db.designs.put(next);
+    return { ok: true, row: next };
+  });
+}
+
+/** What undo and redo would take back or bring again; undefined where there is nothing. */
+export async function stepsAround(db: RinconDatabase, row: DesignRow) {
+  const [here, before, after] = await db.steps.bulkGet([
+    [row.id, row.cursor],
+    [row.id, row.cursor - 1],
+    [row.id, row.cursor + 1],
+  ]);
+  return { undo: before && here ? here.label : undefined, redo: after?.label };
+}
+
+/** Goes one step back (−1) or on (+1). undefined when there is none. */
+export async function travel(
+  db: RinconDatabase,
+  id: string,
+  by: -1 | 1,
+  now: number,
+): Promise<DesignRow | undefined> {
+  return db.transaction('rw', db.designs, db.steps, async () => {
+    const row = await db.designs.get(id);
+    const step = row && (await db.steps.get([id, row.cursor + by]));
+    if (!row || !step) return undefined;
+    const next = {
+      ...row,
+      design: step.design,
+      cursor: row.cursor + by,
+      revision: row.revision + 1,
+      updated: now,
+    };
+    await db.designs.put(next);
+    return next;
+  });
+}
+
+/** Deleting puts a design in the bin, from which `restoreDesign` brings it back with its history. */
+export async function deleteDesign(db: RinconDatabase, id: string, now: number): Promise<void> {
+  await db.designs.update(id, { deleted: now });
+}
+
+export async function restoreDesign(db: RinconDatabase, id: string): Promise<void> {
+  await db.designs.update(id, { deleted: 0 });
+}
+
+/** Empties the bin of what has lain in it for a month. */
+export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void> {
+  await db.transaction('rw', db.designs, db.steps, async () => {
+    const old = await db.designs
+      .where('deleted')
+      .between(1, now - BIN_DAYS * 86_400_000)
+      .primaryKeys();
+    await db.designs.bulkDelete(old);
+    await db.steps.where('designId').anyOf(old).delete();
+  });
+}
+
+export interface TakenIn {
+  readonly added: number;
+  /** Already here, to the letter. */
+  readonly same: number;
+  /** Here, but different: kept beside the old one under a new name. */
+  readonly copies: readonly string[];
+}
+
+/** Takes designs in from a file, all or none. Nothing that stands here is overwritten. */
+export async function takeIn(
+  db: RinconDatabase,
+  designs: readonly Design[],
+  makeId: () => string,
+  now: number,
+): Promise<TakenIn> {
+  return db.transaction('rw', db.designs, db.steps, async () => {
+    let added = 0;
+    let same = 0;
+    const copies: string[] = [];
+    for (const [index, design] of designs.entries()) {
+      const here = await db.designs.get(design.id);
+      if (here && here.deleted === 0 && JSON.stringify(here.design) === JSON.stringify(design)) {
+        same += 1;
+        continue;
+      }
+      if (here && here.deleted !== 0) {
+        // It lies in the bin: the file brings it back as the file has it.
+        await db.designs.delete(design.id);
+        await db.steps.where('designId').equals(design.id).delete();
+      }
+      const free = here === undefined || here.deleted !== 0;
+      const taken = free ? design : { ...design, id: makeId(), name: `${design.name.slice(0, 70)} (file)` };
+      if (free) added += 1;
+      else copies.push(taken.name);
+      // One millisecond apart, so that the rack keeps the order of the file.
+      await createDesign(db, taken, now + index);
+    }
+    return { added, same, copies };
+  });
+}

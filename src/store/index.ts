@@ -1,0 +1,5 @@
+export * from './database';
+export * from './designs';
+export * from './settings';
+export * from './session';
+export * from './react';

@@ -1,0 +1,153 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
+import { catalogue as shipped, demoDesigns, withPrices } from '@/catalogue';
+import { assess, type Assessment } from '@/core/assess';
+import type { Catalogue } from '@/core/catalogue';
+import type { Design, EditCall } from '@/core/design';
+import { RinconDatabase } from './database';
+import { emptyOldBin, listDesigns, takeIn } from './designs';
+import { DEFAULT_SETTINGS, loadSettings, saveSetting, type Settings } from './settings';
+import { DesignSession, type SessionView } from './session';
+
+interface Store {
+  readonly db: RinconDatabase;
+  readonly settings: Settings;
+  /** What ships, with the builder's own prices. */
+  readonly catalogue: Catalogue;
+  readonly set: <K extends keyof Settings>(key: K, value: Settings[K]) => Promise<void>;
+}
+
+const StoreContext = createContext<Store | undefined>(undefined);
+
+interface ProviderProps {
+  /** Lay out the demo on the first visit. */
+  readonly demo: boolean;
+  /** Shown until the store answers, and when it cannot. */
+  readonly waiting: ReactNode;
+  readonly broken: (message: string) => ReactNode;
+  readonly children: ReactNode;
+}
+
+/** Opens the browser's database once and hands it down. */
+export function StoreProvider({ demo, waiting, broken, children }: ProviderProps) {
+  const [db, setDb] = useState<RinconDatabase>();
+  const [error, setError] = useState<string>();
+
+  useEffect(() => {
+    const opened = new RinconDatabase();
+    let stale = false;
+    (async () => {
+      await opened.open();
+      const settings = await loadSettings(opened);
+      await emptyOldBin(opened, Date.now());
+      if (demo && !settings.demoLaid && (await opened.designs.count()) === 0) await layDemo(opened);
+      if (!stale) setDb(opened);
+    })().catch((cause: unknown) => {
+      if (!stale) setError(cause instanceof Error ? cause.message : String(cause));
+    });
+    return () => {
+      stale = true;
+      opened.close();
+    };
+  }, [demo]);
+
+  const settings = useLiveQuery(() => (db ? loadSettings(db) : undefined), [db]);
+  const prices = settings?.prices ?? DEFAULT_SETTINGS.prices;
+  const catalogue = useMemo(() => withPrices(shipped, prices), [prices]);
+  const store = useMemo(
+    () =>
+      db && settings
+        ? {
+            db,
+            settings,
+            catalogue,
+            set: <K extends keyof Settings>(key: K, value: Settings[K]) => saveSetting(db, key, value),
+          }
+        : undefined,
+    [db, settings, catalogue],
+  );
+
+  if (error !== undefined) return broken(error);
+  if (!store) return waiting;
+  return <StoreContext value={store}>{children}</StoreContext>;
+}
+
+/** Lays out the demo's enclosures; those already here stay as they are. */
+export async function layDemo(db: RinconDatabase): Promise<void> {
+  await takeIn(db, demoDesigns(shipped), () => crypto.randomUUID(), Date.now());
+  await saveSetting(db, 'demoLaid', true);
+}
+
+/** The open store. Throws outside its provider. */
+export function useStore(): Store {
+  const store = useContext(StoreContext);
+  if (!store) throw new Error('useStore needs a StoreProvider above it');
+  return store;
+}
+
+/** All living designs; undefined while they load. */
+export function useDesigns() {
+  const { db } = useStore();
+  return useLiveQuery(() => listDesigns(db), [db]);
+}
+
+interface OpenDesign {
+  readonly design: Design;
+  readonly assessment: Assessment;
+  readonly view: SessionView;
+  readonly edit: (call: EditCall, gesture?: string) => void;
+  readonly travel: (by: -1 | 1) => Promise<void>;
+  readonly retry: () => void;
+}
+
+const OpenDesignContext = createContext<OpenDesign | undefined>(undefined);
+
+interface OpenProps {
+  readonly id: string;
+  readonly waiting: ReactNode;
+  /** Shown when the design is gone or can no longer be read. */
+  readonly lost: (view: SessionView) => ReactNode;
+  readonly children: ReactNode;
+}
+
+/** Opens one design: every number below it follows from the same assessment. */
+export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
+  const { db, catalogue } = useStore();
+  const session = useMemo(() => new DesignSession(db, id, Date.now), [db, id]);
+  const view = useSyncExternalStore(session.subscribe, session.view, session.view);
+  const { design } = view;
+  const assessment = useMemo(() => design && assess(design, catalogue), [design, catalogue]);
+  const open = useMemo(
+    (): OpenDesign | undefined =>
+      design &&
+      assessment && {
+        design,
+        assessment,
+        view,
+        edit: (call, gesture) => session.edit(call, catalogue, gesture ?? null),
+        travel: (by) => session.travel(by),
+        retry: () => session.retry(),
+      },
+    [design, assessment, catalogue, session, view],
+  );
+  if (view.loaded === 'loading') return waiting;
+  if (!open) return lost(view);
+  return <OpenDesignContext value={open}>{children}</OpenDesignContext>;
+}
+
+/** The open design and what follows from it. Throws outside its provider. */
+export function useOpenDesign(): OpenDesign {
+  const open = useContext(OpenDesignContext);
+  if (!open) throw new Error('useOpenDesign needs an OpenDesignProvider above it');
+  return open;
+}

@@ -1,0 +1,171 @@
+import { liveQuery, type Subscription } from 'dexie';
+import type { Catalogue } from '@/core/catalogue';
+import { applyEdit, EDIT_LABELS, type Design, type EditCall } from '@/core/design';
+import type { DesignRow, RinconDatabase } from './database';
+import { loadDesign, saveDesign, stepsAround, travel, type Loaded } from './designs';
+
+export type SaveState =
+  | { readonly state: 'saved'; readonly at: number }
+  | { readonly state: 'saving' }
+  | { readonly state: 'failed'; readonly message: string };
+
+export interface SessionView {
+  readonly loaded: 'loading' | 'missing' | 'ready' | 'broken';
+  readonly design: Design | undefined;
+  readonly broken: Extract<Loaded, { state: 'broken' }> | undefined;
+  readonly save: SaveState;
+  readonly undo: string | undefined;
+  readonly redo: string | undefined;
+  /** Set when another tab's edit replaced one made here; counts up. */
+  readonly overtaken: number;
+}
+
+interface Pending {
+  readonly design: Design;
+  readonly label: string;
+  readonly gesture: string | null;
+}
+
+/**
+ * One open design. An edit shows at once and is written behind; the view never says saved before it is.
+ * Knows no framework: `subscribe` and `view` are all a screen needs.
+ */
+export class DesignSession {
+  private current: SessionView = {
+    loaded: 'loading',
+    design: undefined,
+    broken: undefined,
+    save: { state: 'saving' },
+    undo: undefined,
+    redo: undefined,
+    overtaken: 0,
+  };
+  private revision = 0;
+  /** Edits not yet begun to be written, oldest first; `writingNow` is the one that is. */
+  private queue: Pending[] = [];
+  private writingNow: Pending | undefined;
+  private writing: Promise<void> | undefined;
+  private readonly listeners = new Set<() => void>();
+  private live: Subscription | undefined;
+
+  constructor(
+    private readonly db: RinconDatabase,
+    private readonly id: string,
+    private readonly now: () => number,
+  ) {}
+
+  readonly view = (): SessionView => this.current;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    this.live ??= liveQuery(() => loadDesign(this.db, this.id)).subscribe({
+      next: (loaded) => void this.adopt(loaded),
+      error: (error: unknown) => this.fail(error),
+    });
+    return () => {
+      this.listeners.delete(listener);
+      if (this.listeners.size === 0) {
+        this.live?.unsubscribe();
+        this.live = undefined;
+      }
+    };
+  };
+
+  private set(change: Partial<SessionView>): void {
+    this.current = { ...this.current, ...change };
+    for (const listener of this.listeners) listener();
+  }
+
+  private fail(error: unknown): void {
+    this.set({ save: { state: 'failed', message: error instanceof Error ? error.message : String(error) } });
+  }
+
+  /** Takes over what is stored, here or by another tab, unless an edit of our own is still on its way. */
+  private async adopt(loaded: Loaded): Promise<void> {
+    if (this.busy()) return;
+    if (loaded.state !== 'ready') {
+      this.set({
+        loaded: loaded.state,
+        design: undefined,
+        broken: loaded.state === 'broken' ? loaded : undefined,
+      });
+      return;
+    }
+    if (this.current.loaded === 'ready' && loaded.row.revision <= this.revision) return;
+    await this.take(loaded.row);
+  }
+
+  private async take(row: DesignRow): Promise<void> {
+    this.revision = row.revision;
+    const around = await stepsAround(this.db, row);
+    if (this.busy()) return;
+    this.set({ loaded: 'ready', design: row.design, save: { state: 'saved', at: row.updated }, ...around });
+  }
+
+  /** Applies a named edit. Edits of one `gesture` (a drag) are one step of undo. */
+  edit(call: EditCall, catalogue: Catalogue, gesture: string | null = null): void {
+    const { design } = this.current;
+    if (!design) return;
+    const next = applyEdit(design, call, catalogue);
+    if (next === design) return;
+    const entry = {
+      design: next,
+      label: EDIT_LABELS[call.edit],
+      gesture: gesture && `${call.edit} ${gesture}`,
+    };
+    const last = this.queue.at(-1);
+    if (last && last.gesture !== null && last.gesture === entry.gesture) this.queue.pop();
+    this.queue.push(entry);
+    this.set({ design: next, save: { state: 'saving' }, undo: EDIT_LABELS[call.edit], redo: undefined });
+    this.writing ??= this.write();
+  }
+
+  private busy(): boolean {
+    return this.queue.length > 0 || this.writingNow !== undefined;
+  }
+
+  private async write(): Promise<void> {
+    try {
+      while ((this.writingNow = this.queue.shift())) {
+        const saved = await saveDesign(this.db, { ...this.writingNow, revision: this.revision }, this.now());
+        this.writingNow = undefined;
+        if (!saved.ok) {
+          this.queue = [];
+          if (saved.row && saved.row.deleted === 0) await this.take(saved.row);
+          else this.set({ loaded: 'missing', design: undefined });
+          this.set({ overtaken: this.current.overtaken + 1 });
+          break;
+        }
+        this.revision = saved.row.revision;
+        await this.take(saved.row);
+      }
+    } catch (error) {
+      // The edit stays on the screen and in the queue: `retry` writes it again.
+      if (this.writingNow) this.queue.unshift(this.writingNow);
+      this.writingNow = undefined;
+      this.fail(error);
+    } finally {
+      this.writing = undefined;
+    }
+  }
+
+  /** Tries again to write what could not be written. */
+  retry(): void {
+    if (this.queue.length > 0) {
+      this.set({ save: { state: 'saving' } });
+      this.writing ??= this.write();
+    }
+  }
+
+  /** One step back (−1) or on (+1). */
+  async travel(by: -1 | 1): Promise<void> {
+    await this.writing;
+    if (this.busy()) return;
+    try {
+      const row = await travel(this.db, this.id, by, this.now());
+      if (row) await this.take(row);
+    } catch (error) {
+      this.fail(error);
+    }
+  }
+}

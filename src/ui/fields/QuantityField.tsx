@@ -1,0 +1,159 @@
+'use client';
+
+import TextField, { type TextFieldProps } from '@mui/material/TextField';
+import { useId, useState, type KeyboardEvent } from 'react';
+import {
+  dimensionOf,
+  editableText,
+  parseQuantity,
+  unitFor,
+  UNITS,
+  type Measure,
+  type Quantity,
+} from '@/core/units';
+import { useReader } from '../units';
+
+interface Props {
+  readonly label: string;
+  readonly measure: Measure;
+  /** SI; null while nothing is entered. */
+  readonly value: number | null;
+  readonly onCommit: (si: number) => void;
+  /** Called instead when the field is cleared; without it an empty field springs back. */
+  readonly onClear?: () => void;
+  readonly min?: number;
+  readonly max?: number;
+  /** Arrow keys step by this much, SI; Shift steps by a fifth of it. */
+  readonly step?: number;
+  readonly quart?: 'dry' | 'liquid';
+  /** Number only, underlined, for tables; the label is then read but not seen. */
+  readonly bare?: boolean;
+  readonly placeholder?: string;
+  readonly helper?: string;
+  readonly disabled?: boolean;
+  readonly sx?: TextFieldProps['sx'];
+}
+
+/** A number with a unit. Takes any unit people write, shows the reader's; nonsense is told where it stands. */
+export function QuantityField(props: Props) {
+  const {
+    label,
+    measure,
+    value,
+    onCommit,
+    onClear,
+    min = 0,
+    max = Infinity,
+    step = 0.005,
+    quart,
+    bare,
+  } = props;
+  const { prefs, write } = useReader();
+  const [draft, setDraft] = useState<string>();
+  const [error, setError] = useState<string>();
+  const helpId = useId();
+  const unit = UNITS[unitFor(measure, prefs)];
+  const quantity = (si: number): Quantity => ({ kind: 'quantity', measure, si });
+  const shown = value === null ? '' : bare ? write(quantity(value), { bare: true }) : write(quantity(value));
+
+  const put = (si: number): boolean => {
+    const tolerance = 1e-9;
+    if (si < min - tolerance || si > max + tolerance) {
+      const low = write(quantity(min));
+      setError(
+        max === Infinity ? `${low} or more fits here.` : `${low} to ${write(quantity(max))} fits here.`,
+      );
+      return false;
+    }
+    setError(undefined);
+    onCommit(si);
+    return true;
+  };
+
+  const commit = (): void => {
+    if (draft === undefined) return;
+    if (draft.trim() === '') {
+      setDraft(undefined);
+      setError(undefined);
+      if (value !== null) onClear?.();
+      return;
+    }
+    if (value !== null && draft === editableText(quantity(value), prefs)) {
+      setDraft(undefined);
+      setError(undefined);
+      return;
+    }
+    const parsed = parseQuantity(draft, {
+      dimension: dimensionOf(measure),
+      fallback: unitFor(measure, prefs),
+      quart,
+    });
+    if (!parsed.ok) {
+      setError(`${parsed.message} (at character ${parsed.at + 1})`);
+      return;
+    }
+    if (put(parsed.si)) setDraft(undefined);
+  };
+
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.key === 'Enter') commit();
+    else if (event.key === 'Escape') {
+      setDraft(undefined);
+      setError(undefined);
+    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? step / 5 : step);
+      const next = Math.min(max, Math.max(min, (value ?? min) + by));
+      setDraft(undefined);
+      put(Math.round(next * 1e6) / 1e6);
+    }
+  };
+
+  return (
+    <TextField
+      label={bare ? undefined : label}
+      variant={bare ? 'standard' : 'outlined'}
+      value={draft ?? shown}
+      placeholder={props.placeholder}
+      disabled={props.disabled}
+      error={error !== undefined}
+      helperText={error ?? (bare ? undefined : props.helper)}
+      onChange={(event) => setDraft(event.target.value)}
+      onFocus={(event) => {
+        if (value !== null) setDraft(editableText(quantity(value), prefs));
+        const input = event.target;
+        requestAnimationFrame(() => input.select());
+      }}
+      onBlur={commit}
+      onKeyDown={onKeyDown}
+      slotProps={{
+        htmlInput: {
+          'aria-label': bare ? `${label}, ${unit.symbol}` : undefined,
+          'aria-describedby': error ? helpId : undefined,
+          inputMode: 'text',
+          autoComplete: 'off',
+        },
+        formHelperText: { id: helpId, role: error ? 'alert' : undefined },
+      }}
+      sx={[
+        bare
+          ? {
+              '& input': { textAlign: 'right', padding: '2px 0', width: 52 },
+              '& .MuiInput-root::before': { borderBottomColor: 'earth.moss' },
+              '& .MuiFormHelperText-root': {
+                position: 'absolute',
+                top: '100%',
+                right: 0,
+                zIndex: 2,
+                width: 'max-content',
+                maxWidth: 220,
+                bgcolor: 'earth.card',
+                px: 0.5,
+              },
+            }
+          : {},
+        ...(Array.isArray(props.sx) ? props.sx : [props.sx]),
+      ]}
+    />
+  );
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import NextLink from 'next/link';
+import type { Assessment } from '@/core/assess';
+import { bag, mass, tank } from '@/core/units';
+import { TWO_PEOPLE, ONE_PERSON } from '@/core/findings';
+import { useReader } from '../units';
+
+interface Props {
+  readonly assessment: Assessment;
+  /** Where the findings are shown. */
+  readonly findingsHref: string;
+}
+
+/** The sums a builder keeps asking for, always in sight. */
+export function Ledger({ assessment, findingsHref }: Props) {
+  const { write } = useReader();
+  const { standingMass, lists, findings } = assessment;
+  const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length;
+  const fine = findings.filter((it) => it.severity === 'fine').length;
+  const hands =
+    standingMass > TWO_PEOPLE ? 'build in place' : standingMass > ONE_PERSON ? 'two people' : 'one person';
+  const sums: readonly (readonly [string, string])[] = [
+    [write(bag(assessment.substrateVolume)), 'soil in place'],
+    [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
+    [write(tank(assessment.waterToMixIn)), 'water to mix in'],
+    [write(mass(standingMass)), `standing, ${hands}`],
+    [lists.price.toFixed(2), `to buy, ${lists.packCount} ${lists.packCount === 1 ? 'pack' : 'packs'}`],
+  ];
+  return (
+    <Box
+      component="footer"
+      aria-label="Ledger"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: { xs: 2, md: 3.5 },
+        flexWrap: 'wrap',
+        minHeight: 60,
+        px: 2.5,
+        py: 0.9,
+        bgcolor: 'earth.ledger',
+        color: 'earth.ledgerInk',
+      }}
+    >
+      {sums.map(([value, label]) => (
+        <Box key={label}>
+          <Box sx={{ typography: 'h2', lineHeight: 1.2 }}>{value}</Box>
+          <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>{label}</Box>
+        </Box>
+      ))}
+      <Box sx={{ flex: 1 }} />
+      <Box
+        component={NextLink}
+        href={findingsHref}
+        sx={{
+          textAlign: 'right',
+          textDecoration: 'none',
+          color: 'inherit',
+          '&:focus-visible': { outline: '2px solid', outlineColor: 'earth.ledgerAmber', outlineOffset: 4 },
+        }}
+      >
+        <Box
+          sx={{
+            typography: 'h2',
+            lineHeight: 1.2,
+            color: open > 0 ? 'earth.ledgerAmber' : 'earth.ledgerInk',
+          }}
+          aria-live="polite"
+        >
+          {open > 0 ? `${open} to look at` : 'Nothing to mend'}
+        </Box>
+        <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>{fine} checked and fine</Box>
+      </Box>
+    </Box>
+  );
+}
