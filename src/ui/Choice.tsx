@@ -50,7 +50,10 @@ export function Choice<T extends string>({ label, options, value, onChange, leas
             onClick={() => onChange(option.value)}
             onKeyDown={(event) => onKeyDown(event, index)}
             sx={{
-              display: 'block',
+              display: 'flex',
+              flexDirection: 'column',
+              alignItems: 'stretch',
+              justifyContent: 'flex-start',
               textAlign: 'left',
               p: 1.4,
               border: on ? 2 : 1,

@@ -26,13 +26,15 @@ interface Props {
   readonly findings: readonly Finding[];
   readonly catalogue: Catalogue;
   readonly onMend: (call: EditCall) => void;
+  readonly label?: string;
 }
 
 /** Findings beside the thing they are about: what, because, where it comes from, and what would mend it. */
-export function FindingList({ findings, catalogue, onMend }: Props) {
+export function FindingList({ findings, catalogue, onMend, label = 'Findings' }: Props) {
   const { tell } = useReader();
+  if (findings.length === 0) return null;
   return (
-    <Stack component="ul" spacing={1} sx={{ listStyle: 'none', p: 0, m: 0 }} aria-label="Findings">
+    <Stack component="ul" spacing={1} sx={{ listStyle: 'none', p: 0, m: 0 }} aria-label={label}>
       {findings.map((finding, index) => {
         const { bar, Icon } = TONE[finding.severity];
         const source = catalogue.sources.find((it) => it.id === finding.source)?.citation;

@@ -2,6 +2,7 @@ import { heightNeed, roomClimate, spaceNeed, type RoomClimate } from '../brief';
 import { everydayMaterial, findAnimal, type Animal, type Catalogue } from '../catalogue';
 import { level, sloped } from '../ground/corners';
 import { usualWall } from '../ground/enclosure';
+import { BARRIER_THICKNESS } from '../ground/layers';
 import { mixOfRecipe } from './edits';
 import { DESIGN_VERSION, type Corners, type Design, type Enclosure, type Layer, type Room } from './schema';
 
@@ -116,7 +117,7 @@ export function proposeGround({ animal, enclosure, room }: Setting, catalogue: C
   const topping = (wet ? 0.015 : 0) + (world === 'dry' ? 0 : 0.012);
   const least = Math.max(0.03, animal?.digs.value ?? 0.04);
   let bed = method === 'none' ? 0 : usualBed(method, enclosure.height, room.kind);
-  const spare = budget - topping - least;
+  const spare = budget - topping - least - (wet ? BARRIER_THICKNESS : 0);
   bed = Math.min(bed, Math.max(0.03, spare));
   if (method === 'none') bed = 0;
   // Dry loose ground slumps to a gentle slope; moist ground stands steeper.

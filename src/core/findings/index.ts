@@ -14,7 +14,7 @@ import { unknownMaterial } from './unknownMaterial';
 import { watertight } from './watertight';
 import type { Finding, Looked, Rule, Severity } from './finding';
 
-export type { Finding, Looked, Place, Remedy, Severity } from './finding';
+export type { Finding, Looked, Severity } from './finding';
 export { ONE_PERSON, TWO_PEOPLE } from './lifting';
 
 const RULES: readonly Rule[] = [

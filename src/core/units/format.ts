@@ -56,6 +56,8 @@ export interface FormatOptions {
   readonly decimals?: number;
   /** Leaves the unit off, for columns that name it in their head. */
   readonly bare?: boolean;
+  /** Leaves off a fraction of nothing but zeros; columns keep it so that their points align. */
+  readonly trim?: boolean;
 }
 
 /** Two decimals of an inch and of a cubic foot are noise on a tape; the eye wants fewer on large numbers. */
@@ -71,8 +73,10 @@ export function formatQuantity(quantity: Quantity, options: FormatOptions): stri
   const unit: Unit = UNITS[unitFor(quantity.measure, options.prefs)];
   const written = fromSi(quantity.si, unit);
   const places = options.decimals ?? decimalsFor(unit, written);
+  const trimmed =
+    options.trim ?? (unit.dimension === 'temperature' || (unit.dimension === 'length' && !options.bare));
   const number = new Intl.NumberFormat(options.locale, {
-    minimumFractionDigits: quantity.measure === 'length' && unit.symbol !== 'cm' ? 0 : places,
+    minimumFractionDigits: trimmed ? 0 : places,
     maximumFractionDigits: places,
   }).format(Math.abs(written) < 0.5 * 10 ** -places ? 0 : written);
   return options.bare ? number : `${number}\u00a0${unit.symbol}`;

@@ -57,8 +57,8 @@ export const UNITS = {
   lb: unit('lb', 'mass', 0.45359237, 1, ['lb', 'lbs', 'pound', 'pounds']),
   oz: unit('oz', 'mass', 0.028349523125, 1, ['oz', 'ounce', 'ounces']),
 
-  C: unit('°C', 'temperature', 1, 0, ['c', '°c', 'celsius', 'degc']),
-  F: unit('°F', 'temperature', 5 / 9, 0, ['f', '°f', 'fahrenheit', 'degf'], -32),
+  C: unit('°C', 'temperature', 1, 1, ['c', '°c', 'celsius', 'degc']),
+  F: unit('°F', 'temperature', 5 / 9, 1, ['f', '°f', 'fahrenheit', 'degf'], -32),
 
   percent: unit('%', 'percent', 0.01, 0, ['%', 'percent', 'per cent', 'pct']),
 } as const satisfies Record<string, Unit>;

@@ -151,7 +151,7 @@ function Part({
 }) {
   return (
     <Box component="section" aria-label={title} sx={{ mb: 2.5 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 1.25 }}>
         <Typography variant="h2">{title}</Typography>
         {aside && (
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>

@@ -69,7 +69,7 @@ export function Envelope({ animal }: { readonly animal: Animal }) {
         component="dl"
         sx={{
           display: 'grid',
-          gridTemplateColumns: 'repeat(auto-fill, minmax(180px, 1fr))',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(252px, 1fr))',
           columnGap: 2.5,
           rowGap: 0.4,
           m: 0,

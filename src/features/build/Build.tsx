@@ -126,8 +126,7 @@ export function Build() {
 }
 
 function packWords(pack: Pack, { write }: Reader): string {
-  if ('volume' in pack)
-    return `${write(bag(pack.volume), pack.volume >= 0.01 ? { decimals: pack.volume % 0.001 < 1e-9 ? 0 : 1 } : {})} ${pack.form}`;
+  if ('volume' in pack) return `${write(bag(pack.volume), { trim: true })} ${pack.form}`;
   return `${write(length(pack.width))} × ${write(length(pack.length))} ${pack.form}`;
 }
 
@@ -300,7 +299,7 @@ function CutDrawing({ item }: { readonly item: CutItem }) {
   const breadth = item.roll?.stripBreadth ?? item.depth;
   const count = item.roll?.strips ?? 1;
   return (
-    <svg width={156} height={62} aria-hidden style={{ flex: 'none' }}>
+    <Box component="svg" width={156} height={62} aria-hidden sx={{ flex: 'none', color: 'earth.moss' }}>
       <rect
         x={3}
         y={3}
@@ -323,6 +322,6 @@ function CutDrawing({ item }: { readonly item: CutItem }) {
           stroke="currentColor"
         />
       ))}
-    </svg>
+    </Box>
   );
 }

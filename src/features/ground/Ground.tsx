@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useCallback, useMemo, useState } from 'react';
 import type { Method } from '@/core/design';
+import type { Severity } from '@/core/findings';
 import type { Corner } from '@/core/ground';
 import { useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
@@ -31,6 +32,9 @@ export function Ground() {
   );
   const selected = design.ground.layers.some((layer) => layer.id === chosen) ? chosen : (first ?? null);
   const active = assessment.layers.find((it) => it.layer.id === selected);
+  const urgent = (severity: Severity): boolean => severity === 'severe' || severity === 'look';
+  const pressing = assessment.findings.filter((it) => urgent(it.severity));
+  const calm = assessment.findings.filter((it) => !urgent(it.severity));
   const onShift = useCallback(
     (layer: string, corners: readonly Corner[], by: number, gesture: string) =>
       edit({ edit: 'shiftThickness', change: { layer, corners, by } }, gesture),
@@ -61,9 +65,12 @@ export function Ground() {
             onChange={(method) => edit({ edit: 'setMethod', change: { method } })}
           />
           <LayerTable selected={selected} onSelect={setChosen} />
+          <Box id="findings" sx={{ scrollMarginTop: 12, mt: pressing.length > 0 ? 1.5 : 0 }}>
+            <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
+          </Box>
           {active && <LayerDetail key={active.layer.id} result={active} />}
-          <Box id="findings" sx={{ scrollMarginTop: 12, mt: 2 }}>
-            <FindingList findings={assessment.findings} catalogue={catalogue} onMend={edit} />
+          <Box sx={{ mt: 1.5 }}>
+            <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
           </Box>
         </>
       }

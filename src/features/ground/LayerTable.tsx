@@ -43,6 +43,8 @@ export function LayerTable({ selected, onSelect }: Props) {
   const kinds = new Set(design.ground.layers.map((layer) => layer.kind));
   const addable = ADDABLE.filter((kind) => (kind !== 'drainage' && kind !== 'barrier') || !kinds.has(kind));
 
+  const kilos = (kg: number): string => (kg > 0 && kg < 0.05 ? '<0.1' : write(mass(kg), { bare: true }));
+
   const depth = (row: LayerResult, edge: Edge, name: string) => {
     const spare = Math.max(0, assessment.heightLeft);
     const value = corners.edgeMean(row.thickness, edge);
@@ -77,7 +79,7 @@ export function LayerTable({ selected, onSelect }: Props) {
       <Table
         size="small"
         sx={{
-          '& td, & th': { borderColor: 'earth.rule', px: 1.25, py: 0.6 },
+          '& td, & th': { borderColor: 'earth.rule', px: 1.25, py: 0.35, fontSize: '0.9rem' },
           '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
           '& tbody tr:last-of-type td': { borderBottom: 0 },
         }}
@@ -123,7 +125,8 @@ export function LayerTable({ selected, onSelect }: Props) {
                     onClick={() => onSelect(layer.id)}
                     sx={{
                       gap: 1,
-                      typography: 'body1',
+                      fontFamily: 'inherit',
+                      fontSize: '0.9rem',
                       fontWeight: on ? 650 : 400,
                       minHeight: 24,
                       justifyContent: 'flex-start',
@@ -160,7 +163,7 @@ export function LayerTable({ selected, onSelect }: Props) {
                 <TableCell align="right">
                   {layer.kind === 'barrier' ? '–' : write(bag(row.placed), { bare: true })}
                 </TableCell>
-                <TableCell align="right">{write(mass(row.wetMass), { bare: true })}</TableCell>
+                <TableCell align="right">{kilos(row.wetMass)}</TableCell>
                 <TableCell>
                   <IconButton
                     size="small"

@@ -29,6 +29,8 @@ interface Props {
 /** Boxes up to this size share one scale, so that a tall one looks tall, m. */
 const SHARED_SPAN = 0.95;
 
+const fineWords = (count: number): string => `${count} ${count === 1 ? 'point' : 'points'} checked and fine`;
+
 const TONE = { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' } as const;
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
@@ -72,7 +74,7 @@ export function Card({ design, catalogue, onDuplicate, onDelete }: Props) {
             catalogue={catalogue}
             view="front"
             width={width - 32}
-            height={172}
+            height={200}
             plain
             span={span}
           />
@@ -133,7 +135,7 @@ export function Card({ design, catalogue, onDuplicate, onDelete }: Props) {
               ? more > 0
                 ? `and ${more} more to look at`
                 : 'the only thing to look at'
-              : `${assessment.findings.filter((it) => it.severity === 'fine').length} points checked and fine`}
+              : fineWords(assessment.findings.filter((it) => it.severity === 'fine').length)}
           </Typography>
         </Box>
       </Box>

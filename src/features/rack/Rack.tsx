@@ -12,6 +12,7 @@ import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { Card } from './Card';
+import { LookList } from './LookList';
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
@@ -118,6 +119,10 @@ export function Rack({ tools }: { readonly tools: ReactNode }) {
                 ) : null,
               )}
             </Box>
+            <LookList
+              designs={loaded.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []))}
+              catalogue={catalogue}
+            />
           </>
         )}
       </Box>

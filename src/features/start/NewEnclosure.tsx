@@ -96,7 +96,9 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
   );
 
   const sentence = (shape: Shape): string =>
-    [shape.width, shape.depth, shape.height].map((it) => write(length(it), { bare: true })).join(' × ');
+    [shape.width, shape.depth, shape.height]
+      .map((it) => write(length(it), { bare: true, trim: true }))
+      .join(' × ');
 
   return (
     <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
@@ -283,7 +285,7 @@ function coverWords(material: string, cover: number): string {
 function Question({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 2.25, minWidth: 0 }}>
-      <Typography component="legend" variant="h2" sx={{ mb: 1, p: 0 }}>
+      <Typography component="legend" variant="h2" sx={{ mb: 1.4, p: 0 }}>
         {title}
       </Typography>
       {children}

@@ -138,7 +138,13 @@ export function QuantityField(props: Props) {
       sx={[
         bare
           ? {
-              '& input': { textAlign: 'right', padding: '2px 0', width: 52 },
+              '& input': {
+                textAlign: 'right',
+                padding: '1px 0',
+                width: 52,
+                fontSize: '0.9rem',
+                height: 'auto',
+              },
               '& .MuiInput-root::before': { borderBottomColor: 'earth.moss' },
               '& .MuiFormHelperText-root': {
                 position: 'absolute',

@@ -55,7 +55,7 @@ export function Section(props: Props) {
 
   const margin = plain
     ? { left: 4, right: 4, top: 4, bottom: 4 }
-    : { left: 52, right: 26, top: 22, bottom: 46 };
+    : { left: 52, right: 26, top: 22, bottom: 56 };
   const scale = Math.min(
     (props.width - margin.left - margin.right) / Math.max(across, props.span ?? 0),
     (props.height - margin.top - margin.bottom) / Math.max(box.height, props.span ?? 0),
@@ -67,15 +67,16 @@ export function Section(props: Props) {
   const x = (metres: number): number => left + metres * scale;
   const y = (metres: number): number => floor - metres * scale;
 
-  const outline = (base: Corners, top: Corners, ends: readonly [Corner, Corner]): string =>
+  const outline = (base: Corners, top: Corners, ends: readonly [Corner, Corner], upper = ends): string =>
     [
       `${x(0)},${y(base[ends[0]])}`,
       `${x(across)},${y(base[ends[1]])}`,
-      `${x(across)},${y(top[ends[1]])}`,
-      `${x(0)},${y(top[ends[0]])}`,
+      `${x(across)},${y(top[upper[1]])}`,
+      `${x(0)},${y(top[upper[0]])}`,
     ].join(' ');
 
   const layers = assessment.layers.map((it) => ({ ...it, texture: textureOf(it.layer, catalogue) }));
+  const topmost = layers.at(-1);
   const active = layers.find((it) => it.layer.id === selected && it.layer.kind !== 'barrier');
   const bed = layers.find((it) => it.layer.kind === 'drainage');
   const water = design.ground.waterDepth;
@@ -109,16 +110,15 @@ export function Section(props: Props) {
       <rect x={x(0)} y={y(box.height)} width={boxWidth} height={boxHeight} fill={earth.sky} />
 
       <g clipPath={`url(#${prefix}-box)`}>
-        {/* What rises behind the near section, paler, so that a slope can be seen. */}
-        {layers.map((it) => (
+        {/* The ground that rises behind the near section is seen from above: only its top layer shows. */}
+        {topmost && (
           <polygon
-            key={`far-${it.layer.id}`}
-            points={outline(it.base, it.top, far)}
-            fill={`url(#${prefix}-${it.texture})`}
-            opacity={0.45}
+            points={outline(topmost.top, topmost.top, near, far)}
+            fill={`url(#${prefix}-${topmost.texture})`}
+            opacity={0.5}
             aria-hidden
           />
-        ))}
+        )}
         {layers.map((it) => {
           const name = layerName(
             it.layer,
@@ -158,8 +158,8 @@ export function Section(props: Props) {
               y={y(water)}
               width={boxWidth}
               height={water * scale}
-              fill="#3A7C8C"
-              opacity={0.5}
+              fill="#2F7C90"
+              opacity={0.74}
             />
             <path
               d={wave(x(0), y(water), boxWidth)}
@@ -189,10 +189,10 @@ export function Section(props: Props) {
           <Ruler axis="up" from={y(0)} to={y(box.height)} at={left - 12} metres={box.height} />
           <Ruler axis="across" from={x(0)} to={x(across)} at={floor + 14} metres={across} />
           <g fill={earth.quiet} fontSize={12}>
-            <text x={x(0)} y={floor + 42}>
+            <text x={x(0)} y={floor + 51}>
               {edges[0]}
             </text>
-            <text x={x(across)} y={floor + 42} textAnchor="end">
+            <text x={x(across)} y={floor + 51} textAnchor="end">
               {edges[1]}
             </text>
           </g>

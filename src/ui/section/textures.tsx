@@ -1,3 +1,4 @@
+/* eslint-disable react/display-name -- these functions draw marks; they are not components */
 import { memo, type ReactElement } from 'react';
 import type { Catalogue } from '@/core/catalogue';
 import type { Layer } from '@/core/design';

@@ -1,0 +1,58 @@
+/** Takes the pictures under docs/screenshots from the demo data. Needs a build. */
+import { mkdirSync } from 'node:fs';
+import { launch } from './chromium.mjs';
+import { serve } from './serve.mjs';
+
+const OUT = process.env.SHOTS ?? 'docs/screenshots';
+mkdirSync(OUT, { recursive: true });
+const only = process.argv.slice(2);
+
+/** name, path, what to do first, and how the page is shown */
+const SHOTS = [
+  ['rack', '/'],
+  ['new-enclosure', '/new', answerThree],
+  ['brief', '/e/demo-hedge/brief'],
+  ['ground', '/e/demo-limestone/ground'],
+  ['ground-inches', '/e/demo-dry-wash/ground', inches],
+  ['list', '/e/demo-bog-shelf/build'],
+  ['ground-dark', '/e/demo-hedge/ground', undefined, { colorScheme: 'dark' }],
+];
+
+async function answerThree(page) {
+  await page.getByRole('combobox', { name: 'Animal' }).fill('crested');
+  await page.getByRole('option').first().click();
+  await page.getByLabel('Width').fill('45 cm');
+  await page.getByLabel('Depth').fill('45 cm');
+  await page.getByLabel('Height').fill('60 cm');
+  await page.getByRole('radio', { name: /^Dry/ }).click();
+}
+
+async function inches(page) {
+  await page.getByRole('button', { name: /^Units/ }).click();
+  await page.getByRole('menuitem', { name: /cubic feet/ }).click();
+}
+
+const server = await serve(4177, { demo: true });
+const browser = await launch();
+try {
+  for (const [name, path, first, how] of SHOTS) {
+    if (only.length > 0 && !only.includes(name)) continue;
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+      ...how,
+    });
+    const page = await context.newPage();
+    await page.goto(server.url);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.goto(server.url + path);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await first?.(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${OUT}/${name}.png` });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.stop();
+}

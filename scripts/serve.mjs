@@ -1,0 +1,29 @@
+import { spawn } from 'node:child_process';
+
+/**
+ * Starts the built application on a port and waits until it answers.
+ * @param {number} port
+ * @param {{ demo?: boolean }} [options]
+ */
+export async function serve(port, { demo = false } = {}) {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', RINCON_DEMO: demo ? '1' : '0' },
+    },
+  );
+  const url = `http://127.0.0.1:${port}`;
+  for (let tries = 0; tries < 150; tries += 1) {
+    if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}`);
+    try {
+      await fetch(url);
+      return { url, stop: () => child.kill() };
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+  }
+  child.kill();
+  throw new Error(`nothing answers on port ${port}`);
+}

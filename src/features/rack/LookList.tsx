@@ -1,0 +1,98 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useMemo } from 'react';
+import { assess } from '@/core/assess';
+import type { Catalogue } from '@/core/catalogue';
+import type { Design } from '@/core/design';
+import { useReader } from '@/ui/units';
+import { SEVERITY_WORD } from '@/ui/words';
+
+interface Props {
+  readonly designs: readonly Design[];
+  readonly catalogue: Catalogue;
+}
+
+/** What wants looking at over the whole rack, the gravest first. */
+export function LookList({ designs, catalogue }: Props) {
+  const { tell } = useReader();
+  const rows = useMemo(
+    () =>
+      designs
+        .flatMap((design) => assess(design, catalogue).findings.map((finding) => ({ design, finding })))
+        .filter(({ finding }) => finding.severity !== 'fine' && finding.code !== 'standing-too-heavy')
+        .sort((a, b) => RANK.indexOf(a.finding.severity) - RANK.indexOf(b.finding.severity)),
+    [designs, catalogue],
+  );
+  if (rows.length === 0) return null;
+  return (
+    <Box component="section" aria-labelledby="look" sx={{ mt: 3 }}>
+      <Typography id="look" variant="h2" sx={{ mb: 1 }}>
+        To look at
+      </Typography>
+      <Box
+        component="ul"
+        sx={{
+          listStyle: 'none',
+          p: 0,
+          m: 0,
+          bgcolor: 'earth.card',
+          border: 1,
+          borderColor: 'earth.rule',
+          borderRadius: '12px',
+        }}
+      >
+        {rows.map(({ design, finding }, index) => (
+          <Box
+            component="li"
+            key={`${design.id} ${finding.code} ${index}`}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '1fr', sm: '116px 130px 1fr' },
+              columnGap: 2,
+              px: 2,
+              py: 1,
+              borderTop: index > 0 ? 1 : 0,
+              borderColor: 'earth.rule',
+            }}
+          >
+            <Box
+              sx={{
+                typography: 'body2',
+                fontWeight: 650,
+                color: { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' }[
+                  finding.severity
+                ],
+              }}
+            >
+              {SEVERITY_WORD[finding.severity]}
+            </Box>
+            <Box
+              component={NextLink}
+              href={`/e/${design.id}/${finding.place.at === 'brief' || finding.place.at === 'enclosure' ? 'brief' : 'ground'}`}
+              sx={{
+                typography: 'body2',
+                fontWeight: 650,
+                color: 'earth.ink',
+                textDecoration: 'none',
+                '&:hover': { textDecoration: 'underline' },
+              }}
+            >
+              {design.name}
+            </Box>
+            <Box sx={{ typography: 'body2' }}>
+              {tell(finding.what)}{' '}
+              <Box component="span" sx={{ color: 'earth.quiet' }}>
+                {tell(finding.because)}
+              </Box>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const RANK = ['severe', 'look', 'note', 'fine'];
