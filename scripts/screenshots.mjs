@@ -1,6 +1,7 @@
 /** Takes the pictures under docs/screenshots from the demo data. Needs a build. */
 import { mkdirSync } from 'node:fs';
-import { launch } from './chromium.mjs';
+import { chromium } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_ARGS } from './browser.mjs';
 import { serve } from './serve.mjs';
 
 const OUT = process.env.SHOTS ?? 'docs/screenshots';
@@ -33,7 +34,7 @@ async function inches(page) {
 }
 
 const server = await serve(4177, { demo: true });
-const browser = await launch();
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 try {
   for (const [name, path, first, how] of SHOTS) {
     if (only.length > 0 && !only.includes(name)) continue;

@@ -24,6 +24,9 @@ const PLACES = [
   { path: 'build', label: 'Build' },
 ] as const;
 
+/** Keys hold everywhere but where one types: there they belong to the text. */
+const OUTSIDE_TEXT = ['slider', 'radio', 'option', 'menuitem'] as const;
+
 /** The frame of an open enclosure: where one is, what is saved, what it sums to. */
 export function Workspace({ tools, children }: { readonly tools: ReactNode; readonly children: ReactNode }) {
   const { design, assessment, view, travel, retry } = useOpenDesign();
@@ -54,13 +57,18 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       const place = PLACES[Number(hotkey.keys?.[0]) - 1];
       if (place) router.push(`${base}/${place.path}`);
     },
-    { useKey: true },
+    { useKey: true, enableOnFormTags: OUTSIDE_TEXT },
     [base],
   );
-  useHotkeys('mod+z', () => void travel(-1), { preventDefault: true, enableOnFormTags: false }, [travel]);
-  useHotkeys('mod+shift+z, mod+y', () => void travel(1), { preventDefault: true, enableOnFormTags: false }, [
+  useHotkeys('mod+z', () => void travel(-1), { preventDefault: true, enableOnFormTags: OUTSIDE_TEXT }, [
     travel,
   ]);
+  useHotkeys(
+    'mod+shift+z, mod+y',
+    () => void travel(1),
+    { preventDefault: true, enableOnFormTags: OUTSIDE_TEXT },
+    [travel],
+  );
 
   return (
     <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>

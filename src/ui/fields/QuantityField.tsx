@@ -1,7 +1,7 @@
 'use client';
 
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import {
   dimensionOf,
   editableText,
@@ -52,6 +52,12 @@ export function QuantityField(props: Props) {
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<string>();
   const helpId = useId();
+  const entered = useRef<HTMLInputElement>(null);
+  // Once the text to edit stands in the field, all of it is taken hold of, so that typing replaces it.
+  useLayoutEffect(() => {
+    entered.current?.select();
+    entered.current = null;
+  });
   const unit = UNITS[unitFor(measure, prefs)];
   const quantity = (si: number): Quantity => ({ kind: 'quantity', measure, si });
   const shown = value === null ? '' : bare ? write(quantity(value), { bare: true }) : write(quantity(value));
@@ -120,9 +126,9 @@ export function QuantityField(props: Props) {
       helperText={error ?? (bare ? undefined : props.helper)}
       onChange={(event) => setDraft(event.target.value)}
       onFocus={(event) => {
-        if (value !== null) setDraft(editableText(quantity(value), prefs));
-        const input = event.target;
-        requestAnimationFrame(() => input.select());
+        if (value === null) return;
+        setDraft(editableText(quantity(value), prefs));
+        entered.current = event.target as HTMLInputElement;
       }}
       onBlur={commit}
       onKeyDown={onKeyDown}

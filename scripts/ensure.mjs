@@ -1,0 +1,65 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { createHash } from 'node:crypto';
+import { CHROMIUM } from './browser.mjs';
+
+/** Runs a command with its output shown; its exit code, 1 when it could not be started. */
+export function runCode(command, args, env = {}) {
+  const result = spawnSync(command, args, {
+    stdio: 'inherit',
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  });
+  return result.status ?? 1;
+}
+
+/** As `runCode`; true when it ended well. */
+export const run = (command, args, env) => runCode(command, args, env) === 0;
+
+/** Installs the packages of the lock file, when they are not those already here. */
+export function ensurePackages() {
+  const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+  const mark = 'node_modules/.rincon-lock';
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  console.log('Installing packages…');
+  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) process.exit(1);
+  writeFileSync(mark, wanted);
+}
+
+/** Installs Debian's Chromium, when there is none. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return;
+  console.log('Installing Chromium…');
+  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  if (!run('apt-get', ['update'], env) || !run('apt-get', ['install', '-y', 'chromium'], env)) {
+    console.error(`Chromium could not be installed. Install it by hand, or name one in CHROMIUM.`);
+    process.exit(1);
+  }
+}
+
+/** Builds, unless the build that stands is newer than everything it is made from. */
+export function ensureBuild() {
+  const files = [
+    'package-lock.json',
+    'next.config.ts',
+    'tsconfig.json',
+    ...filesIn('src'),
+    ...filesIn('public'),
+  ];
+  const hash = createHash('sha256');
+  for (const file of files) if (existsSync(file)) hash.update(file).update(readFileSync(file));
+  const wanted = hash.digest('hex');
+  const mark = '.next/rincon-built';
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return true;
+  if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'])) return false;
+  writeFileSync(mark, wanted);
+  return true;
+}
+
+/** Every file below a folder, in a fixed order. */
+function filesIn(folder) {
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((it) => it.isFile())
+    .map((it) => join(it.parentPath, it.name))
+    .sort();
+}

@@ -1,0 +1,47 @@
+import { readFile } from 'node:fs/promises';
+import { expect, type Page } from '@playwright/test';
+
+/** Waits until the last edit has reached storage. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('[data-save=saved]')).toBeVisible();
+}
+
+/** Chooses an entry of the File menu. */
+export async function file(page: Page, entry: RegExp): Promise<void> {
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await page.getByRole('menuitem', { name: entry }).click();
+}
+
+/** Exports by the File menu and gives back what was written. */
+export async function exported(page: Page, entry: RegExp): Promise<string> {
+  const waiting = page.waitForEvent('download');
+  await file(page, entry);
+  return readFile(await (await waiting).path(), 'utf8');
+}
+
+/** Reads a file in, given its text. */
+export async function readIn(page: Page, text: string, name = 'test.rincon.json'): Promise<void> {
+  await page
+    .getByLabel('File to read in')
+    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+}
+
+/** Lays the demo out on an empty rack. */
+export async function demo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Lay out the demo nature room' }).click();
+  await expect(page.getByRole('heading', { name: 'Four enclosures' })).toBeVisible();
+}
+
+/** Picks a kind by typing part of its name. */
+export async function chooseAnimal(page: Page, label: string, typed: string): Promise<void> {
+  await page.getByRole('combobox', { name: label }).fill(typed);
+  await page.getByRole('option').first().click();
+}
+
+/** Types into a field as a person does, and leaves it. */
+export async function type(page: Page, label: string | RegExp, text: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: label });
+  await field.fill(text);
+  await field.press('Enter');
+}

@@ -1,0 +1,120 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { demo } from './helpers';
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+async function sound(page: Page, what: string): Promise<void> {
+  await page.waitForTimeout(150);
+  const { violations } = await new AxeBuilder({ page }).withTags(TAGS).analyze();
+  const told = violations.map(
+    (it) => `${it.id}: ${it.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
+  );
+  expect(told, what).toEqual([]);
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser }) => {
+    const context = await browser.newContext({ colorScheme });
+    const page = await context.newPage();
+    await page.goto('/');
+    await page.getByRole('heading', { name: 'The rack is empty' }).waitFor();
+    await sound(page, 'empty rack');
+    await demo(page);
+    await sound(page, 'rack');
+    await page.getByRole('button', { name: 'More for Hedge' }).click();
+    await sound(page, 'card menu');
+    await page.goto('/new');
+    await page.getByRole('radio', { name: 'Only its volume' }).click();
+    await sound(page, 'new enclosure');
+    for (const [path, heading] of [
+      ['/e/demo-bog-shelf/brief', 'Brief'],
+      ['/e/demo-limestone/ground', 'Ground'],
+      ['/e/demo-hedge/build', 'To buy and to cut'],
+    ] as const) {
+      await page.goto(path);
+      await page.getByRole('heading', { name: heading, level: 1 }).waitFor();
+      await sound(page, path);
+    }
+    await page.goto('/e/demo-limestone/ground');
+    for (const layer of ['drainage', 'barrier', 'litter']) {
+      await page.locator(`tr[data-layer=${layer}] button`).first().click();
+      await sound(page, `${layer} picked`);
+    }
+    await page.goto('/e/nothing/ground');
+    await page.getByRole('heading', { name: 'No such enclosure here' }).waitFor();
+    await sound(page, 'missing');
+    await context.close();
+  });
+}
+
+test('asks no other host, and runs no script that was not its own', async ({ page }) => {
+  const foreign: string[] = [];
+  page.on('request', (request) => {
+    const { hostname, protocol } = new URL(request.url());
+    if (!['blob:', 'data:'].includes(protocol) && hostname !== '127.0.0.1') foreign.push(request.url());
+  });
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+  await demo(page);
+  for (const path of ['/', '/new', '/e/demo-hedge/brief', '/e/demo-hedge/ground', '/e/demo-hedge/build']) {
+    await page.goto(path);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+  }
+  expect(foreign).toEqual([]);
+  expect(errors).toEqual([]);
+
+  const response = await page.goto('/');
+  const headers = response?.headers() ?? {};
+  expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+  expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe-inline/);
+  expect(headers['x-content-type-options']).toBe('nosniff');
+  // A script that someone smuggled into the page, and a handler in an attribute, both stay dead.
+  await page.route('**/new', async (route) => {
+    const answer = await route.fetch();
+    const html = await answer.text();
+    const body = html.replace('<body>', '<body><script>window.ranInline = true</script>');
+    expect(body).not.toBe(html);
+    await route.fulfill({ response: answer, body });
+  });
+  await page.goto('/new');
+  await page.getByRole('heading', { name: 'New enclosure' }).waitFor();
+  await page.evaluate(() => {
+    document.body.insertAdjacentHTML(
+      'beforeend',
+      '<img src="/nothing.png" onerror="window.ranInline = true">',
+    );
+  });
+  await page.waitForTimeout(500);
+  expect(await page.evaluate(() => 'ranInline' in window)).toBe(false);
+});
+
+test('served with the demo, the nature room stands there on the first visit and stays cleared', async ({
+  page,
+}) => {
+  await page.goto('http://127.0.0.1:4182/');
+  await expect(page.getByRole('heading', { name: 'Four enclosures' })).toBeVisible();
+  for (const name of ['Bog shelf', 'Hedge', 'Limestone', 'Dry wash']) {
+    await page.getByRole('button', { name: `More for ${name}` }).click();
+    await page.getByRole('menuitem', { name: 'Delete' }).click();
+  }
+  await expect(page.getByRole('heading', { name: 'The rack is empty' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'The rack is empty' })).toBeVisible();
+});
+
+test('a box too small is told while it is being described, and mended by a click', async ({ page }) => {
+  await page.goto('/new');
+  await page.getByRole('combobox', { name: 'Animal' }).fill('monitor');
+  await page.getByRole('option').first().click();
+  for (const side of ['Width', 'Depth', 'Height']) {
+    await page.getByRole('textbox', { name: side }).fill('40');
+    await page.getByRole('textbox', { name: side }).press('Enter');
+  }
+  const finding = page.locator('[data-finding=box-too-small]');
+  await expect(finding).toContainText('Too small for a ridge-tailed monitor.');
+  await finding.getByRole('button', { name: /^Take/ }).click();
+  await expect(finding).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'Width' })).toHaveValue(/^120\scm$/);
+});
