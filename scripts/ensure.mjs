@@ -16,13 +16,16 @@ export function runCode(command, args, env = {}) {
 /** As `runCode`; true when it ended well. */
 export const run = (command, args, env) => runCode(command, args, env) === 0;
 
-/** Installs the packages of the lock file, when they are not those already here. */
+/**
+ * Installs the packages of the lock file, when they are not those already here. Not by `npm ci`: it refuses a lock
+ * file that leaves out other systems' builds of a package, which a registry need not serve.
+ */
 export function ensurePackages() {
   const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   const mark = 'node_modules/.rincon-lock';
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
   console.log('Installing packages…');
-  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) process.exit(1);
+  if (!run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'])) process.exit(1);
   writeFileSync(mark, wanted);
 }
 

@@ -26,6 +26,9 @@ interface Pending {
   readonly gesture: string | null;
 }
 
+/** While something is dragged it is written this often, ms, not at every frame. */
+const GESTURE_REST = 150;
+
 /**
  * One open design. An edit shows at once and is written behind; the view never says saved before it is.
  * Knows no framework: `subscribe` and `view` are all a screen needs.
@@ -45,6 +48,7 @@ export class DesignSession {
   private queue: Pending[] = [];
   private writingNow: Pending | undefined;
   private writing: Promise<void> | undefined;
+  private resting: ReturnType<typeof setTimeout> | undefined;
   private readonly listeners = new Set<() => void>();
   private live: Subscription | undefined;
 
@@ -58,8 +62,8 @@ export class DesignSession {
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    this.live ??= liveQuery(() => loadDesign(this.db, this.id)).subscribe({
-      next: (loaded) => void this.adopt(loaded),
+    this.live ??= liveQuery(() => this.news()).subscribe({
+      next: (loaded) => void (loaded && this.adopt(loaded)),
       error: (error: unknown) => this.fail(error),
     });
     return () => {
@@ -78,6 +82,14 @@ export class DesignSession {
 
   private fail(error: unknown): void {
     this.set({ save: { state: 'failed', message: error instanceof Error ? error.message : String(error) } });
+  }
+
+  /** What is stored, unless it is what this session wrote itself: that need not be read again. */
+  private async news(): Promise<Loaded | undefined> {
+    const row = await this.db.designs.get(this.id);
+    const known = this.current.loaded === 'ready' && row?.deleted === 0 && row.revision <= this.revision;
+    if (known || this.busy()) return undefined;
+    return loadDesign(this.db, this.id);
   }
 
   /** Takes over what is stored, here or by another tab, unless an edit of our own is still on its way. */
@@ -117,6 +129,14 @@ export class DesignSession {
     if (last && last.gesture !== null && last.gesture === entry.gesture) this.queue.pop();
     this.queue.push(entry);
     this.set({ design: next, save: { state: 'saving' }, undo: EDIT_LABELS[call.edit], redo: undefined });
+    if (gesture === null) this.flush();
+    else this.resting ??= setTimeout(() => this.flush(), GESTURE_REST);
+  }
+
+  /** Begins to write what waits. */
+  private flush(): void {
+    clearTimeout(this.resting);
+    this.resting = undefined;
     this.writing ??= this.write();
   }
 
@@ -159,6 +179,7 @@ export class DesignSession {
 
   /** One step back (−1) or on (+1). */
   async travel(by: -1 | 1): Promise<void> {
+    if (this.resting !== undefined) this.flush();
     await this.writing;
     if (this.busy()) return;
     try {

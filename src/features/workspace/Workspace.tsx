@@ -162,7 +162,6 @@ function SaveMark({ save, onRetry }: { readonly save: SaveState; readonly onRetr
 /** Which enclosure is open, and the way to another. */
 function Switcher({ id, name }: { readonly id: string; readonly name: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const designs = useDesigns() ?? [];
   return (
     <>
       <Button
@@ -177,22 +176,32 @@ function Switcher({ id, name }: { readonly id: string; readonly name: string }) 
         </Box>
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {designs.flatMap((it) =>
-          it.state === 'ready' ? (
-            <MenuItem
-              key={it.row.id}
-              component={NextLink}
-              href={`/e/${it.row.id}/ground`}
-              selected={it.row.id === id}
-              onClick={() => setAnchor(null)}
-            >
-              {it.row.design.name}
-            </MenuItem>
-          ) : (
-            []
-          ),
-        )}
+        {anchor !== null && <Others id={id} onPick={() => setAnchor(null)} />}
       </Menu>
+    </>
+  );
+}
+
+/** Read only while the menu is open: a rack is not fetched again at every edit. */
+function Others({ id, onPick }: { readonly id: string; readonly onPick: () => void }) {
+  const designs = useDesigns() ?? [];
+  return (
+    <>
+      {designs.flatMap((it) =>
+        it.state === 'ready' ? (
+          <MenuItem
+            key={it.row.id}
+            component={NextLink}
+            href={`/e/${it.row.id}/ground`}
+            selected={it.row.id === id}
+            onClick={onPick}
+          >
+            {it.row.design.name}
+          </MenuItem>
+        ) : (
+          []
+        ),
+      )}
     </>
   );
 }

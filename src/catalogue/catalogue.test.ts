@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { Catalogue, type Sourced } from '@/core/catalogue';
+import { UV_ZONES } from '@/core/light/zones';
+import { catalogue, withPrices } from '.';
+
+/** Every sourced value anywhere in the catalogue. */
+function sourced(value: unknown, found: Sourced<unknown>[] = []): Sourced<unknown>[] {
+  if (typeof value === 'object' && value !== null) {
+    if ('basis' in value && 'value' in value) found.push(value as Sourced<unknown>);
+    else for (const part of Object.values(value)) sourced(part, found);
+  }
+  return found;
+}
+
+describe('the catalogue', () => {
+  it('follows its schema: every value has a basis, and a published one a source', () => {
+    expect(Catalogue.safeParse(catalogue).error).toBeUndefined();
+    const sources = new Set(catalogue.sources.map((it) => it.id));
+    const values = sourced(catalogue);
+    expect(values.length).toBeGreaterThan(300);
+    for (const it of values) if (it.source) expect(sources).toContain(it.source);
+  });
+
+  it('holds what this version promises: 12 animals, 20 materials, 6 recipes, no name twice', () => {
+    expect(catalogue.animals.length).toBeGreaterThanOrEqual(12);
+    expect(catalogue.materials.length).toBeGreaterThanOrEqual(20);
+    expect(catalogue.recipes.length).toBeGreaterThanOrEqual(6);
+    for (const rows of [catalogue.animals, catalogue.materials, catalogue.recipes, catalogue.sources]) {
+      expect(new Set(rows.map((it) => it.id)).size).toBe(rows.length);
+    }
+    expect(new Set(catalogue.animals.map((it) => it.scientific)).size).toBe(catalogue.animals.length);
+    expect(new Set(catalogue.materials.map((it) => it.name)).size).toBe(catalogue.materials.length);
+  });
+
+  it('recipes and animals name only what is there; a recipe without peat is peat-free', () => {
+    const materials = new Map(catalogue.materials.map((it) => [it.id, it]));
+    for (const recipe of catalogue.recipes) {
+      for (const part of recipe.parts)
+        expect(materials.get(part.material)?.roles, part.material).toContain('mix');
+      if (/peat-free/.test(recipe.name))
+        expect(recipe.parts.every((part) => materials.get(part.material)!.peatFree)).toBe(true);
+    }
+    const recipes = catalogue.recipes.map((it) => it.id);
+    for (const animal of catalogue.animals) {
+      expect(recipes).toContain(animal.recipe);
+      if (animal.upperRecipe) expect(recipes).toContain(animal.upperRecipe);
+    }
+  });
+
+  it('animals stand inside sane bounds: warm over cool over night, wetter by night, a UV zone of the published table', () => {
+    for (const { english, climate, mass, space } of catalogue.animals) {
+      const { warm, cool, night, basking, humidityDay, humidityNight } = climate;
+      expect(warm.value.low, english).toBeGreaterThanOrEqual(cool.value.low);
+      expect(cool.value.low, english).toBeGreaterThanOrEqual(night.value.low);
+      if (basking) expect(basking.value.high, english).toBeGreaterThan(warm.value.low);
+      expect(night.value.low, english).toBeGreaterThan(5);
+      expect(basking?.value.high ?? 0, english).toBeLessThanOrEqual(60);
+      expect(humidityNight.value.low, english).toBeGreaterThanOrEqual(humidityDay.value.low);
+      expect(Object.keys(UV_ZONES).map(Number), english).toContain(climate.uvZone.value);
+      expect(mass.value.high, english).toBeLessThan(5);
+      expect(space.value.width, english).toBeGreaterThanOrEqual(space.value.depth);
+    }
+  });
+
+  it('materials stand inside sane bounds', () => {
+    for (const row of catalogue.materials) {
+      const cloth = row.roles.includes('barrier');
+      if (!cloth) expect(row.density.value, row.name).toBeGreaterThan(10);
+      expect(row.density.value, row.name).toBeLessThan(1800);
+      expect(row.settling.value, row.name).toBeLessThanOrEqual(0.25);
+      expect(row.waterMoist.value, row.name).toBeGreaterThanOrEqual(row.waterReceived.value);
+      if (row.roles.includes('bead-bed')) expect(row.grain, row.name).toBeDefined();
+      const prices = row.packs.map((pack) => pack.price.value);
+      expect(Math.max(...prices), row.name).toBeLessThan(100);
+    }
+  });
+
+  it('UV zones as published (Ferguson et al. 2010; Baines et al. 2016, table 1)', () => {
+    expect(UV_ZONES).toEqual({
+      1: { mean: [0, 0.7], maximum: [0.6, 1.4] },
+      2: { mean: [0.7, 1.0], maximum: [1.1, 3.0] },
+      3: { mean: [1.0, 2.6], maximum: [2.9, 7.4] },
+      4: { mean: [2.6, 3.5], maximum: [4.5, 9.5] },
+    });
+  });
+
+  it('own prices stand in place of the typical ones, and nowhere else', () => {
+    const priced = withPrices(catalogue, { 'charcoal/bag-5l': 11.5 });
+    const prices = priced.materials.find((it) => it.id === 'charcoal')!.packs.map((it) => it.price.value);
+    expect(prices).toEqual([5.5, 11.5, 19.5]);
+    expect(withPrices(catalogue, {})).toBe(catalogue);
+  });
+});

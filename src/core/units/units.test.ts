@@ -1,0 +1,147 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  bag,
+  editableText,
+  formatQuantity,
+  length,
+  mass,
+  METRIC,
+  parseQuantity,
+  say,
+  tank,
+  tell,
+  temperature,
+  US,
+  UNITS,
+  type Dimension,
+  type ParseOptions,
+  type UnitId,
+} from '.';
+
+const read = (text: string, dimension: Dimension, fallback: UnitId, quart?: ParseOptions['quart']) =>
+  parseQuantity(text, { dimension, fallback, quart });
+const si = (
+  text: string,
+  dimension: Dimension = 'length',
+  fallback: UnitId = 'cm',
+  quart?: ParseOptions['quart'],
+) => {
+  const parsed = read(text, dimension, fallback, quart);
+  if (!parsed.ok) throw new Error(`${text}: ${parsed.message}`);
+  return parsed.si;
+};
+
+describe('exact conversions, NIST SP 811 appendix B and Handbook 44 appendix C', () => {
+  it.each([
+    ['1 in', 'length', 0.0254],
+    ['1 ft', 'length', 0.3048],
+    ['1 lb', 'mass', 0.45359237],
+    ['1 oz', 'mass', 0.028349523125],
+    ['1 gal', 'volume', 3.785411784e-3],
+    ['1 liquid qt', 'volume', 0.946352946e-3],
+    ['1 dry qt', 'volume', 1.101220942715e-3],
+    ['1 cu ft', 'volume', 28.316846592e-3],
+    ['1 L', 'volume', 1e-3],
+  ] as const)('%s', (text, dimension, value) => {
+    expect(si(text, dimension, dimension === 'mass' ? 'kg' : 'L')).toBeCloseTo(value, 15);
+  });
+
+  it('SP 811 B.8: a gallon is 231 cubic inches, a cubic foot 1728, a bushel of 32 dry quarts 2150.42', () => {
+    const cubicInch = 0.0254 ** 3;
+    expect(UNITS.gal.factor / cubicInch).toBeCloseTo(231, 9);
+    expect(UNITS.cuFt.factor / cubicInch).toBeCloseTo(1728, 9);
+    expect((32 * UNITS.dryQuart.factor) / cubicInch).toBeCloseTo(2150.42, 9);
+    expect((4 * UNITS.liquidQuart.factor) / UNITS.gal.factor).toBeCloseTo(1, 12);
+  });
+
+  it('SP 811 B.8: °C = (°F − 32)/1.8', () => {
+    expect(si('212 F', 'temperature', 'C')).toBeCloseTo(100, 12);
+    expect(si('32 F', 'temperature', 'C')).toBeCloseTo(0, 12);
+    expect(si('-40 F', 'temperature', 'C')).toBeCloseTo(-40, 12);
+    expect(si('85 F', 'temperature', 'C')).toBeCloseTo(29.4444, 4);
+  });
+});
+
+describe('what people write', () => {
+  it.each([
+    ['18', 0.18],
+    ['18 in', 0.4572],
+    ['18"', 0.4572],
+    ['18in', 0.4572],
+    [`1' 6"`, 0.4572],
+    [`1'6"`, 0.4572],
+    ['1 ft 6', 0.4572],
+    ['3 1/2 in', 0.0889],
+    ['3-1/2"', 0.0889],
+    ['3½ in', 0.0889],
+    ['1/2"', 0.0127],
+    ['45,5 cm', 0.455],
+    ['.5 m', 0.5],
+    ['0,125 m', 0.125],
+    [' 450 mm ', 0.45],
+    ['12 Inches', 0.3048],
+  ])('%s', (text, metres) => expect(si(text)).toBeCloseTo(metres, 12));
+
+  it('a quart is dry for bags and liquid for tanks, unless it says', () => {
+    expect(si('4 qt', 'volume', 'L')).toBeCloseTo(4.404884e-3, 9);
+    expect(si('4 qt', 'volume', 'L', 'liquid')).toBeCloseTo(3.785412e-3, 9);
+    expect(si('4 dry qt', 'volume', 'L', 'liquid')).toBeCloseTo(4.404884e-3, 9);
+    expect(si('0.75 cu. ft.', 'volume', 'L')).toBeCloseTo(21.237634944e-3, 12);
+  });
+
+  it.each([
+    ['', 'length', 0],
+    ['wide', 'length', 0],
+    ['18 elbows', 'length', 3],
+    ['12 kg', 'length', 3],
+    ['1,500', 'length', 1],
+    ['1.2.3', 'length', 3],
+    ['3 1/0 in', 'length', 4],
+    ['10 cm 20 cm', 'length', 6],
+    ['20 C 5', 'temperature', 5],
+    ['6 in 1 ft', 'length', 5],
+  ] as const)('refuses “%s” and says where', (text, dimension, at) => {
+    const parsed = read(text, dimension, dimension === 'length' ? 'cm' : 'C');
+    expect(parsed).toMatchObject({ ok: false, at });
+    if (!parsed.ok) expect(parsed.message.length).toBeGreaterThan(10);
+  });
+
+  it('never throws, whatever is typed', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 30 }), (text) => {
+        const parsed = read(text, 'length', 'cm');
+        return parsed.ok ? Number.isFinite(parsed.si) : parsed.at >= 0 && parsed.at <= text.length;
+      }),
+      { numRuns: 2000 },
+    );
+  });
+});
+
+describe('what people read', () => {
+  it('prints in the unit of the reader', () => {
+    const metric = { prefs: METRIC, locale: 'en' };
+    const us = { prefs: US, locale: 'en' };
+    expect(formatQuantity(length(0.4572), metric)).toBe('45.7\u00a0cm');
+    expect(formatQuantity(length(0.4572), us)).toBe('18\u00a0in');
+    expect(formatQuantity(bag(0.0101), metric)).toBe('10.1\u00a0L');
+    expect(formatQuantity(tank(0.03785411784), us)).toBe('10.0\u00a0gal');
+    expect(formatQuantity(mass(-0.0001), metric)).toBe('0.0\u00a0kg');
+    expect(formatQuantity(temperature(24), us)).toBe('75.2\u00a0°F');
+    expect(formatQuantity(length(0.455), { prefs: METRIC, locale: 'de' })).toBe('45,5\u00a0cm');
+    expect(tell(say`Keep ${length(0.01)} clear, ${2} times.`, metric)).toBe('Keep 1\u00a0cm clear, 2 times.');
+  });
+
+  it('what stands in a field reads back as the value, in every unit', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        fc.constantFrom(METRIC, US, { ...METRIC, length: 'mm' } as const),
+        (metres, prefs) => {
+          const text = editableText(length(metres), prefs);
+          return Math.abs(si(text, 'length', prefs.length) - metres) <= 0.00013;
+        },
+      ),
+    );
+  });
+});

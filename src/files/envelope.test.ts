@@ -1,0 +1,176 @@
+import { readFileSync } from 'node:fs';
+import Ajv2020 from 'ajv/dist/2020';
+import addFormats from 'ajv-formats';
+import { describe, expect, it } from 'vitest';
+import { catalogue, demoDesigns } from '@/catalogue';
+import { assess } from '@/core/assess';
+import { METRIC } from '@/core/units';
+import { envelopeJsonSchema, fileName, listsCsv, MAX_BYTES, readEnvelope, writeEnvelope } from '.';
+
+const NOW = new Date('2026-11-23T18:00:00Z');
+const demo = demoDesigns(catalogue);
+const good = writeEnvelope(demo, {}, NOW);
+/** The demo file with one place changed. */
+const broken = (change: (file: { version: unknown; designs: Record<string, never>[] }) => void): string => {
+  const file = JSON.parse(good);
+  change(file);
+  return JSON.stringify(file);
+};
+type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
+
+describe('the file of the first version', () => {
+  const text = readFileSync('tests/fixtures/rack-v1.rincon.json', 'utf8');
+  it('opens for ever, with all that it held', () => {
+    const read = readEnvelope(text);
+    expect(read.ok).toBe(true);
+    if (!read.ok) return;
+    expect(read.value.designs.map((it) => it.name)).toEqual(['Bog shelf', 'Hedge', 'Limestone', 'Dry wash']);
+    expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
+    for (const design of read.value.designs)
+      expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+});
+
+describe('writing and reading', () => {
+  it('what is written is read back equal, with or without a byte order mark', () => {
+    for (const text of [good, `\uFEFF${good}`]) {
+      const read = readEnvelope(text);
+      expect(read.ok && read.value.designs).toEqual(demo);
+    }
+  });
+
+  it('follows its published JSON Schema (2020-12), checked by ajv; the schema refuses what the program refuses', () => {
+    const ajv = new Ajv2020({ strict: false });
+    addFormats(ajv);
+    const validate = ajv.compile(envelopeJsonSchema() as object);
+    expect(validate(JSON.parse(good)), JSON.stringify(validate.errors)).toBe(true);
+    expect(validate(JSON.parse(good.replace(/"frontLeft": [\d.]+/, '"frontLeft": -1')))).toBe(false);
+    expect(validate({ format: 'rincon', version: 1 })).toBe(false);
+  });
+
+  it.each([
+    ['cut short', () => good.slice(0, 500), /^line \d+, column \d+$/, /not JSON/],
+    ['empty', () => '', /^line 1, column 1$/, /not JSON/],
+    ['a list', () => '[]', /whole file/, /object is expected/],
+    ['another program', () => '{"a":1}', /^format$/, /another program/],
+    ['a later file', () => broken((it) => (it.version = 7)), /^version$/, /version 7.*Update/],
+    [
+      'a later design',
+      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 3 } as never)),
+      /^designs\[1\]\.version$/,
+      /version 3/,
+    ],
+    [
+      'no version',
+      () => broken((it) => delete it.designs[0]!.version),
+      /^designs\[0\]\.version$/,
+      /whole number/,
+    ],
+    [
+      'negative thickness',
+      () =>
+        broken(
+          (it) =>
+            ((it.designs[2] as unknown as Loose).ground.layers[0]!.thickness = {
+              frontLeft: -0.1,
+              frontRight: 0,
+              backLeft: 0,
+              backRight: 0,
+            } as never),
+        ),
+      /^designs\[2\]\.ground\.layers\[0\]\.thickness\.frontLeft$/,
+      />=0|0 or more/,
+    ],
+    [
+      'a string for a number',
+      () =>
+        broken(
+          (it) =>
+            ((it.designs[0] as unknown as { enclosure: Record<string, unknown> }).enclosure.width = '60'),
+        ),
+      /^designs\[0\]\.enclosure\.width$/,
+      /number/,
+    ],
+    [
+      'not a number',
+      () => good.replace(/"waterDepth": [\d.]+/, '"waterDepth": NaN'),
+      /^line \d+/,
+      /not JSON/,
+    ],
+    [
+      'too large a number',
+      () => good.replace(/"waterDepth": [\d.]+/, '"waterDepth": 1e999'),
+      /waterDepth$/,
+      /number|10/,
+    ],
+    [
+      'ten thousand layers',
+      () =>
+        broken((it) => {
+          const { ground } = it.designs[0] as unknown as Loose;
+          ground.layers = Array.from({ length: 10_000 }, () => ground.layers[1]!);
+        }),
+      /^designs\[0\]\.ground\.layers$/,
+      /60 layers/,
+    ],
+    [
+      'something unknown',
+      () => broken((it) => ((it.designs[0] as Record<string, unknown>).colour = 'red')),
+      /^designs\[0\]$/,
+      /“colour” is not known/,
+    ],
+    [
+      'a poisoned prototype',
+      () => good.replace('"format": "rincon",', '"format": "rincon", "__proto__": {"polluted": true},'),
+      /whole file/,
+      /“__proto__” is not known/,
+    ],
+    [
+      'a design that is none',
+      () => broken((it) => (it.designs[0] = null as never)),
+      /^designs\[0\]$/,
+      /enclosure is expected/,
+    ],
+  ])('refuses %s, and says where', (_, text, place, message) => {
+    const read = readEnvelope(text());
+    expect(read).toMatchObject({
+      ok: false,
+      place: expect.stringMatching(place),
+      message: expect.stringMatching(message),
+    });
+    expect(({} as Record<string, unknown>).polluted).toBeUndefined();
+  });
+
+  it('refuses 50 MB of nonsense before reading it', () => {
+    expect(readEnvelope('x'.repeat(MAX_BYTES + 1))).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/20 MB/),
+    });
+  });
+
+  it('names files that any system takes', () => {
+    expect(fileName('Bog shelf')).toBe('bog-shelf.rincon.json');
+    expect(fileName('Höhle / 2')).toBe('hohle-2.rincon.json');
+    expect(fileName('???')).toBe('enclosure.rincon.json');
+  });
+});
+
+describe('the list as CSV, RFC 4180', () => {
+  it('has a head, the same number of fields in every record, CRLF, and the sum of the screen', () => {
+    const { lists } = assess(demo[2]!, catalogue);
+    const csv = listsCsv(lists, METRIC);
+    expect(csv.endsWith('\r\n')).toBe(true);
+    const records = csv
+      .trimEnd()
+      .split('\r\n')
+      .map((it) => it.split(','));
+    expect(new Set(records.map((it) => it.length)).size).toBe(1 + Number(csv.includes('"')));
+    const sum = records.filter((it) => it[0] === 'buy').reduce((all, it) => all + Number(it.at(-1)), 0);
+    expect(sum).toBeCloseTo(lists.price, 2);
+  });
+  it('quotes what must be quoted, and lets no cell become a formula', () => {
+    const { lists } = assess(demo[0]!, catalogue);
+    const row = { ...lists.buy[0]!, name: '=HYPERLINK("x"), moss' };
+    expect(listsCsv({ ...lists, buy: [row] }, METRIC)).toContain(`buy,"'=HYPERLINK(""x""), moss",`);
+  });
+});

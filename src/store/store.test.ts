@@ -1,0 +1,218 @@
+import 'fake-indexeddb/auto';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { catalogue, demoDesigns } from '@/catalogue';
+import { applyEdit, type Design } from '@/core/design';
+import { METRIC, US } from '@/core/units';
+import { RinconDatabase } from './database';
+import {
+  createDesign,
+  deleteDesign,
+  emptyOldBin,
+  listDesigns,
+  loadDesign,
+  MAX_STEPS,
+  restoreDesign,
+  saveDesign,
+  stepsAround,
+  takeIn,
+  travel,
+} from './designs';
+import { DesignSession } from './session';
+import { loadSettings, saveSetting } from './settings';
+
+let db: RinconDatabase;
+let clock = 0;
+const now = (): number => (clock += 1000);
+const demo = demoDesigns(catalogue);
+const first = demo[0]!;
+const renamed = (name: string): Design => applyEdit(first, { edit: 'rename', change: { name } }, catalogue);
+const row = async (id = first.id) => {
+  const loaded = await loadDesign(db, id);
+  if (loaded.state !== 'ready') throw new Error(loaded.state);
+  return loaded.row;
+};
+
+beforeEach(() => {
+  db = new RinconDatabase(`test ${Math.floor(now())}`);
+});
+afterEach(() => db.delete());
+
+describe('designs', () => {
+  const save = async (design: Design, gesture: string | null = null) =>
+    saveDesign(db, { design, revision: (await row()).revision, label: design.name, gesture }, now());
+
+  it('every edit is a step of undo and redo; a new edit forgets what was undone', async () => {
+    await createDesign(db, first, now());
+    await save(renamed('a'));
+    await save(renamed('b'));
+    expect(await stepsAround(db, await row())).toEqual({ undo: 'b', redo: undefined });
+    expect((await travel(db, first.id, -1, now()))?.design.name).toBe('a');
+    expect((await travel(db, first.id, -1, now()))?.design.name).toBe('Bog shelf');
+    expect(await travel(db, first.id, -1, now())).toBeUndefined();
+    expect((await travel(db, first.id, 1, now()))?.design.name).toBe('a');
+    await save(renamed('c'));
+    expect(await travel(db, first.id, 1, now())).toBeUndefined();
+    expect((await travel(db, first.id, -1, now()))?.design.name).toBe('a');
+  });
+
+  it('a drag is one step', async () => {
+    await createDesign(db, first, now());
+    for (const name of ['x', 'y', 'z']) await save(renamed(name), 'drag 1');
+    expect((await travel(db, first.id, -1, now()))?.design.name).toBe('Bog shelf');
+  });
+
+  it('keeps two hundred steps back, not all that ever were', async () => {
+    await createDesign(db, first, now());
+    for (let i = 0; i < MAX_STEPS + 20; i += 1) await save(renamed(`n${i}`));
+    expect(await db.steps.count()).toBe(MAX_STEPS + 1);
+  });
+
+  it('a window that fell behind is refused, and nothing of its write stays', async () => {
+    await createDesign(db, first, now());
+    const { revision } = await row();
+    await save(renamed('theirs'));
+    const late = await saveDesign(
+      db,
+      { design: renamed('mine'), revision, label: 'mine', gesture: null },
+      now(),
+    );
+    expect(late).toMatchObject({ ok: false, row: { design: { name: 'theirs' } } });
+    expect((await row()).design.name).toBe('theirs');
+    expect(await db.steps.count()).toBe(2);
+  });
+
+  it('deleting can be undone with its history; after a month the bin is emptied', async () => {
+    await createDesign(db, first, now());
+    await save(renamed('a'));
+    await deleteDesign(db, first.id, now());
+    expect(await listDesigns(db)).toEqual([]);
+    await restoreDesign(db, first.id);
+    expect((await travel(db, first.id, -1, now()))?.design.name).toBe('Bog shelf');
+    await deleteDesign(db, first.id, now());
+    await emptyOldBin(db, clock + 29 * 86_400_000);
+    expect(await db.designs.count()).toBe(1);
+    await emptyOldBin(db, clock + 31 * 86_400_000);
+    expect([await db.designs.count(), await db.steps.count()]).toEqual([0, 0]);
+  });
+
+  it('a file is taken in whole: new ones added, equal ones left, different ones kept beside', async () => {
+    let ids = 0;
+    const id = (): string => `new-${(ids += 1)}`;
+    expect(await takeIn(db, demo, id, now())).toEqual({ added: 4, same: 0, copies: [] });
+    expect((await listDesigns(db)).map((it) => it.state === 'ready' && it.row.design.name)).toEqual(
+      demo.map((it) => it.name),
+    );
+    expect(await takeIn(db, demo, id, now())).toEqual({ added: 0, same: 4, copies: [] });
+    expect(await takeIn(db, [renamed('Else')], id, now())).toEqual({
+      added: 0,
+      same: 0,
+      copies: ['Else (file)'],
+    });
+    expect((await row()).design).toEqual(first);
+    await deleteDesign(db, first.id, now());
+    expect(await takeIn(db, [first], id, now())).toMatchObject({ added: 1 });
+    expect((await row()).design).toEqual(first);
+  });
+
+  it('takes all of a file or none of it', async () => {
+    const put = vi.spyOn(db.steps, 'put').mockImplementationOnce(() => {
+      throw new Error('storage full');
+    });
+    await expect(takeIn(db, demo, () => 'x', now())).rejects.toThrow('storage full');
+    put.mockRestore();
+    expect(await db.designs.count()).toBe(0);
+  });
+
+  it('a stored design that can no longer be read is shown as such and kept', async () => {
+    await createDesign(db, first, now());
+    await db.designs.update(first.id, { design: { ...first, enclosure: null } as unknown as Design });
+    expect(await loadDesign(db, first.id)).toMatchObject({ state: 'broken', raw: { name: 'Bog shelf' } });
+    expect(await loadDesign(db, 'nothing')).toEqual({ state: 'missing' });
+  });
+});
+
+describe('a session', () => {
+  const open = async (): Promise<DesignSession> => {
+    const session = new DesignSession(db, first.id, now);
+    session.subscribe(() => undefined);
+    await vi.waitFor(() => expect(session.view().loaded).toBe('ready'));
+    return session;
+  };
+  const settled = (session: DesignSession) =>
+    vi.waitFor(() => expect(session.view().save.state).toBe('saved'));
+  const name = (to: string) => ({ edit: 'rename', change: { name: to } }) as const;
+
+  it('shows an edit at once, and calls it saved only when it is', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    session.edit(name('quick'), catalogue);
+    expect(session.view()).toMatchObject({
+      design: { name: 'quick' },
+      save: { state: 'saving' },
+      undo: 'name',
+    });
+    await settled(session);
+    expect((await row()).design.name).toBe('quick');
+  });
+
+  it('edits faster than they are written are all kept, each its own step', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    for (const to of ['a', 'b', 'c']) session.edit(name(to), catalogue);
+    await settled(session);
+    expect((await row()).design.name).toBe('c');
+    await session.travel(-1);
+    expect(session.view().design?.name).toBe('b');
+    await session.travel(-1);
+    expect(session.view().design?.name).toBe('a');
+    await session.travel(1);
+    expect(session.view()).toMatchObject({ design: { name: 'b' }, redo: 'name' });
+  });
+
+  it('an edit that cannot be written stays on the screen, says so, and is written on another try', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    const put = vi.spyOn(db.designs, 'put').mockImplementation(() => {
+      throw new Error('no space left');
+    });
+    session.edit(name('kept'), catalogue);
+    await vi.waitFor(() =>
+      expect(session.view().save).toEqual({ state: 'failed', message: 'no space left' }),
+    );
+    expect(session.view().design?.name).toBe('kept');
+    put.mockRestore();
+    expect((await row()).design.name).toBe('Bog shelf');
+    session.retry();
+    await settled(session);
+    expect((await row()).design.name).toBe('kept');
+  });
+
+  it('follows another window, and tells when its own edit came too late', async () => {
+    await createDesign(db, first, now());
+    const [here, there] = [await open(), await open()];
+    there.edit(name('theirs'), catalogue);
+    await vi.waitFor(() => expect(here.view().design?.name).toBe('theirs'));
+    expect(here.view().overtaken).toBe(0);
+
+    here.edit(name('first'), catalogue);
+    there.edit(name('second'), catalogue);
+    await vi.waitFor(() => expect(here.view().overtaken + there.view().overtaken).toBe(1));
+    await vi.waitFor(() => expect(here.view().design?.name).toBe(there.view().design?.name));
+  });
+
+  it('a deleted design is gone from every window', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    await deleteDesign(db, first.id, now());
+    await vi.waitFor(() => expect(session.view().loaded).toBe('missing'));
+  });
+});
+
+describe('settings', () => {
+  it('are kept; what cannot be read falls back', async () => {
+    expect(await loadSettings(db)).toEqual({ units: METRIC, prices: {}, demoLaid: false });
+    await saveSetting(db, 'units', US);
+    await db.settings.put({ key: 'prices', value: 'nonsense' });
+    expect(await loadSettings(db)).toEqual({ units: US, prices: {}, demoLaid: false });
+  });
+});

@@ -1,0 +1,103 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { ESLint } from 'eslint';
+import { afterAll, describe, expect, it } from 'vitest';
+
+/** The checks of the house, checked: a rule that lets a breach pass is no rule. */
+const eslint = new ESLint();
+const told = async (code: string): Promise<string[]> => {
+  const [result] = await eslint.lintText(code, { filePath: 'src/core/breach.ts' });
+  return result!.messages.map((it) => it.ruleId ?? '');
+};
+
+describe('the core may reach no clock, no chance, no screen, no store', () => {
+  it.each([
+    ['a clock', 'export const t = Date.now();', 'no-restricted-properties'],
+    ['a clock', 'export const t = new Date();', 'no-restricted-syntax'],
+    ['a clock', 'export const t = performance.now();', 'no-restricted-globals'],
+    ['unseeded randomness', 'export const r = Math.random();', 'no-restricted-properties'],
+    ['unseeded randomness', 'export const r = crypto.randomUUID();', 'no-restricted-globals'],
+    ['the DOM', "export const d = document.createElement('p');", 'no-restricted-globals'],
+    ['storage', "export const s = localStorage.getItem('x');", 'no-restricted-globals'],
+    ['the network', "export const f = fetch('/x');", 'no-restricted-globals'],
+  ])('%s: %s', async (_, code, rule) => expect(await told(code)).toContain(rule));
+
+  it('and a date that is passed in is no clock', async () => {
+    expect(await told('export const t = (day: string) => new Date(day).getTime();')).toEqual([]);
+  });
+});
+
+describe('who may import whom', () => {
+  const breaches: readonly (readonly [file: string, code: string, rule: string])[] = [
+    [
+      'src/core/breach/react.ts',
+      "import { useState } from 'react';\nexport const x = useState;",
+      'core-is-pure',
+    ],
+    ['src/core/breach/dexie.ts', "import Dexie from 'dexie';\nexport const x = Dexie;", 'core-is-pure'],
+    [
+      'src/core/breach/fs.ts',
+      "import { readFileSync } from 'node:fs';\nexport const x = readFileSync;",
+      'core-is-pure',
+    ],
+    [
+      'src/core/breach/store.ts',
+      "import { RinconDatabase } from '@/store';\nexport const x = RinconDatabase;",
+      'core-knows-only-core',
+    ],
+    [
+      'src/features/breach/other.ts',
+      "import { Rack } from '@/features/rack/Rack';\nexport const x = Rack;",
+      'features-are-strangers',
+    ],
+    [
+      'src/ui/breach/store.ts',
+      "import { useStore } from '@/store';\nexport const x = useStore;",
+      'ui-knows-no-feature',
+    ],
+  ];
+  const folders = ['src/core/breach', 'src/features/breach', 'src/ui/breach'];
+  afterAll(() => {
+    for (const folder of folders) rmSync(folder, { recursive: true, force: true });
+  });
+
+  it('every breach is caught', () => {
+    for (const folder of folders) mkdirSync(folder, { recursive: true });
+    for (const [file, code] of breaches) writeFileSync(file, code);
+    const run = spawnSync(
+      'node_modules/.bin/depcruise',
+      ['--output-type', 'json', ...breaches.map(([file]) => file)],
+      {
+        encoding: 'utf8',
+        maxBuffer: 1 << 28,
+      },
+    );
+    const { summary } = JSON.parse(run.stdout) as {
+      summary: { violations: { from: string; rule: { name: string } }[] };
+    };
+    for (const [file, , rule] of breaches) {
+      const caught = summary.violations.filter((it) => it.from === file).map((it) => it.rule.name);
+      expect(caught, file).toContain(rule);
+    }
+  });
+});
+
+describe('the core from the shell', () => {
+  const assess = (...args: string[]) =>
+    spawnSync('node_modules/.bin/tsx', ['src/cli/assess.ts', ...args], { encoding: 'utf8' });
+
+  it('prints numbers and findings of an exported file, or JSON', () => {
+    const text = assess('tests/fixtures/rack-v1.rincon.json');
+    expect(text.stdout).toContain('70 + 30 + 10 is taken as 63.6 : 27.3 : 9.1.');
+    expect(text.status).toBe(0);
+    const json = assess('tests/fixtures/rack-v1.rincon.json', '--json');
+    expect((JSON.parse(json.stdout) as unknown[]).length).toBe(4);
+  });
+
+  it('says where a file will not do, and ends with 2', () => {
+    const run = assess('package.json');
+    expect(run.stderr).toMatch(/package\.json: at format: .*another program/);
+    expect(run.status).toBe(2);
+    expect(assess().stderr).toContain('usage');
+  });
+});
