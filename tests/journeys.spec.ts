@@ -277,7 +277,7 @@ test('layers: dragged by mouse and by touch, added, moved, taken out, mended', a
   await page.getByRole('radio', { name: /^Raised panel/ }).click();
   await page.getByRole('link', { name: /Build/ }).click();
   await expect(page.locator('tr[data-material=raised-panel]')).toContainText('sheet');
-  await file(page, /^Export “Hedge”/);
+  await file(page, /^Export this/);
   await context.close();
 });
 

@@ -101,15 +101,22 @@ export function useDesigns() {
   return useLiveQuery(() => listDesigns(db), [db]);
 }
 
+interface Editing {
+  readonly edit: (call: EditCall, gesture?: string) => void;
+  /** One step back (−1) or on (+1). */
+  readonly travel: (by: -1 | 1) => Promise<void>;
+  /** Tries again to write what could not be written. */
+  readonly retry: () => void;
+}
+
 interface OpenDesign {
   readonly design: Design;
   readonly assessment: Assessment;
   readonly view: SessionView;
-  readonly edit: (call: EditCall, gesture?: string) => void;
-  readonly travel: (by: -1 | 1) => Promise<void>;
-  readonly retry: () => void;
 }
 
+/** Apart from the design, so that what only edits is not drawn anew at every edit. */
+const EditingContext = createContext<Editing | undefined>(undefined);
 const OpenDesignContext = createContext<OpenDesign | undefined>(undefined);
 
 interface OpenProps {
@@ -127,22 +134,25 @@ export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
   const { design } = view;
   const assessment = useMemo(() => design && assess(design, catalogue), [design, catalogue]);
+  const editing = useMemo(
+    (): Editing => ({
+      edit: (call, gesture) => session.edit(call, catalogue, gesture ?? null),
+      travel: (by) => session.travel(by),
+      retry: () => session.retry(),
+    }),
+    [session, catalogue],
+  );
   const open = useMemo(
-    (): OpenDesign | undefined =>
-      design &&
-      assessment && {
-        design,
-        assessment,
-        view,
-        edit: (call, gesture) => session.edit(call, catalogue, gesture ?? null),
-        travel: (by) => session.travel(by),
-        retry: () => session.retry(),
-      },
-    [design, assessment, catalogue, session, view],
+    (): OpenDesign | undefined => design && assessment && { design, assessment, view },
+    [design, assessment, view],
   );
   if (view.loaded === 'loading') return waiting;
   if (!open) return lost(view);
-  return <OpenDesignContext value={open}>{children}</OpenDesignContext>;
+  return (
+    <EditingContext value={editing}>
+      <OpenDesignContext value={open}>{children}</OpenDesignContext>
+    </EditingContext>
+  );
 }
 
 /** The open design and what follows from it. Throws outside its provider. */
@@ -150,4 +160,11 @@ export function useOpenDesign(): OpenDesign {
   const open = useContext(OpenDesignContext);
   if (!open) throw new Error('useOpenDesign needs an OpenDesignProvider above it');
   return open;
+}
+
+/** The ways to change the open design; the same functions as long as it is open. */
+export function useEditing(): Editing {
+  const editing = useContext(EditingContext);
+  if (!editing) throw new Error('useEditing needs an OpenDesignProvider above it');
+  return editing;
 }

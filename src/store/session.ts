@@ -128,7 +128,12 @@ export class DesignSession {
     const last = this.queue.at(-1);
     if (last && last.gesture !== null && last.gesture === entry.gesture) this.queue.pop();
     this.queue.push(entry);
-    this.set({ design: next, save: { state: 'saving' }, undo: EDIT_LABELS[call.edit], redo: undefined });
+    this.set({
+      design: next,
+      save: this.current.save.state === 'saving' ? this.current.save : { state: 'saving' },
+      undo: EDIT_LABELS[call.edit],
+      redo: undefined,
+    });
     if (gesture === null) this.flush();
     else this.resting ??= setTimeout(() => this.flush(), GESTURE_REST);
   }

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { useRef, type KeyboardEvent, type ReactNode } from 'react';
+import { memo, useRef, type KeyboardEvent, type ReactNode } from 'react';
 
 interface Option<T extends string> {
   readonly value: T;
@@ -20,7 +20,7 @@ interface Props<T extends string> {
 }
 
 /** A few choices as cards, each with its reason. A radio group: arrow keys move within it. */
-export function Choice<T extends string>({ label, options, value, onChange, least = 150 }: Props<T>) {
+function ChoiceCards<T extends string>({ label, options, value, onChange, least = 150 }: Props<T>) {
   const group = useRef<HTMLDivElement>(null);
   const onKeyDown = (event: KeyboardEvent, at: number): void => {
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
@@ -75,3 +75,6 @@ export function Choice<T extends string>({ label, options, value, onChange, leas
     </Box>
   );
 }
+
+/** Drawn anew only when its own value changes; `options` and `onChange` are to be the same objects each time. */
+export const Choice = memo(ChoiceCards) as typeof ChoiceCards;

@@ -8,6 +8,7 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import type { Catalogue } from '@/core/catalogue';
 import type { EditCall } from '@/core/design';
 import type { Finding, Severity } from '@/core/findings';
@@ -31,70 +32,84 @@ interface Props {
 
 /** Findings beside the thing they are about: what, because, where it comes from, and what would mend it. */
 export function FindingList({ findings, catalogue, onMend, label = 'Findings' }: Props) {
-  const { tell } = useReader();
   if (findings.length === 0) return null;
   return (
     <Stack component="ul" spacing={1} sx={{ listStyle: 'none', p: 0, m: 0 }} aria-label={label}>
-      {findings.map((finding, index) => {
-        const { bar, Icon } = TONE[finding.severity];
-        const source = catalogue.sources.find((it) => it.id === finding.source)?.citation;
-        return (
-          <Box
-            component="li"
-            key={`${finding.code} ${index}`}
-            data-finding={finding.code}
-            sx={{
-              bgcolor: 'earth.card',
-              borderLeft: 4,
-              borderColor: bar,
-              borderRadius: '0 10px 10px 0',
-              px: 1.75,
-              py: 1.1,
-            }}
-          >
-            <Typography
-              component="div"
-              variant="h3"
-              sx={{ display: 'flex', gap: 0.75, alignItems: 'center', flexWrap: 'wrap' }}
-            >
-              <Box component="span" sx={{ display: 'inline-flex', color: bar }}>
-                <Icon fontSize="small" titleAccess={SEVERITY_WORD[finding.severity]} sx={{ fontSize: 18 }} />
-              </Box>
-              {tell(finding.what)}
-              <BasisMark basis={finding.basis} source={source} />
-            </Typography>
-            <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
-              {tell(finding.because)}
-              {finding.otherSchool && ` ${finding.otherSchool}`}
-            </Typography>
-            {finding.remedies.length > 0 && (
-              <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.25, mt: 0.4 }}>
-                {finding.remedies.map((remedy) => {
-                  const { call } = remedy;
-                  const label = tell(remedy.label);
-                  return call ? (
-                    <Link
-                      key={label}
-                      component="button"
-                      type="button"
-                      variant="body2"
-                      underline="hover"
-                      onClick={() => onMend(call)}
-                      sx={{ color: 'earth.clay', fontWeight: 650, minHeight: 24, textAlign: 'left' }}
-                    >
-                      {label}
-                    </Link>
-                  ) : (
-                    <Typography key={label} variant="body2" sx={{ color: 'earth.quiet', minHeight: 24 }}>
-                      or by hand: {label.charAt(0).toLowerCase() + label.slice(1)}
-                    </Typography>
-                  );
-                })}
-              </Box>
-            )}
-          </Box>
-        );
-      })}
+      {findings.map((finding, index) => (
+        <Item key={`${finding.code} ${index}`} finding={finding} catalogue={catalogue} onMend={onMend} />
+      ))}
     </Stack>
   );
 }
+
+interface ItemProps {
+  readonly finding: Finding;
+  readonly catalogue: Catalogue;
+  readonly onMend: (call: EditCall) => void;
+}
+
+/** A finding is made anew at every edit; it is drawn anew only when it says something else. */
+const Item = memo(
+  function Item({ finding, catalogue, onMend }: ItemProps) {
+    const { tell } = useReader();
+    const { bar, Icon } = TONE[finding.severity];
+    const source = catalogue.sources.find((it) => it.id === finding.source)?.citation;
+    return (
+      <Box
+        component="li"
+        data-finding={finding.code}
+        sx={{
+          bgcolor: 'earth.card',
+          borderLeft: 4,
+          borderColor: bar,
+          borderRadius: '0 10px 10px 0',
+          px: 1.75,
+          py: 1.1,
+        }}
+      >
+        <Typography
+          component="div"
+          variant="h3"
+          sx={{ display: 'flex', gap: 0.75, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          <Icon titleAccess={SEVERITY_WORD[finding.severity]} sx={{ fontSize: 18, color: bar }} />
+          {tell(finding.what)}
+          <BasisMark basis={finding.basis} source={source} />
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
+          {tell(finding.because)}
+          {finding.otherSchool && ` ${finding.otherSchool}`}
+        </Typography>
+        {finding.remedies.length > 0 && (
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.25, mt: 0.4 }}>
+            {finding.remedies.map((remedy) => {
+              const { call } = remedy;
+              const label = tell(remedy.label);
+              return call ? (
+                <Link
+                  key={label}
+                  component="button"
+                  type="button"
+                  variant="body2"
+                  underline="hover"
+                  onClick={() => onMend(call)}
+                  sx={{ color: 'earth.clay', fontWeight: 650, minHeight: 24, textAlign: 'left' }}
+                >
+                  {label}
+                </Link>
+              ) : (
+                <Typography key={label} variant="body2" sx={{ color: 'earth.quiet', minHeight: 24 }}>
+                  or by hand: {label.charAt(0).toLowerCase() + label.slice(1)}
+                </Typography>
+              );
+            })}
+          </Box>
+        )}
+      </Box>
+    );
+  },
+  (a, b) =>
+    a.onMend === b.onMend &&
+    a.catalogue === b.catalogue &&
+    JSON.stringify(a.finding) === JSON.stringify(b.finding),
+);

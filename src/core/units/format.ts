@@ -68,6 +68,19 @@ function decimalsFor(unit: Unit, written: number): number {
   return unit.decimals;
 }
 
+const formatters = new Map<string, Intl.NumberFormat>();
+
+/** Making a formatter takes longer than everything else here: each kind is made once. */
+function formatter(locale: string | undefined, least: number, most: number): Intl.NumberFormat {
+  const key = `${locale ?? ''} ${least} ${most}`;
+  let made = formatters.get(key);
+  if (!made) {
+    made = new Intl.NumberFormat(locale, { minimumFractionDigits: least, maximumFractionDigits: most });
+    formatters.set(key, made);
+  }
+  return made;
+}
+
 /** Writes a quantity in the person's unit, with a no-break space before the symbol. */
 export function formatQuantity(quantity: Quantity, options: FormatOptions): string {
   const unit: Unit = UNITS[unitFor(quantity.measure, options.prefs)];
@@ -75,10 +88,9 @@ export function formatQuantity(quantity: Quantity, options: FormatOptions): stri
   const places = options.decimals ?? decimalsFor(unit, written);
   const trimmed =
     options.trim ?? (unit.dimension === 'temperature' || (unit.dimension === 'length' && !options.bare));
-  const number = new Intl.NumberFormat(options.locale, {
-    minimumFractionDigits: trimmed ? 0 : places,
-    maximumFractionDigits: places,
-  }).format(Math.abs(written) < 0.5 * 10 ** -places ? 0 : written);
+  const number = formatter(options.locale, trimmed ? 0 : places, places).format(
+    Math.abs(written) < 0.5 * 10 ** -places ? 0 : written,
+  );
   return options.bare ? number : `${number}\u00a0${unit.symbol}`;
 }
 

@@ -10,7 +10,7 @@ import { roomClimate } from '@/core/brief';
 import { findAnimal } from '@/core/catalogue';
 import { proposeGround, Stage, type Design } from '@/core/design';
 import { mass, tank } from '@/core/units';
-import { useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { FindingList } from '@/ui/FindingList';
@@ -25,7 +25,8 @@ import { Envelope } from './Envelope';
 /** Animal, room and enclosure: what everything else follows from. */
 export function Brief() {
   const { catalogue } = useStore();
-  const { design, assessment, edit } = useOpenDesign();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
   const { write } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const room = roomClimate(design.brief.room);

@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { Enclosure } from '@/core/design';
 import { usualWall } from '@/core/ground';
-import { useOpenDesign } from '@/store';
+import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 
 const WORDS = {
@@ -17,7 +17,8 @@ const WORDS = {
 
 /** The box: sides, what it is made of, where it opens, what it holds. */
 export function EnclosureFields() {
-  const { design, edit } = useOpenDesign();
+  const { design } = useOpenDesign();
+  const { edit } = useEditing();
   const box = design.enclosure;
   const set = (change: Partial<Enclosure>): void => edit({ edit: 'setEnclosure', change });
   const longest = Math.max(box.width, box.depth, box.height);

@@ -6,7 +6,7 @@ import { useCallback, useMemo, useState } from 'react';
 import type { Method } from '@/core/design';
 import type { Severity } from '@/core/findings';
 import type { Corner } from '@/core/ground';
-import { useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { FindingList } from '@/ui/FindingList';
 import { SectionPane } from '@/ui/section/SectionPane';
@@ -15,12 +15,16 @@ import { METHOD_WORD } from '@/ui/words';
 import { LayerDetail } from './LayerDetail';
 import { LayerTable } from './LayerTable';
 
-const METHODS: readonly Method[] = ['bead-bed', 'raised-panel', 'none'];
+const METHODS = (['bead-bed', 'raised-panel', 'none'] as const satisfies readonly Method[]).map((value) => ({
+  value,
+  ...METHOD_WORD[value],
+}));
 
 /** Method, layers, mixes: the place where the ground is worked out. */
 export function Ground() {
   const { catalogue } = useStore();
-  const { design, assessment, edit } = useOpenDesign();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
   const [chosen, setChosen] = useState<string | null>(null);
 
   // Before anything is picked, the uppermost soil is what one would take hold of.
@@ -35,6 +39,7 @@ export function Ground() {
   const urgent = (severity: Severity): boolean => severity === 'severe' || severity === 'look';
   const pressing = assessment.findings.filter((it) => urgent(it.severity));
   const calm = assessment.findings.filter((it) => !urgent(it.severity));
+  const setMethod = useCallback((method: Method) => edit({ edit: 'setMethod', change: { method } }), [edit]);
   const onShift = useCallback(
     (layer: string, corners: readonly Corner[], by: number, gesture: string) =>
       edit({ edit: 'shiftThickness', change: { layer, corners, by } }, gesture),
@@ -58,12 +63,7 @@ export function Ground() {
           <Typography variant="h1" component="h1" sx={{ mb: 1.25 }}>
             Ground
           </Typography>
-          <Choice
-            label="What drains"
-            options={METHODS.map((value) => ({ value, ...METHOD_WORD[value] }))}
-            value={design.ground.method}
-            onChange={(method) => edit({ edit: 'setMethod', change: { method } })}
-          />
+          <Choice label="What drains" options={METHODS} value={design.ground.method} onChange={setMethod} />
           <LayerTable selected={selected} onSelect={setChosen} />
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: pressing.length > 0 ? 1.5 : 0 }}>
             <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />

@@ -4,12 +4,12 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { memo, useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { materialsFor, type Role } from '@/core/catalogue';
 import type { BarrierLayer, Layer, ThickLayer } from '@/core/design';
-import { corners, type Corner, type LayerResult } from '@/core/ground';
+import { type Corner, type LayerResult } from '@/core/ground';
 import { length, percent, tank } from '@/core/units';
-import { useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { Choice } from '@/ui/Choice';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -67,7 +67,7 @@ interface MaterialProps {
 
 function MaterialField({ layer, roles }: MaterialProps) {
   const { catalogue } = useStore();
-  const { edit } = useOpenDesign();
+  const { edit } = useEditing();
   const rows = roles.flatMap((role) => materialsFor(catalogue, role));
   const known = rows.some((row) => row.id === layer.material);
   return (
@@ -90,7 +90,8 @@ function MaterialField({ layer, roles }: MaterialProps) {
 }
 
 function DrainageFields({ layer }: { readonly layer: Extract<Layer, { kind: 'drainage' }> }) {
-  const { design, assessment, edit } = useOpenDesign();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
   const { catalogue } = useStore();
   const { write } = useReader();
   const { drainage } = assessment;
@@ -129,7 +130,8 @@ function DrainageFields({ layer }: { readonly layer: Extract<Layer, { kind: 'dra
 }
 
 function BarrierFields({ layer }: { readonly layer: BarrierLayer }) {
-  const { assessment, edit } = useOpenDesign();
+  const { assessment } = useOpenDesign();
+  const { edit } = useEditing();
   const { write } = useReader();
   const cut = assessment.lists.cut.find((it) => it.layer === layer.id);
   return (
@@ -188,9 +190,14 @@ const CORNER_WORD: Record<Corner, string> = {
   frontRight: 'Front right',
 };
 
-/** Depth at each corner of the floor, laid out as the floor lies. */
+/** Depth at each corner of the floor, front before back. */
 function CornerFields({ layer }: { readonly layer: ThickLayer }) {
-  const { design, assessment, edit } = useOpenDesign();
+  const { design, assessment } = useOpenDesign();
+  const spare = useRef(0);
+  useEffect(() => {
+    spare.current = Math.max(0, assessment.heightLeft);
+  }, [assessment.heightLeft]);
+  const room = useCallback(() => spare.current, []);
   if (layer.kind === 'drainage' && design.ground.method === 'raised-panel') return null;
   return (
     <Box
@@ -198,23 +205,38 @@ function CornerFields({ layer }: { readonly layer: ThickLayer }) {
       role="group"
       aria-label="Depth at each corner"
     >
-      {(['frontLeft', 'frontRight', 'backLeft', 'backRight'] as const satisfies readonly Corner[]).map(
-        (corner) => (
-          <QuantityField
-            key={corner}
-            label={CORNER_WORD[corner]}
-            measure="length"
-            value={layer.thickness[corner]}
-            max={
-              layer.thickness[corner] +
-              Math.max(0, design.enclosure.height - corners.highest(assessment.surface))
-            }
-            onCommit={(thickness) =>
-              edit({ edit: 'setThickness', change: { layer: layer.id, corners: [corner], thickness } })
-            }
-          />
-        ),
-      )}
+      {(['frontLeft', 'frontRight', 'backLeft', 'backRight'] as const).map((corner) => (
+        <CornerField
+          key={corner}
+          layer={layer.id}
+          corner={corner}
+          value={layer.thickness[corner]}
+          room={room}
+        />
+      ))}
     </Box>
   );
 }
+
+interface CornerProps {
+  readonly layer: string;
+  readonly corner: Corner;
+  readonly value: number;
+  /** m left under the lid. */
+  readonly room: () => number;
+}
+
+const CornerField = memo(function CornerField({ layer, corner, value, room }: CornerProps) {
+  const { edit } = useEditing();
+  return (
+    <QuantityField
+      label={CORNER_WORD[corner]}
+      measure="length"
+      value={value}
+      max={() => value + room()}
+      onCommit={(thickness) =>
+        edit({ edit: 'setThickness', change: { layer, corners: [corner], thickness } })
+      }
+    />
+  );
+});

@@ -8,17 +8,13 @@ import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import { useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { materialOf } from '@/core/catalogue';
-import type { LayerKind } from '@/core/design';
-import { corners, type Edge, type LayerResult } from '@/core/ground';
+import type { Layer, LayerKind } from '@/core/design';
+import { corners, type Edge } from '@/core/ground';
 import { bag, length, mass, unitFor, UNITS } from '@/core/units';
-import { useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { PlainTable } from '@/ui/PlainTable';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TEXTURE_COLOUR, textureOf } from '@/ui/section/textures';
 import { useReader } from '@/ui/units';
@@ -34,64 +30,44 @@ const ADDABLE: readonly LayerKind[] = ['litter', 'moss', 'substrate', 'thin', 'b
 /** Every layer, the top one first, as it lies in the box. */
 export function LayerTable({ selected, onSelect }: Props) {
   const { catalogue } = useStore();
-  const { design, assessment, edit } = useOpenDesign();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
   const { prefs, write } = useReader();
   const [menu, setMenu] = useState<{ anchor: HTMLElement; layer: string | null } | null>(null);
   const close = (): void => setMenu(null);
+  const openMenu = useCallback((anchor: HTMLElement, layer: string) => setMenu({ anchor, layer }), []);
   const rows = [...assessment.layers].reverse();
   const at = design.ground.layers.findIndex((layer) => layer.id === menu?.layer);
   const kinds = new Set(design.ground.layers.map((layer) => layer.kind));
   const addable = ADDABLE.filter((kind) => (kind !== 'drainage' && kind !== 'barrier') || !kinds.has(kind));
+  // Read when a field is committed, so that a row need not be drawn anew because another one moved.
+  const spare = useRef(0);
+  useEffect(() => {
+    spare.current = Math.max(0, assessment.heightLeft);
+  }, [assessment.heightLeft]);
+  const room = useCallback(() => spare.current, []);
 
   const kilos = (kg: number): string => (kg > 0 && kg < 0.05 ? '<0.1' : write(mass(kg), { bare: true }));
 
-  const depth = (row: LayerResult, edge: Edge, name: string) => {
-    const spare = Math.max(0, assessment.heightLeft);
-    const value = corners.edgeMean(row.thickness, edge);
-    return (
-      <QuantityField
-        bare
-        label={`${name}, depth at the ${edge}`}
-        measure="length"
-        value={value}
-        max={value + spare}
-        onCommit={(thickness) =>
-          edit({
-            edit: 'setThickness',
-            change: { layer: row.layer.id, corners: corners.EDGE_CORNERS[edge], thickness },
-          })
-        }
-      />
-    );
-  };
-
   return (
-    <Box
-      sx={{
-        mt: 1.75,
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        overflow: 'visible',
-      }}
-    >
-      <Table
-        size="small"
-        sx={{
-          '& td, & th': { borderColor: 'earth.rule', px: 1.25, py: 0.35, fontSize: '0.9rem' },
-          '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
-          '& tbody tr:last-of-type td': { borderBottom: 0 },
-        }}
-      >
-        <TableHead>
-          <TableRow>
-            <TableCell>Layer, top to bottom</TableCell>
-            <TableCell align="right">front {UNITS[prefs.length].symbol}</TableCell>
-            <TableCell align="right">back {UNITS[prefs.length].symbol}</TableCell>
-            <TableCell align="right">{UNITS[unitFor('bag', prefs)].symbol}</TableCell>
-            <TableCell align="right">{UNITS[prefs.mass].symbol} wet</TableCell>
-            <TableCell sx={{ width: 36 }}>
+    <Box sx={{ mt: 1.75, bgcolor: 'earth.card', border: 1, borderColor: 'earth.rule', borderRadius: '12px' }}>
+      <PlainTable label="Layers">
+        <thead>
+          <tr>
+            <th scope="col">Layer, top to bottom</th>
+            <th scope="col" className="number">
+              front {UNITS[prefs.length].symbol}
+            </th>
+            <th scope="col" className="number">
+              back {UNITS[prefs.length].symbol}
+            </th>
+            <th scope="col" className="number">
+              {UNITS[unitFor('bag', prefs)].symbol}
+            </th>
+            <th scope="col" className="number">
+              {UNITS[prefs.mass].symbol} wet
+            </th>
+            <td className="icon">
               <IconButton
                 size="small"
                 aria-label="Add a layer"
@@ -100,95 +76,44 @@ export function LayerTable({ selected, onSelect }: Props) {
               >
                 <AddIcon fontSize="small" />
               </IconButton>
-            </TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {rows.map((row) => {
-            const { layer } = row;
-            const name = layerName(
-              layer,
-              materialOf(catalogue, 'material' in layer ? layer.material : '').name,
-            );
-            const on = layer.id === selected;
+            </td>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ layer, placed, wetMass }) => {
             const cut = assessment.lists.cut.find((it) => it.layer === layer.id && it.what === 'barrier');
             return (
-              <TableRow
+              <Row
                 key={layer.id}
-                selected={on}
-                data-layer={layer.kind}
-                sx={{ '&.Mui-selected': { bgcolor: 'earth.mossWash' } }}
-              >
-                <TableCell>
-                  <ButtonBase
-                    aria-pressed={on}
-                    onClick={() => onSelect(layer.id)}
-                    sx={{
-                      gap: 1,
-                      fontFamily: 'inherit',
-                      fontSize: '0.9rem',
-                      fontWeight: on ? 650 : 400,
-                      minHeight: 24,
-                      justifyContent: 'flex-start',
-                      textAlign: 'left',
-                    }}
-                  >
-                    <Box
-                      aria-hidden
-                      sx={{
-                        width: 13,
-                        height: 13,
-                        borderRadius: '4px',
-                        flex: 'none',
-                        border: 1,
-                        borderColor: 'rgba(0,0,0,0.2)',
-                      }}
-                      style={{ backgroundColor: TEXTURE_COLOUR[textureOf(layer, catalogue)] }}
-                    />
-                    {name}
-                  </ButtonBase>
-                </TableCell>
-                {layer.kind === 'barrier' ? (
-                  <TableCell align="right" colSpan={2} sx={{ whiteSpace: 'nowrap' }}>
-                    {cut
-                      ? `cut ${write(length(cut.width), { bare: true })} × ${write(length(cut.depth), { bare: true })}`
-                      : '–'}
-                  </TableCell>
-                ) : (
-                  <>
-                    <TableCell align="right">{depth(row, 'front', name)}</TableCell>
-                    <TableCell align="right">{depth(row, 'back', name)}</TableCell>
-                  </>
-                )}
-                <TableCell align="right">
-                  {layer.kind === 'barrier' ? '–' : write(bag(row.placed), { bare: true })}
-                </TableCell>
-                <TableCell align="right">{kilos(row.wetMass)}</TableCell>
-                <TableCell>
-                  <IconButton
-                    size="small"
-                    aria-label={`More for ${name}`}
-                    aria-haspopup="menu"
-                    onClick={(event) => setMenu({ anchor: event.currentTarget, layer: layer.id })}
-                  >
-                    <MoreHorizIcon fontSize="small" />
-                  </IconButton>
-                </TableCell>
-              </TableRow>
+                layer={layer}
+                name={layerName(layer, materialOf(catalogue, 'material' in layer ? layer.material : '').name)}
+                colour={TEXTURE_COLOUR[textureOf(layer, catalogue)]}
+                selected={layer.id === selected}
+                cut={
+                  cut
+                    ? `cut ${write(length(cut.width), { bare: true })} × ${write(length(cut.depth), { bare: true })}`
+                    : '–'
+                }
+                litres={layer.kind === 'barrier' ? '–' : write(bag(placed), { bare: true })}
+                kilos={kilos(wetMass)}
+                room={room}
+                onSelect={onSelect}
+                onMenu={openMenu}
+              />
             );
           })}
           {rows.length === 0 && (
-            <TableRow>
-              <TableCell colSpan={6}>
+            <tr>
+              <td colSpan={6}>
                 Nothing lies in the box yet.{' '}
                 <Button onClick={() => edit({ edit: 'addLayer', change: { kind: 'substrate' } })}>
                   Add soil
                 </Button>
-              </TableCell>
-            </TableRow>
+              </td>
+            </tr>
           )}
-        </TableBody>
-      </Table>
+        </tbody>
+      </PlainTable>
       <Menu anchorEl={menu?.anchor} open={menu !== null && menu.layer === null} onClose={close}>
         {addable.map((kind) => (
           <MenuItem
@@ -233,3 +158,144 @@ export function LayerTable({ selected, onSelect }: Props) {
     </Box>
   );
 }
+
+interface RowProps {
+  readonly layer: Layer;
+  readonly name: string;
+  readonly colour: string;
+  readonly selected: boolean;
+  readonly cut: string;
+  readonly litres: string;
+  readonly kilos: string;
+  /** m left under the lid. */
+  readonly room: () => number;
+  readonly onSelect: (layer: string) => void;
+  readonly onMenu: (anchor: HTMLElement, layer: string) => void;
+}
+
+const Row = memo(function Row({
+  layer,
+  name,
+  colour,
+  selected,
+  cut,
+  litres,
+  kilos,
+  room,
+  onSelect,
+  onMenu,
+}: RowProps) {
+  return (
+    <tr data-layer={layer.kind} data-selected={selected}>
+      <td>
+        <Name name={name} colour={colour} selected={selected} layer={layer.id} onSelect={onSelect} />
+      </td>
+      {layer.kind === 'barrier' ? (
+        <td className="number" colSpan={2}>
+          {cut}
+        </td>
+      ) : (
+        <>
+          <td className="number">
+            <Depth
+              layer={layer.id}
+              edge="front"
+              value={corners.edgeMean(layer.thickness, 'front')}
+              name={name}
+              room={room}
+            />
+          </td>
+          <td className="number">
+            <Depth
+              layer={layer.id}
+              edge="back"
+              value={corners.edgeMean(layer.thickness, 'back')}
+              name={name}
+              room={room}
+            />
+          </td>
+        </>
+      )}
+      <td className="number">{litres}</td>
+      <td className="number">{kilos}</td>
+      <td className="icon">
+        <More name={name} layer={layer.id} onMenu={onMenu} />
+      </td>
+    </tr>
+  );
+});
+
+const More = memo(function More({
+  name,
+  layer,
+  onMenu,
+}: Pick<RowProps, 'name' | 'onMenu'> & { readonly layer: string }) {
+  return (
+    <IconButton
+      size="small"
+      aria-label={`More for ${name}`}
+      aria-haspopup="menu"
+      onClick={(event) => onMenu(event.currentTarget, layer)}
+    >
+      <MoreHorizIcon fontSize="small" />
+    </IconButton>
+  );
+});
+
+type NameProps = Pick<RowProps, 'name' | 'colour' | 'selected' | 'onSelect'> & { readonly layer: string };
+
+const Name = memo(function Name({ name, colour, selected, layer, onSelect }: NameProps) {
+  return (
+    <ButtonBase
+      aria-pressed={selected}
+      onClick={() => onSelect(layer)}
+      sx={{
+        gap: 1,
+        fontFamily: 'inherit',
+        fontSize: '0.9rem',
+        fontWeight: selected ? 650 : 400,
+        minHeight: 24,
+        justifyContent: 'flex-start',
+        textAlign: 'left',
+      }}
+    >
+      <Box
+        aria-hidden
+        sx={{
+          width: 13,
+          height: 13,
+          borderRadius: '4px',
+          flex: 'none',
+          border: 1,
+          borderColor: 'rgba(0,0,0,0.2)',
+        }}
+        style={{ backgroundColor: colour }}
+      />
+      {name}
+    </ButtonBase>
+  );
+});
+
+interface DepthProps {
+  readonly layer: string;
+  readonly edge: Edge;
+  readonly value: number;
+  readonly name: string;
+  readonly room: () => number;
+}
+
+const Depth = memo(function Depth({ layer, edge, value, name, room }: DepthProps) {
+  const { edit } = useEditing();
+  return (
+    <QuantityField
+      bare
+      label={`${name}, depth at the ${edge}`}
+      measure="length"
+      value={value}
+      max={() => value + room()}
+      onCommit={(thickness) =>
+        edit({ edit: 'setThickness', change: { layer, corners: corners.EDGE_CORNERS[edge], thickness } })
+      }
+    />
+  );
+});

@@ -5,19 +5,15 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { findMaterial, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
-import type { SubstrateLayer } from '@/core/design';
+import { memo, useState } from 'react';
+import { findRecipe, materialOf, materialsFor } from '@/core/catalogue';
+import type { Mix, SubstrateLayer } from '@/core/design';
 import type { LayerResult } from '@/core/ground';
 import { bag, percent, tank, unitFor, UNITS } from '@/core/units';
-import { useOpenDesign, useStore } from '@/store';
+import { useEditing, useStore } from '@/store';
+import { PlainTable } from '@/ui/PlainTable';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
 
@@ -29,113 +25,69 @@ interface Props {
 /** A soil by parts: what it is mixed from, and how much of each to measure out. */
 export function MixEditor({ layer, result }: Props) {
   const { catalogue } = useStore();
-  const { edit } = useOpenDesign();
   const { prefs, write } = useReader();
   const { need } = result;
-  const recipe = findRecipe(catalogue, layer.mix.recipe);
-  const used = new Set(layer.mix.parts.map((part) => part.material));
-  const offered = materialsFor(catalogue, 'mix').filter((row) => !used.has(row.id));
   const total = layer.mix.parts.reduce((sum, part) => sum + part.parts, 0);
 
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 128px', gap: 1.25 }}>
-        <NameField key={layer.name} layer={layer} />
-        <TextField
-          select
-          label="Start from a recipe"
-          value={layer.mix.recipe ?? ''}
-          onChange={(event) =>
-            edit({ edit: 'useRecipe', change: { layer: layer.id, recipe: event.target.value } })
-          }
-        >
-          {catalogue.recipes.map((row) => (
-            <MenuItem key={row.id} value={row.id}>
-              {row.name}
-            </MenuItem>
-          ))}
-        </TextField>
-        <QuantityField
-          label="Packing loss"
-          measure="percent"
-          value={layer.mix.packingLoss}
-          max={0.28}
-          step={0.05}
-          onCommit={(packingLoss) =>
-            edit({ edit: 'setPackingLoss', change: { layer: layer.id, packingLoss } })
-          }
-        />
+      <MixHead
+        layer={layer.id}
+        name={layer.name}
+        recipe={layer.mix.recipe}
+        packingLoss={layer.mix.packingLoss}
+      />
+      <Box sx={{ mt: 1, '& th, & td': { px: '6px !important' } }}>
+        <PlainTable label="Ingredients">
+          <thead>
+            <tr>
+              <th scope="col">Ingredient</th>
+              <th scope="col" className="number">
+                parts
+              </th>
+              <th scope="col" className="number">
+                share
+              </th>
+              <th scope="col" className="number">
+                {UNITS[unitFor('bag', prefs)].symbol} loose
+              </th>
+              <td className="icon" />
+            </tr>
+          </thead>
+          <tbody>
+            {need?.ingredients.map((part, index) => {
+              const { name } = materialOf(catalogue, part.material);
+              const written = layer.mix.parts[index]?.parts ?? 0;
+              return (
+                <tr key={part.material}>
+                  <td>{name}</td>
+                  <td className="number">
+                    <PartsField
+                      key={written}
+                      layer={layer.id}
+                      material={part.material}
+                      name={name}
+                      parts={written}
+                    />
+                  </td>
+                  <td className="number">{write(percent(part.share), { decimals: 1 })}</td>
+                  <td className="number">{write(bag(part.loose), { bare: true })}</td>
+                  <td className="icon">
+                    <TakeOut
+                      layer={layer.id}
+                      material={part.material}
+                      name={name}
+                      last={layer.mix.parts.length === 1}
+                    />
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </PlainTable>
       </Box>
-      {recipe && (
-        <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
-          {recipe.why}
-        </Typography>
-      )}
-
-      <Table
-        size="small"
-        sx={{
-          mt: 1,
-          '& td, & th': { borderColor: 'earth.rule', px: 0.75, py: 0.4 },
-          '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
-        }}
-      >
-        <TableHead>
-          <TableRow>
-            <TableCell>Ingredient</TableCell>
-            <TableCell align="right">parts</TableCell>
-            <TableCell align="right">share</TableCell>
-            <TableCell align="right">{UNITS[unitFor('bag', prefs)].symbol} loose</TableCell>
-            <TableCell sx={{ width: 32 }} />
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {need?.ingredients.map((part, index) => {
-            const { name } = materialOf(catalogue, part.material);
-            const written = layer.mix.parts[index]?.parts ?? 0;
-            return (
-              <TableRow key={part.material}>
-                <TableCell>{findMaterial(catalogue, part.material)?.name ?? name}</TableCell>
-                <TableCell align="right">
-                  <PartsField
-                    key={written}
-                    name={name}
-                    parts={written}
-                    onCommit={(parts) =>
-                      edit({ edit: 'setParts', change: { layer: layer.id, material: part.material, parts } })
-                    }
-                  />
-                </TableCell>
-                <TableCell align="right">{write(percent(part.share), { decimals: 1 })}</TableCell>
-                <TableCell align="right">{write(bag(part.loose), { bare: true })}</TableCell>
-                <TableCell>
-                  <IconButton
-                    size="small"
-                    aria-label={`Take out ${name}`}
-                    disabled={layer.mix.parts.length === 1}
-                    onClick={() =>
-                      edit({ edit: 'removePart', change: { layer: layer.id, material: part.material } })
-                    }
-                  >
-                    <CloseIcon sx={{ fontSize: 16 }} />
-                  </IconButton>
-                </TableCell>
-              </TableRow>
-            );
-          })}
-        </TableBody>
-      </Table>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.25 }}>
-        <Autocomplete
-          key={layer.mix.parts.length}
-          options={offered}
-          getOptionLabel={(row) => row.name}
-          onChange={(_, row) =>
-            row && edit({ edit: 'setParts', change: { layer: layer.id, material: row.id, parts: 1 } })
-          }
-          renderInput={(params) => <TextField {...params} label="Add an ingredient" />}
-          sx={{ width: 240 }}
-        />
+        <AddIngredient layer={layer.id} parts={layer.mix.parts} />
         {need && (
           <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1 }}>
             {trim(total)} parts. Measure out {write(bag(need.loose))} loose for {write(bag(result.placed))} in
@@ -148,31 +100,122 @@ export function MixEditor({ layer, result }: Props) {
   );
 }
 
+interface HeadProps {
+  readonly layer: string;
+  readonly name: string;
+  readonly recipe: string | null;
+  readonly packingLoss: number;
+}
+
+const MixHead = memo(function MixHead({ layer, name, recipe, packingLoss }: HeadProps) {
+  const { catalogue } = useStore();
+  const { edit } = useEditing();
+  return (
+    <>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 128px', gap: 1.25 }}>
+        <NameField key={name} layer={layer} name={name} />
+        <TextField
+          select
+          label="Start from a recipe"
+          value={recipe ?? ''}
+          onChange={(event) => edit({ edit: 'useRecipe', change: { layer, recipe: event.target.value } })}
+        >
+          {catalogue.recipes.map((row) => (
+            <MenuItem key={row.id} value={row.id}>
+              {row.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <QuantityField
+          label="Packing loss"
+          measure="percent"
+          value={packingLoss}
+          max={0.28}
+          step={0.05}
+          onCommit={(next) => edit({ edit: 'setPackingLoss', change: { layer, packingLoss: next } })}
+        />
+      </Box>
+      {recipe && (
+        <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
+          {findRecipe(catalogue, recipe)?.why}
+        </Typography>
+      )}
+    </>
+  );
+});
+
+interface AddProps {
+  readonly layer: string;
+  readonly parts: Mix['parts'];
+}
+
+const AddIngredient = memo(function AddIngredient({ layer, parts }: AddProps) {
+  const { catalogue } = useStore();
+  const { edit } = useEditing();
+  const used = new Set(parts.map((part) => part.material));
+  return (
+    <Autocomplete
+      key={parts.length}
+      options={materialsFor(catalogue, 'mix').filter((row) => !used.has(row.id))}
+      getOptionLabel={(row) => row.name}
+      onChange={(_, row) => row && edit({ edit: 'setParts', change: { layer, material: row.id, parts: 1 } })}
+      renderInput={(params) => <TextField {...params} label="Add an ingredient" />}
+      sx={{ width: 240 }}
+    />
+  );
+});
+
+interface TakeOutProps {
+  readonly layer: string;
+  readonly material: string;
+  readonly name: string;
+  readonly last: boolean;
+}
+
+const TakeOut = memo(function TakeOut({ layer, material, name, last }: TakeOutProps) {
+  const { edit } = useEditing();
+  return (
+    <IconButton
+      size="small"
+      aria-label={`Take out ${name}`}
+      disabled={last}
+      onClick={() => edit({ edit: 'removePart', change: { layer, material } })}
+    >
+      <CloseIcon sx={{ fontSize: 16 }} />
+    </IconButton>
+  );
+});
+
 const trim = (value: number): string => String(Math.round(value * 100) / 100);
 
-function NameField({ layer }: { readonly layer: SubstrateLayer }) {
-  const { edit } = useOpenDesign();
-  const [name, setName] = useState(layer.name);
+function NameField({ layer, name: given }: { readonly layer: string; readonly name: string }) {
+  const { edit } = useEditing();
+  const [name, setName] = useState(given);
+  const commit = (): void => {
+    if (name !== given) edit({ edit: 'renameLayer', change: { layer, name } });
+  };
   return (
     <TextField
       label="Name of this soil"
       value={name}
       onChange={(event) => setName(event.target.value)}
-      onBlur={() => name !== layer.name && edit({ edit: 'renameLayer', change: { layer: layer.id, name } })}
-      onKeyDown={(event) =>
-        event.key === 'Enter' && edit({ edit: 'renameLayer', change: { layer: layer.id, name } })
-      }
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
     />
   );
 }
 
 interface PartsProps {
+  readonly layer: string;
+  readonly material: string;
   readonly name: string;
   readonly parts: number;
-  readonly onCommit: (parts: number) => void;
 }
 
-function PartsField({ name, parts, onCommit }: PartsProps) {
+const PartsField = memo(function PartsField({ layer, material, name, parts }: PartsProps) {
+  const { edit } = useEditing();
+  const onCommit = (next: number): void =>
+    edit({ edit: 'setParts', change: { layer, material, parts: next } });
   const [text, setText] = useState(trim(parts));
   const value = Number(text.trim().replace(',', '.'));
   const wrong = text.trim() === '' || !Number.isFinite(value) || value < 0 || value > 1e6;
@@ -200,4 +243,4 @@ function PartsField({ name, parts, onCommit }: PartsProps) {
       sx={{ '& input': { textAlign: 'right', width: 56, p: '2px 0' } }}
     />
   );
-}
+});

@@ -22,8 +22,8 @@ interface Refusal {
   readonly message: string;
 }
 
-/** Export, import, demo. `open` is the enclosure on screen, when there is one. */
-export function FileMenu({ open }: { readonly open?: Design }) {
+/** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
+export function FileMenu({ open }: { readonly open?: () => Design }) {
   const { db, settings } = useStore();
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -87,10 +87,11 @@ export function FileMenu({ open }: { readonly open?: Design }) {
           <MenuItem
             onClick={() => {
               close();
-              download(fileName(open.name), writeEnvelope([open], {}, new Date()));
+              const design = open();
+              download(fileName(design.name), writeEnvelope([design], {}, new Date()));
             }}
           >
-            Export “{open.name}”
+            Export this enclosure
           </MenuItem>
         )}
         <MenuItem

@@ -6,7 +6,7 @@ import { UnitsMenu } from '@/ui/shell/UnitsMenu';
 import { FileMenu } from './FileMenu';
 
 /** What every bar holds on its right. */
-export function Tools({ open }: { readonly open?: Design }) {
+export function Tools({ open }: { readonly open?: () => Design }) {
   const { settings, set } = useStore();
   return (
     <>

@@ -11,9 +11,9 @@ import Tooltip from '@mui/material/Tooltip';
 import NextLink from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useSnackbar } from 'notistack';
-import { useEffect, useState, type ReactNode } from 'react';
+import { memo, useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useDesigns, useOpenDesign, type SaveState } from '@/store';
+import { useDesigns, useEditing, useOpenDesign, type SaveState } from '@/store';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
 
@@ -29,11 +29,8 @@ const OUTSIDE_TEXT = ['slider', 'radio', 'option', 'menuitem'] as const;
 
 /** The frame of an open enclosure: where one is, what is saved, what it sums to. */
 export function Workspace({ tools, children }: { readonly tools: ReactNode; readonly children: ReactNode }) {
-  const { design, assessment, view, travel, retry } = useOpenDesign();
+  const { design, assessment, view } = useOpenDesign();
   const { enqueueSnackbar } = useSnackbar();
-  const path = usePathname();
-  const router = useRouter();
-  const base = `/e/${design.id}`;
 
   useEffect(() => {
     document.title = `${design.name} · Rincon`;
@@ -50,6 +47,39 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       );
     }
   }, [view.overtaken, enqueueSnackbar]);
+
+  return (
+    <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+      <Bar
+        id={design.id}
+        name={design.name}
+        save={view.save}
+        undo={view.undo}
+        redo={view.redo}
+        tools={tools}
+      />
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        {children}
+      </Box>
+      <Ledger assessment={assessment} findingsHref={`/e/${design.id}/ground#findings`} />
+    </Box>
+  );
+}
+
+interface BarProps {
+  readonly id: string;
+  readonly name: string;
+  readonly save: SaveState;
+  readonly undo: string | undefined;
+  readonly redo: string | undefined;
+  readonly tools: ReactNode;
+}
+
+const Bar = memo(function Bar({ id, name, save, undo, redo, tools }: BarProps) {
+  const { travel, retry } = useEditing();
+  const path = usePathname();
+  const router = useRouter();
+  const base = `/e/${id}`;
 
   useHotkeys(
     PLACES.map((_, index) => String(index + 1)),
@@ -71,53 +101,47 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
   );
 
   return (
-    <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        open={<Switcher id={design.id} name={design.name} />}
-        places={PLACES.map((place, index) => ({
-          href: `${base}/${place.path}`,
-          label: place.label,
-          digit: index + 1,
-          current: path.endsWith(`/${place.path}`),
-        }))}
-        tools={
-          <>
-            <SaveMark save={view.save} onRetry={retry} />
-            <Box
-              sx={{
-                border: 1,
-                borderColor: 'earth.rule',
-                borderRadius: '14px',
-                bgcolor: 'earth.card',
-                display: 'flex',
-              }}
+    <TopBar
+      open={<Switcher id={id} name={name} />}
+      places={PLACES.map((place, index) => ({
+        href: `${base}/${place.path}`,
+        label: place.label,
+        digit: index + 1,
+        current: path.endsWith(`/${place.path}`),
+      }))}
+      tools={
+        <>
+          <SaveMark save={save} onRetry={retry} />
+          <Box
+            sx={{
+              border: 1,
+              borderColor: 'earth.rule',
+              borderRadius: '14px',
+              bgcolor: 'earth.card',
+              display: 'flex',
+            }}
+          >
+            <Step
+              label={undo ? `Undo ${undo}` : 'Nothing to undo'}
+              off={!undo}
+              onClick={() => void travel(-1)}
             >
-              <Step
-                label={view.undo ? `Undo ${view.undo}` : 'Nothing to undo'}
-                off={!view.undo}
-                onClick={() => void travel(-1)}
-              >
-                <UndoIcon sx={{ fontSize: 18 }} />
-              </Step>
-              <Step
-                label={view.redo ? `Redo ${view.redo}` : 'Nothing to redo'}
-                off={!view.redo}
-                onClick={() => void travel(1)}
-              >
-                <RedoIcon sx={{ fontSize: 18 }} />
-              </Step>
-            </Box>
-            {tools}
-          </>
-        }
-      />
-      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        {children}
-      </Box>
-      <Ledger assessment={assessment} findingsHref={`${base}/ground#findings`} />
-    </Box>
+              <UndoIcon sx={{ fontSize: 18 }} />
+            </Step>
+            <Step
+              label={redo ? `Redo ${redo}` : 'Nothing to redo'}
+              off={!redo}
+              onClick={() => void travel(1)}
+            >
+              <RedoIcon sx={{ fontSize: 18 }} />
+            </Step>
+          </Box>
+          {tools}
+        </>
+      }
+    />
   );
-}
+});
 
 interface StepProps {
   readonly label: string;

@@ -1,7 +1,7 @@
 'use client';
 
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
-import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import {
   dimensionOf,
   editableText,
@@ -22,7 +22,7 @@ interface Props {
   /** Called instead when the field is cleared; without it an empty field springs back. */
   readonly onClear?: () => void;
   readonly min?: number;
-  readonly max?: number;
+  readonly max?: number | (() => number);
   /** Arrow keys step by this much, SI; Shift steps by a fifth of it. */
   readonly step?: number;
   readonly quart?: 'dry' | 'liquid';
@@ -35,19 +35,8 @@ interface Props {
 }
 
 /** A number with a unit. Takes any unit people write, shows the reader's; nonsense is told where it stands. */
-export function QuantityField(props: Props) {
-  const {
-    label,
-    measure,
-    value,
-    onCommit,
-    onClear,
-    min = 0,
-    max = Infinity,
-    step = 0.005,
-    quart,
-    bare,
-  } = props;
+export const QuantityField = memo(function QuantityField(props: Props) {
+  const { label, measure, value, onCommit, onClear, min = 0, step = 0.005, quart, bare } = props;
   const { prefs, write } = useReader();
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<string>();
@@ -62,7 +51,10 @@ export function QuantityField(props: Props) {
   const quantity = (si: number): Quantity => ({ kind: 'quantity', measure, si });
   const shown = value === null ? '' : bare ? write(quantity(value), { bare: true }) : write(quantity(value));
 
+  const most = (): number => (typeof props.max === 'function' ? props.max() : (props.max ?? Infinity));
+
   const put = (si: number): boolean => {
+    const max = most();
     const tolerance = 1e-9;
     if (si < min - tolerance || si > max + tolerance) {
       const low = write(quantity(min));
@@ -109,7 +101,7 @@ export function QuantityField(props: Props) {
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
       const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? step / 5 : step);
-      const next = Math.min(max, Math.max(min, (value ?? min) + by));
+      const next = Math.min(most(), Math.max(min, (value ?? min) + by));
       setDraft(undefined);
       put(Math.round(next * 1e6) / 1e6);
     }
@@ -168,4 +160,4 @@ export function QuantityField(props: Props) {
       ]}
     />
   );
-}
+});

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { useEarth } from '../theme/useEarth';
 import { UNITS } from '@/core/units';
 import { useReader } from '../units';
@@ -17,7 +18,7 @@ interface Props {
 const STEPS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 24, 25, 30, 48, 50, 100, 200, 250, 500, 1000];
 
 /** A ruler in the reader's unit. */
-export function Ruler({ axis, from, to, at, metres }: Props) {
+export const Ruler = memo(function Ruler({ axis, from, to, at, metres }: Props) {
   const earth = useEarth();
   const { prefs } = useReader();
   const unit = UNITS[prefs.length];
@@ -69,4 +70,4 @@ export function Ruler({ axis, from, to, at, metres }: Props) {
       )}
     </g>
   );
-}
+});

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import NextLink from 'next/link';
+import { memo } from 'react';
 import type { Assessment } from '@/core/assess';
 import { bag, mass, tank } from '@/core/units';
 import { TWO_PEOPLE, ONE_PERSON } from '@/core/findings';
@@ -45,10 +46,7 @@ export function Ledger({ assessment, findingsHref }: Props) {
       }}
     >
       {sums.map(([value, label]) => (
-        <Box key={label}>
-          <Box sx={{ typography: 'h2', lineHeight: 1.2 }}>{value}</Box>
-          <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>{label}</Box>
-        </Box>
+        <Sum key={label} value={value} label={label} />
       ))}
       <Box sx={{ flex: 1 }} />
       <Box
@@ -76,3 +74,12 @@ export function Ledger({ assessment, findingsHref }: Props) {
     </Box>
   );
 }
+
+const Sum = memo(function Sum({ value, label }: { readonly value: string; readonly label: string }) {
+  return (
+    <Box>
+      <Box sx={{ typography: 'h2', lineHeight: 1.2 }}>{value}</Box>
+      <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>{label}</Box>
+    </Box>
+  );
+});

@@ -2,7 +2,7 @@
 
 import Button from '@mui/material/Button';
 import NextLink from 'next/link';
-import type { ReactNode } from 'react';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { Tools } from '@/features/tools/Tools';
 import { Workspace } from '@/features/workspace/Workspace';
 import { OpenDesignProvider, useOpenDesign } from '@/store';
@@ -53,5 +53,11 @@ export function OpenEnclosure({ id, children }: { readonly id: string; readonly 
 
 function Framed({ children }: { readonly children: ReactNode }) {
   const { design } = useOpenDesign();
-  return <Workspace tools={<Tools open={design} />}>{children}</Workspace>;
+  const latest = useRef(design);
+  useEffect(() => {
+    latest.current = design;
+  }, [design]);
+  // The same element at every edit: the bar need not be drawn anew.
+  const tools = useMemo(() => <Tools open={() => latest.current} />, []);
+  return <Workspace tools={tools}>{children}</Workspace>;
 }
