@@ -51,7 +51,12 @@ check('published schema', () => run(bin('tsx'), ['scripts/schema.ts', '--check']
 suite(
   'unit tests',
   () =>
-    run(bin('vitest'), ['run', '--reporter=dot', '--reporter=json', '--outputFile.json=.rincon/unit.json']),
+    run(bin('vitest'), [
+      'run',
+      '--reporter=default',
+      '--reporter=json',
+      '--outputFile.json=.rincon/unit.json',
+    ]),
   () => {
     const report = json('.rincon/unit.json');
     return {
