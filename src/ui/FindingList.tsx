@@ -99,7 +99,7 @@ const Item = memo(
                 </Link>
               ) : (
                 <Typography key={label} variant="body2" sx={{ color: 'earth.quiet', minHeight: 24 }}>
-                  or by hand: {label.charAt(0).toLowerCase() + label.slice(1)}
+                  By hand: {label.charAt(0).toLowerCase() + label.slice(1)}
                 </Typography>
               );
             })}

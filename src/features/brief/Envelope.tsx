@@ -19,7 +19,7 @@ export function Envelope({ animal }: { readonly animal: Animal }) {
   const { write } = useReader();
   const span = (value: Range, as: (si: number) => Quantity): string => {
     const whole = as(0).measure === 'temperature' || as(0).measure === 'percent';
-    return `${write(as(value.low), { bare: true, ...(whole ? { decimals: 0 } : {}) })}–${write(as(value.high), whole ? { decimals: 0 } : {})}`;
+    return `${write(as(value.low), { bare: true, trim: true, ...(whole ? { decimals: 0 } : {}) })}–${write(as(value.high), whole ? { decimals: 0 } : {})}`;
   };
   const grams = (kg: Range): string =>
     kg.high < 0.1 ? `${Math.round(kg.low * 1000)}–${Math.round(kg.high * 1000)} g` : span(kg, mass);
