@@ -26,7 +26,7 @@ export function barrierSize(layer: BarrierLayer, box: Pick<Enclosure, 'width' | 
 
 /**
  * Cuts a rectangle from a roll: strips as broad as the roll, overlapping where they meet, whichever way round
- * takes less roll. n strips cover n·roll − (n − 1)·overlap.
+ * takes fewer strips, then less roll: a join is where soil gets through. n strips cover n·roll − (n − 1)·overlap.
  */
 export function cutFromRoll(
   piece: { readonly width: number; readonly depth: number },
@@ -50,9 +50,7 @@ export function cutFromRoll(
     };
   };
   const [a, b] = [option('width'), option('depth')];
-  return a.rollLength < b.rollLength - 1e-9 || (a.rollLength < b.rollLength + 1e-9 && a.strips <= b.strips)
-    ? a
-    : b;
+  return a.strips < b.strips || (a.strips === b.strips && a.rollLength <= b.rollLength) ? a : b;
 }
 
 /**

@@ -35,7 +35,7 @@ export const PANEL_PLAY = 0.004;
 const isArea = (pack: Pack): pack is AreaPack => pack.form === 'roll' || pack.form === 'sheet';
 const isVolume = (pack: Pack): pack is VolumePack => !isArea(pack);
 
-/** The cheapest roll for a barrier, with its cut. Price decides, then waste. */
+/** The roll for a barrier, with its cut: fewest joins, then price, then waste. */
 export function bestRoll(layer: BarrierLayer, design: Design, catalogue: Catalogue) {
   const piece = barrierSize(layer, design.enclosure);
   const offers = materialOf(catalogue, layer.material)
@@ -49,7 +49,7 @@ export function bestRoll(layer: BarrierLayer, design: Design, catalogue: Catalog
       return { pack, cut, count, price: count * pack.price.value };
     })
     .filter((offer) => Number.isFinite(offer.count))
-    .sort((a, b) => a.price - b.price || a.cut.waste - b.cut.waste);
+    .sort((a, b) => a.cut.strips - b.cut.strips || a.price - b.price || a.cut.waste - b.cut.waste);
   return { piece, offer: offers[0] };
 }
 

@@ -63,7 +63,9 @@ export function Section(props: Props) {
   const boxWidth = across * scale;
   const boxHeight = box.height * scale;
   const left = margin.left + (props.width - margin.left - margin.right - boxWidth) / 2;
-  const floor = props.height - margin.bottom;
+  // On a card boxes stand on one floor; alone, a low box is better in the middle of its pane.
+  const spare = props.height - margin.top - margin.bottom - boxHeight;
+  const floor = props.height - margin.bottom - (plain ? 0 : spare / 2);
   const x = (metres: number): number => left + metres * scale;
   const y = (metres: number): number => floor - metres * scale;
 
