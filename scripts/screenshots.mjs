@@ -14,6 +14,8 @@ const SHOTS = [
   ['new-enclosure', '/new', answerThree],
   ['brief', '/e/demo-hedge/brief'],
   ['ground', '/e/demo-limestone/ground'],
+  ['moisture', '/e/demo-limestone/ground', moisture],
+  ['plan', '/e/demo-bog-shelf/ground', plan],
   ['ground-inches', '/e/demo-dry-wash/ground', inches],
   ['list', '/e/demo-bog-shelf/build'],
   ['ground-dark', '/e/demo-hedge/ground', undefined, { colorScheme: 'dark' }],
@@ -26,6 +28,14 @@ async function answerThree(page) {
   await page.getByLabel('Depth').fill('45 cm');
   await page.getByLabel('Height').fill('60 cm');
   await page.getByRole('radio', { name: /^Dry/ }).click();
+}
+
+async function moisture(page) {
+  await page.getByRole('button', { name: 'Moisture' }).click();
+}
+
+async function plan(page) {
+  await page.getByRole('button', { name: 'Plan' }).click();
 }
 
 async function inches(page) {

@@ -62,6 +62,8 @@ const SCENES: readonly Scene[] = [
     edits: [
       { edit: 'setStage', change: { stage: 'growing-in', since: '2026-10-05' } },
       { edit: 'setWaterDepth', change: { depth: 0.047 } },
+      { edit: 'useRecipe', change: { layer: 'layer-3', recipe: 'plain-base' } },
+      { edit: 'renameLayer', change: { layer: 'layer-3', name: 'Plain sandy base' } },
       { edit: 'addLayer', change: { kind: 'thin' } },
       {
         edit: 'setNote',

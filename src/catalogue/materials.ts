@@ -1,5 +1,6 @@
-import type { Material, Pack, Role } from '@/core/catalogue';
-import { memory, practice, range } from './basis';
+import type { Material, Pack, RetentionCurve, Role } from '@/core/catalogue';
+import { memory, practice, published, range } from './basis';
+import { FITTED } from './retention';
 
 /**
  * Densities are dry and loose. Densities, water contents and prices are from memory, to be confirmed by weighing;
@@ -65,6 +66,25 @@ const sheet = (width: number, length: number, price: number): Pack => ({
   price: memory(price),
 });
 
+/**
+ * Mineral soils as published: Carsel & Parrish 1988, Water Resour. Res. 24: 755, table of means (θr, θs, α 1/cm, n).
+ * Topsoil is taken as a sandy loam, burrowing clay as a clay.
+ */
+const CARSEL_PARRISH: Record<string, RetentionCurve> = {
+  'washed-sand': { residual: 0.045, saturated: 0.43, alpha: 0.145, n: 2.68 },
+  topsoil: { residual: 0.065, saturated: 0.41, alpha: 0.075, n: 1.89 },
+  loam: { residual: 0.078, saturated: 0.43, alpha: 0.036, n: 1.56 },
+  'burrowing-clay': { residual: 0.068, saturated: 0.38, alpha: 0.008, n: 1.09 },
+};
+
+/** The published curve where there is one, otherwise the fitted one. */
+function retentionOf(id: string): Material['retention'] {
+  const known = CARSEL_PARRISH[id];
+  if (known) return published(known, 'carsel-parrish-1988');
+  const fitted = FITTED[id];
+  return fitted && memory(fitted);
+}
+
 const rows: Row[] = [
   // What drains. As poured, near-spherical beads leave about two fifths open (practice; 0.36 once shaken down).
   {
@@ -120,6 +140,18 @@ const rows: Row[] = [
     packs: [bag(5, 7.5), bag(20, 19)],
   },
   {
+    id: 'river-gravel-8-16',
+    name: 'River gravel 8–16 mm',
+    roles: ['bead-bed'],
+    density: 1550,
+    settling: 0.02,
+    received: 0.02,
+    moist: 0.04,
+    voids: memory(0.38),
+    grain: [0.008, 0.016],
+    packs: [bag(5, 5), bag(15, 9.5)],
+  },
+  {
     id: 'raised-panel',
     name: 'Raised panel',
     roles: ['raised-panel'],
@@ -153,6 +185,26 @@ const rows: Row[] = [
     packs: [roll(1, 5, 7.5), roll(2, 5, 12)],
   },
 
+  {
+    id: 'polyester-fleece',
+    name: 'Polyester fleece',
+    roles: ['barrier'],
+    density: 0.2,
+    settling: 0,
+    received: 0,
+    moist: 0,
+    packs: [roll(1, 2, 5.5), roll(2, 3, 13)],
+  },
+  {
+    id: 'steel-gauze',
+    name: 'Stainless gauze',
+    roles: ['barrier'],
+    density: 0.9,
+    settling: 0,
+    received: 0,
+    moist: 0,
+    packs: [roll(0.5, 1, 14), roll(1, 1, 26)],
+  },
   {
     id: 'sheet-moss',
     name: 'Sheet moss, live',
@@ -311,6 +363,118 @@ const rows: Row[] = [
     packs: [bag(6, 4.5), bag(25, 12)],
   },
 
+  // More of what soil is mixed from.
+  {
+    id: 'coir-chips',
+    name: 'Coconut chips',
+    roles: ['mix'],
+    density: 120,
+    settling: 0.1,
+    received: 0.15,
+    moist: 0.3,
+    packs: [bag(10, 7.5), bag(25, 14)],
+  },
+  {
+    id: 'medium-orchid-bark',
+    name: 'Orchid bark, medium',
+    roles: ['mix'],
+    density: 210,
+    settling: 0.06,
+    received: 0.12,
+    moist: 0.24,
+    grain: [0.008, 0.018],
+    packs: [bag(10, 11), bag(25, 21)],
+  },
+  {
+    id: 'loam',
+    name: 'Garden loam, unfertilised',
+    roles: ['mix'],
+    density: 1080,
+    settling: 0.15,
+    received: 0.2,
+    moist: 0.35,
+    packs: [bag(10, 4), bag(25, 7.5)],
+  },
+  {
+    id: 'fine-lava',
+    name: 'Lava, 2–8 mm',
+    roles: ['mix', 'thin'],
+    density: 820,
+    settling: 0.04,
+    received: 0.05,
+    moist: 0.26,
+    grain: [0.002, 0.008],
+    cautions: ['dust'],
+    packs: [bag(5, 6.5), bag(15, 14)],
+  },
+  {
+    id: 'vermiculite',
+    name: 'Vermiculite',
+    roles: ['mix'],
+    density: 120,
+    settling: 0.12,
+    received: 0.03,
+    moist: 0.48,
+    cautions: ['dust'],
+    packs: [bag(10, 7.5), bag(50, 22)],
+  },
+  {
+    id: 'calcined-clay',
+    name: 'Calcined clay granules',
+    roles: ['mix'],
+    density: 620,
+    settling: 0.04,
+    received: 0.03,
+    moist: 0.38,
+    grain: [0.001, 0.004],
+    cautions: ['dust'],
+    packs: [bag(5, 8), bag(20, 19)],
+  },
+  {
+    id: 'decomposed-granite',
+    name: 'Decomposed granite',
+    roles: ['mix', 'thin'],
+    density: 1600,
+    settling: 0.08,
+    received: 0.04,
+    moist: 0.16,
+    cautions: ['dust'],
+    packs: [bag(10, 6), bag(20, 9.5)],
+  },
+  {
+    id: 'rotted-wood',
+    name: 'White-rotted hardwood',
+    roles: ['mix'],
+    density: 150,
+    settling: 0.15,
+    received: 0.25,
+    moist: 0.48,
+    cautions: ['collecting'],
+    packs: [bag(3, 9), bag(10, 22)],
+  },
+  {
+    id: 'compost',
+    name: 'Green compost, matured',
+    roles: ['mix'],
+    density: 480,
+    settling: 0.18,
+    received: 0.35,
+    moist: 0.52,
+    packs: [bag(20, 5), bag(40, 8)],
+  },
+  {
+    id: 'coarse-sand',
+    name: 'Coarse sand, 1–3 mm',
+    roles: ['thin'],
+    density: 1500,
+    settling: 0.04,
+    received: 0.03,
+    moist: 0.08,
+    grain: [0.001, 0.003],
+    cautions: ['dust'],
+    packs: [bag(5, 4), bag(15, 8)],
+  },
+
   // What lies on top.
   {
     id: 'oak-litter',
@@ -334,6 +498,48 @@ const rows: Row[] = [
     cautions: ['collecting'],
     packs: [bag(4, 8), bag(10, 16)],
   },
+  {
+    id: 'live-sphagnum',
+    name: 'Sphagnum, live',
+    roles: ['moss'],
+    density: 40,
+    settling: 0.1,
+    received: 0.45,
+    moist: 0.5,
+    packs: [bag(2, 9), bag(5, 18)],
+  },
+  {
+    id: 'cushion-moss',
+    name: 'Cushion moss, live',
+    roles: ['moss'],
+    density: 70,
+    settling: 0.05,
+    received: 0.25,
+    moist: 0.3,
+    cautions: ['collecting'],
+    packs: [bag(2, 9.5), bag(4, 17)],
+  },
+  {
+    id: 'beech-litter',
+    name: 'Beech leaf litter',
+    roles: ['litter'],
+    density: 40,
+    settling: 0.22,
+    received: 0.06,
+    moist: 0.1,
+    cautions: ['collecting'],
+    packs: [bag(4, 6), bag(10, 12)],
+  },
+  {
+    id: 'almond-litter',
+    name: 'Sea almond leaves',
+    roles: ['litter'],
+    density: 50,
+    settling: 0.15,
+    received: 0.06,
+    moist: 0.09,
+    packs: [bag(2, 7), bag(6, 17)],
+  },
 ];
 
 export const materials: Material[] = rows.map((row) => ({
@@ -344,6 +550,7 @@ export const materials: Material[] = rows.map((row) => ({
   settling: practice(row.settling),
   waterReceived: memory(row.received),
   waterMoist: memory(row.moist),
+  ...(retentionOf(row.id) ? { retention: retentionOf(row.id) } : {}),
   ...(row.voids ? { voids: row.voids } : {}),
   ...(row.grain ? { grain: practice(range(row.grain[0], row.grain[1])) } : {}),
   peatFree: !row.peat,

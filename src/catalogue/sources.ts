@@ -2,6 +2,21 @@ import type { Source } from '@/core/catalogue';
 
 export const sources: Source[] = [
   {
+    id: 'carsel-parrish-1988',
+    citation:
+      'Carsel, R. F. & Parrish, R. S. 1988. Developing joint probability distributions of soil water retention characteristics. Water Resour. Res. 24: 755.',
+  },
+  {
+    id: 'van-genuchten-1980',
+    citation:
+      'van Genuchten, M. Th. 1980. A closed-form equation for predicting the hydraulic conductivity of unsaturated soils. Soil Sci. Soc. Am. J. 44: 892.',
+  },
+  {
+    id: 'yeager-bmp',
+    citation:
+      'Yeager, T. et al. Best Management Practices: Guide for Producing Nursery Crops. Southern Nursery Association.',
+  },
+  {
     id: 'scott-kilgour-1969',
     citation:
       'Scott, G. D. & Kilgour, D. M. 1969. The density of random close packing of spheres. J. Phys. D 2: 863.',

@@ -6,6 +6,7 @@ import { add, highest, level } from './ground/corners';
 import { drainageOf, type Drainage } from './ground/drainage';
 import { emptyMass, interiorVolume } from './ground/enclosure';
 import { materialsIn, stackLayers, type LayerResult } from './ground/layers';
+import { soilMoisture, type SoilMoisture } from './ground/moisture';
 import { listsOf, type Lists } from './ground/shopping';
 
 export type CautionStep = 'mixing' | 'collecting' | 'cutting' | 'water' | 'lifting' | 'hygiene' | 'law';
@@ -28,6 +29,8 @@ export interface Assessment {
   readonly drainageVolume: number;
   /** m³ to mix into the soils before they go in. */
   readonly waterToMixIn: number;
+  /** The soil once drained over its bed; undefined without drainage or where a material has no curve. */
+  readonly moisture: SoilMoisture | undefined;
   readonly lists: Lists;
   readonly findings: readonly Finding[];
   /** Steps of this build at which the usual caution is shown. */
@@ -41,6 +44,7 @@ export function assess(design: Design, catalogue: Catalogue): Assessment {
   const surface = layers.at(-1)?.top ?? level(0);
   const empty = emptyMass(design.enclosure);
   const standingMass = empty.kg + layers.reduce((sum, it) => sum + it.wetMass, 0);
+  const moisture = soilMoisture(design, layers, catalogue);
   const lists = listsOf(design, layers, catalogue);
   const soils = layers.filter((it) => it.layer.kind === 'substrate');
   const soil = soils.reduce((sum, it) => add(sum, it.thickness), level(0));
@@ -56,6 +60,7 @@ export function assess(design: Design, catalogue: Catalogue): Assessment {
     soil,
     emptyMass: empty.kg,
     standingMass,
+    moisture,
     lists,
   });
 
@@ -70,6 +75,7 @@ export function assess(design: Design, catalogue: Catalogue): Assessment {
     substrateVolume: soils.reduce((sum, it) => sum + it.placed, 0),
     drainageVolume: layers.find((it) => it.layer.kind === 'drainage')?.placed ?? 0,
     waterToMixIn: soils.reduce((sum, it) => sum + (it.need?.waterToMixIn ?? 0), 0),
+    moisture,
     lists,
     findings,
     cautions: cautionsOf(design, catalogue, standingMass),

@@ -26,7 +26,9 @@ export function PlainTable({ children, label }: { readonly children: ReactNode; 
         '& .number': { textAlign: 'right' },
         '& .icon': { width: 36, px: 0.5, textAlign: 'right' },
         '& tbody tr:last-of-type td': { borderBottom: 0 },
-        '& tr[data-selected=true]': { bgcolor: 'earth.mossWash' },
+        '& tr[data-selected=true] td': { bgcolor: 'earth.mossWash' },
+        '& tbody tr:last-of-type td:first-of-type': { borderBottomLeftRadius: 11 },
+        '& tbody tr:last-of-type td:last-of-type': { borderBottomRightRadius: 11 },
       }}
     >
       {children}

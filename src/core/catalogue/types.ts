@@ -56,6 +56,15 @@ export type AreaPack = Extract<Pack, { width: number }>;
 export const Role = z.enum(['bead-bed', 'raised-panel', 'barrier', 'mix', 'thin', 'moss', 'litter']);
 export type Role = z.infer<typeof Role>;
 
+/** van Genuchten's curve; α in 1/cm, water in m³/m³ as placed. */
+export const RetentionCurve = z.strictObject({
+  residual: share,
+  saturated: share,
+  alpha: positive,
+  n: z.number().gt(1).finite(),
+});
+export type RetentionCurve = z.infer<typeof RetentionCurve>;
+
 export const Material = z.strictObject({
   id: z.string(),
   name: z.string(),
@@ -69,6 +78,8 @@ export const Material = z.strictObject({
   waterReceived: sourced(share),
   /** Water in it when a squeezed fistful glistens, m³ per placed m³. */
   waterMoist: sourced(share),
+  /** How it holds water against suction; for all that soil is mixed from. */
+  retention: sourced(RetentionCurve).optional(),
   /** Share of a drainage bed that water can fill. */
   voids: sourced(share).optional(),
   /** Grain size, m. */

@@ -1,6 +1,7 @@
 import { everydayMaterial, findRecipe, materialOf, type Catalogue } from '../catalogue';
 import { CORNERS, highest, level, lowest, map, mean, type Corner } from '../ground/corners';
-import { normalise } from '../ground/mix';
+import { normalise } from '../ground/parts';
+import type { Squeeze } from '../ground/water';
 import type { Corners, Design, Enclosure, Layer, LayerKind, Method, Mix, Room, Stage } from './schema';
 
 /**
@@ -115,6 +116,9 @@ const setMethod: Edit<{ method: Method }> = (design, { method }, catalogue) => {
 
 const setWaterDepth: Edit<{ depth: number }> = (design, { depth }) =>
   inGround(design, { waterDepth: clamp(depth, 0, MAX) });
+const setSqueeze: Edit<{ squeeze: Squeeze }> = (design, { squeeze }) => inGround(design, { squeeze });
+const setMoistShare: Edit<{ share: number }> = (design, { share }) =>
+  inGround(design, { moistShare: clamp(share, 0, 1) });
 const setDrainBore: Edit<{ bore: number | null }> = (design, { bore }) =>
   inGround(design, { drainBore: bore === null ? null : clamp(bore, 0.002, 0.2) });
 
@@ -346,6 +350,8 @@ export const EDITS = {
   setMethod,
   setWaterDepth,
   setDrainBore,
+  setSqueeze,
+  setMoistShare,
   addLayer,
   removeLayer,
   moveLayer,
@@ -390,6 +396,8 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setMethod: 'drainage method',
   setWaterDepth: 'water depth',
   setDrainBore: 'drain',
+  setSqueeze: 'squeeze test',
+  setMoistShare: 'how much of the soil is damp',
   addLayer: 'new layer',
   removeLayer: 'layer taken out',
   moveLayer: 'order of layers',

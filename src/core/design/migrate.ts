@@ -8,7 +8,21 @@ interface Migration {
 }
 
 /** In order; an old file runs through all that are newer than itself. Version 1 is the first. */
-const MIGRATIONS: readonly Migration[] = [];
+const MIGRATIONS: readonly Migration[] = [
+  {
+    from: 1,
+    name: 'how fresh soil is moistened',
+    // Version 1 moistened all of the soil, to one fixed content between the two schools.
+    up: (document) => ({
+      ...document,
+      ground: {
+        squeeze: 'generous',
+        moistShare: 1,
+        ...(document.ground as Record<string, unknown> | undefined),
+      },
+    }),
+  },
+];
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown> }

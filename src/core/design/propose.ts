@@ -137,6 +137,9 @@ export function proposeGround({ animal, enclosure, room }: Setting, catalogue: C
     method,
     waterDepth: toMillimetre(waterDepth),
     drainBore: null,
+    // Standing wet, or damp below and drier above (common practice for dry forest and dry ground).
+    squeeze: wet ? 'generous' : 'strict',
+    moistShare: wet ? 1 : world === 'damp' ? 0.5 : 0.3,
     layers: number([
       ...(method === 'none' ? [] : drained(method, bed, catalogue)),
       ...soils(animal, sloped(toMillimetre(front), toMillimetre(Math.max(front, back))), catalogue),

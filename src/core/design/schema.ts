@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 1;
+export const DESIGN_VERSION = 2;
 
 const MAX_LENGTH = 10;
 const metres = z.number().finite().min(0).max(MAX_LENGTH);
@@ -109,6 +109,10 @@ export const Design = z.strictObject({
     waterDepth: metres,
     /** Inside diameter of the drain, m; null without one. */
     drainBore: z.number().finite().min(0.002).max(0.2).nullable(),
+    /** Which school of the squeeze test fresh soil is moistened by. */
+    squeeze: z.enum(['strict', 'generous']),
+    /** Share of the soil's depth, from below, that is moistened; the rest goes in as it was bought. */
+    moistShare: share,
     /** From the floor up. */
     layers: z.array(Layer).max(60, 'a box holds at most 60 layers'),
   }),

@@ -4,6 +4,7 @@ import type { EditCall } from '../design/edits';
 import type { Corners, Design } from '../design/schema';
 import type { Drainage } from '../ground/drainage';
 import type { LayerResult } from '../ground/layers';
+import type { SoilMoisture } from '../ground/moisture';
 import type { Lists } from '../ground/shopping';
 import type { Said } from '../units';
 
@@ -50,6 +51,7 @@ export interface Looked {
   readonly soil: Corners;
   readonly emptyMass: number;
   readonly standingMass: number;
+  readonly moisture: SoilMoisture | undefined;
   readonly lists: Lists;
 }
 

@@ -1,3 +1,4 @@
+import { airless } from './airless';
 import { barrierMissing } from './barrierMissing';
 import { boxSize } from './boxSize';
 import { digDepth } from './digDepth';
@@ -24,6 +25,7 @@ const RULES: readonly Rule[] = [
   freeHeight,
   drainageMethod,
   freeboard,
+  airless,
   watertight,
   barrierMissing,
   drainBore,

@@ -1,4 +1,4 @@
-import { missesHundred, normalise } from '../ground/mix';
+import { missesHundred, normalise } from '../ground/parts';
 import { say } from '../units';
 import type { Rule } from './finding';
 

@@ -1,6 +1,9 @@
 export * as corners from './corners';
 export { type Corner, type Edge } from './corners';
+export * from './parts';
 export * from './mix';
+export * from './water';
+export * from './moisture';
 export * from './layers';
 export * from './drainage';
 export * from './cut';

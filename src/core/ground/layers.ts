@@ -2,6 +2,7 @@ import { materialOf, type Catalogue } from '../catalogue';
 import type { BarrierLayer, Corners, Design, Layer, Mix } from '../design/schema';
 import { add, level, mean } from './corners';
 import { mixNeed, single, type MixNeed } from './mix';
+import { SQUEEZE } from './water';
 
 /** A barrier is a cloth; its millimetre still lifts what lies on it. */
 export const BARRIER_THICKNESS = 0.001;
@@ -34,6 +35,23 @@ function mixOf(layer: Exclude<Layer, BarrierLayer>): Mix {
   return layer.kind === 'substrate' ? layer.mix : single(layer.material);
 }
 
+/**
+ * Share of each soil layer that is moistened, when the lowest `moistShare` of the whole soil is: by mean depths,
+ * exact where the layers slope alike.
+ */
+function dampShares(design: Design): ReadonlyMap<string, number> {
+  const soils = design.ground.layers.filter((layer) => layer.kind === 'substrate');
+  const boundary = design.ground.moistShare * soils.reduce((sum, soil) => sum + mean(soil.thickness), 0);
+  const shares = new Map<string, number>();
+  let base = 0;
+  for (const soil of soils) {
+    const depth = mean(soil.thickness);
+    shares.set(soil.id, depth > 0 ? Math.min(1, Math.max(0, (boundary - base) / depth)) : 1);
+    base += depth;
+  }
+  return shares;
+}
+
 /** Materials a layer is made of. */
 export function materialsIn(layer: Layer): readonly string[] {
   return layer.kind === 'substrate' ? layer.mix.parts.map((part) => part.material) : [layer.material];
@@ -45,6 +63,7 @@ export function materialsIn(layer: Layer): readonly string[] {
  */
 export function stackLayers(design: Design, catalogue: Catalogue, heldWater: number): readonly LayerResult[] {
   const area = design.enclosure.width * design.enclosure.depth;
+  const damp = dampShares(design);
   let base = level(0);
   let waterLeft = heldWater;
   return design.ground.layers.map((layer) => {
@@ -58,7 +77,8 @@ export function stackLayers(design: Design, catalogue: Catalogue, heldWater: num
       const mass = area * materialOf(catalogue, layer.material).density.value;
       return { ...standing, dryMass: mass, wetMass: mass, need: undefined };
     }
-    const need = mixNeed(mixOf(layer), placed, catalogue);
+    const moisture = { suction: SQUEEZE[design.ground.squeeze], share: damp.get(layer.id) ?? 1 };
+    const need = mixNeed(mixOf(layer), placed, catalogue, moisture);
     if (layer.kind === 'drainage') {
       const water = waterLeft * WATER_DENSITY;
       waterLeft = 0;
@@ -70,7 +90,7 @@ export function stackLayers(design: Design, catalogue: Catalogue, heldWater: num
         need: cut ? undefined : need,
       };
     }
-    const wetMass = need.dryMass + need.waterMoist * placed * WATER_DENSITY;
+    const wetMass = need.dryMass + need.water * placed * WATER_DENSITY;
     return { ...standing, dryMass: need.dryMass, wetMass, need };
   });
 }

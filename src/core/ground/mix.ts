@@ -1,33 +1,7 @@
 import { materialOf, type Catalogue } from '../catalogue';
 import type { Mix } from '../design/schema';
-
-export interface Share {
-  readonly material: string;
-  /** Parts as written. */
-  readonly written: number;
-  /** Share of the loose volume, 0 to 1; all shares sum to one. */
-  readonly share: number;
-}
-
-/**
- * Parts by volume, scaled to sum to one. 70, 30 and 10 become 63.6, 27.3 and 9.1 %.
- * All-zero parts count as equal, so that a half-typed mix never divides by nothing.
- */
-export function normalise(mix: Mix): readonly Share[] {
-  const total = mix.parts.reduce((sum, part) => sum + part.parts, 0);
-  return mix.parts.map((part) => ({
-    material: part.material,
-    written: part.parts,
-    share: total > 0 ? part.parts / total : 1 / mix.parts.length,
-  }));
-}
-
-/** True when the parts look like percentages (each 5 to 95, sum over 60) that miss one hundred. */
-export function missesHundred(mix: Mix): boolean {
-  const total = mix.parts.reduce((sum, part) => sum + part.parts, 0);
-  const likePercent = mix.parts.length > 1 && mix.parts.some((part) => part.parts >= 20);
-  return likePercent && total > 60 && Math.abs(total - 100) > 0.5;
-}
+import { normalise } from './parts';
+import { blendOf } from './water';
 
 export interface IngredientNeed {
   readonly material: string;
@@ -47,18 +21,31 @@ export interface MixNeed {
   readonly dryMass: number;
   /** Dry, kg per placed m³. */
   readonly placedDensity: number;
-  /** Water in it when moist enough to glisten, m³ per placed m³. */
-  readonly waterMoist: number;
+  /** Water in it as it is put in, m³ per placed m³: moist in its damp share, as bought in the rest. */
+  readonly water: number;
   /** Water to mix in so that it passes the squeeze test, m³; never negative. */
   readonly waterToMixIn: number;
 }
+
+/** How fresh soil is moistened: to what suction, cm of water, and how much of it. */
+export interface Moisture {
+  readonly suction: number;
+  readonly share: number;
+}
+
+const WHOLLY_MOIST: Moisture = { suction: 20, share: 1 };
 
 /**
  * What a placed volume of a mix takes: Σ xᵢ(1 − sᵢ)(1 − p) = placed, with xᵢ = fᵢ·x.
  * Solids are conserved: placed density = Σ xᵢρᵢ / placed.
  * @param placed m³ in the box after settling
  */
-export function mixNeed(mix: Mix, placed: number, catalogue: Catalogue): MixNeed {
+export function mixNeed(
+  mix: Mix,
+  placed: number,
+  catalogue: Catalogue,
+  moisture: Moisture = WHOLLY_MOIST,
+): MixNeed {
   const shares = normalise(mix).map((part) => ({ ...part, row: materialOf(catalogue, part.material) }));
   const gap = 1 - mix.packingLoss;
   const settled = shares.reduce((sum, part) => sum + part.share * (1 - part.row.settling.value), 0) * gap;
@@ -70,7 +57,9 @@ export function mixNeed(mix: Mix, placed: number, catalogue: Catalogue): MixNeed
     dryMass: loose * part.share * part.row.density.value,
   }));
   const dryMass = ingredients.reduce((sum, part) => sum + part.dryMass, 0);
-  const waterMoist = shares.reduce((sum, part) => sum + part.share * part.row.waterMoist.value, 0);
+  const moist =
+    blendOf(mix, catalogue)?.held(moisture.suction) ??
+    shares.reduce((sum, part) => sum + part.share * part.row.waterMoist.value, 0);
   const received = shares.reduce((sum, part) => sum + part.share * part.row.waterReceived.value, 0) * loose;
   return {
     ingredients,
@@ -78,8 +67,8 @@ export function mixNeed(mix: Mix, placed: number, catalogue: Catalogue): MixNeed
     yield: settled,
     dryMass,
     placedDensity: placed > 0 ? dryMass / placed : 0,
-    waterMoist,
-    waterToMixIn: Math.max(0, waterMoist * placed - received),
+    water: placed > 0 ? (moist * placed * moisture.share + received * (1 - moisture.share)) / placed : 0,
+    waterToMixIn: Math.max(0, moist * placed - received) * moisture.share,
   };
 }
 

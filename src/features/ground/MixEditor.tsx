@@ -7,12 +7,13 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { memo, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/design';
-import type { LayerResult } from '@/core/ground';
+import type { LayerResult, Squeeze } from '@/core/ground';
 import { bag, percent, tank, unitFor, UNITS } from '@/core/units';
-import { useEditing, useStore } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { Choice } from '@/ui/Choice';
 import { PlainTable } from '@/ui/PlainTable';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
@@ -86,6 +87,7 @@ export function MixEditor({ layer, result }: Props) {
           </tbody>
         </PlainTable>
       </Box>
+      <Moistening />
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.25 }}>
         <AddIngredient layer={layer.id} parts={layer.mix.parts} />
         {need && (
@@ -141,6 +143,48 @@ const MixHead = memo(function MixHead({ layer, name, recipe, packingLoss }: Head
         </Typography>
       )}
     </>
+  );
+});
+
+const SCHOOLS = [
+  {
+    value: 'strict',
+    name: 'No drop when squeezed',
+    why: 'Safer against mould and sour ground; it dries sooner.',
+  },
+  { value: 'generous', name: 'A drop or two', why: 'Moss and crew settle at once; it must drain.' },
+] as const;
+
+/** How wet the soil goes in: by which school, and how much of its depth. Holds for all soil of the box. */
+function Moistening() {
+  const { design } = useOpenDesign();
+  return <MoisteningFields squeeze={design.ground.squeeze} share={design.ground.moistShare} />;
+}
+
+const MoisteningFields = memo(function MoisteningFields({
+  squeeze,
+  share,
+}: {
+  readonly squeeze: Squeeze;
+  readonly share: number;
+}) {
+  const { edit } = useEditing();
+  const choose = useCallback(
+    (next: Squeeze) => edit({ edit: 'setSqueeze', change: { squeeze: next } }),
+    [edit],
+  );
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 128px', gap: 1.25, mt: 1.5, alignItems: 'start' }}>
+      <Choice label="Squeeze test" options={SCHOOLS} value={squeeze} onChange={choose} />
+      <QuantityField
+        label="Damp from below"
+        measure="percent"
+        value={share}
+        max={1}
+        step={0.1}
+        onCommit={(next) => edit({ edit: 'setMoistShare', change: { share: next } })}
+      />
+    </Box>
   );
 });
 

@@ -11,10 +11,12 @@ import { bag, length } from '@/core/units';
 import { useReader } from '../units';
 import { layerName } from '../words';
 import { Handle } from './Handle';
+import { Damp, MoistureOverlay, MoistureStrip } from './Moisture';
 import { Ruler } from './Ruler';
 import { textureOf, TexturePatterns } from './textures';
 
 export type View = 'front' | 'side';
+export type Overlay = 'layers' | 'moisture';
 
 /** Which corners of a surface stand at the two ends of the picture, near the eye and far from it. */
 const VIEWS: Record<
@@ -30,6 +32,8 @@ interface Props {
   readonly assessment: Assessment;
   readonly catalogue: Catalogue;
   readonly view: View;
+  /** What is laid over the layers. */
+  readonly overlay?: Overlay;
   /** px the picture may take, rulers included. */
   readonly width: number;
   readonly height: number;
@@ -45,7 +49,8 @@ interface Props {
 
 /** The enclosure cut open and drawn to scale, from the design alone. */
 export function Section(props: Props) {
-  const { design, assessment, catalogue, view, plain = false, selected = null, onSelect, onShift } = props;
+  const { design, assessment, catalogue, view, overlay = 'layers', plain = false, selected = null } = props;
+  const { onSelect, onShift } = props;
   const earth = useEarth();
   const { write } = useReader();
   const prefix = useId().replaceAll(':', '');
@@ -55,7 +60,7 @@ export function Section(props: Props) {
 
   const margin = plain
     ? { left: 4, right: 4, top: 4, bottom: 4 }
-    : { left: 52, right: 26, top: 22, bottom: 56 };
+    : { left: 52, right: assessment.moisture ? 126 : 26, top: 22, bottom: 56 };
   const scale = Math.min(
     (props.width - margin.left - margin.right) / Math.max(across, props.span ?? 0),
     (props.height - margin.top - margin.bottom) / Math.max(box.height, props.span ?? 0),
@@ -90,6 +95,7 @@ export function Section(props: Props) {
       height={props.height}
       viewBox={`0 0 ${props.width} ${props.height}`}
       role={plain ? 'img' : 'group'}
+      data-scale={scale}
       aria-label={`${design.name}, ${view === 'front' ? 'seen from the front' : 'cut from front to back'}, ${write(length(across))} across and ${write(length(box.height))} high`}
       style={{ display: 'block', touchAction: plain ? undefined : 'pan-y', maxWidth: '100%' }}
     >
@@ -172,6 +178,22 @@ export function Section(props: Props) {
             />
           </g>
         )}
+        <Damp
+          soils={layers.filter((it) => it.layer.kind === 'substrate')}
+          share={design.ground.moistShare}
+          ends={near}
+          {...{ x, y, across }}
+        />
+        {overlay === 'moisture' && assessment.moisture && (
+          <MoistureOverlay
+            moisture={assessment.moisture}
+            outlines={new Map(layers.map((it) => [it.layer.id, outline(it.base, it.top, near)]))}
+            prefix={prefix}
+            left={x(0)}
+            width={boxWidth}
+            y={y}
+          />
+        )}
         {active && !plain && (
           <polygon
             points={outline(active.base, active.top, near)}
@@ -186,6 +208,14 @@ export function Section(props: Props) {
 
       <Walls {...{ box, across, x, y, plain }} ink={earth.ink} water={earth.water} />
 
+      {!plain && assessment.moisture && (
+        <MoistureStrip
+          moisture={assessment.moisture}
+          left={x(across) + 26}
+          y={y}
+          bed={design.ground.waterDepth}
+        />
+      )}
       {!plain && (
         <>
           <Ruler axis="up" from={y(0)} to={y(box.height)} at={left - 12} metres={box.height} />

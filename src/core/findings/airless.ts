@@ -1,0 +1,73 @@
+import { findRecipe } from '../catalogue';
+import { mixOfRecipe } from '../design/edits';
+import { mean } from '../ground/corners';
+import { airlessZone, blendOf, type Stratum } from '../ground/water';
+import { length, percent, say } from '../units';
+import type { Looked, Remedy, Rule } from './finding';
+
+/** A thin airless film over the bed is in every soil; this much of it sours, m (common practice). */
+const TOLERATED = 0.025;
+
+/** Fine soil over an open bed keeps its water: only a coarser mix lets air in. */
+export const airless: Rule = (looked) => {
+  const { moisture, layers } = looked;
+  if (!moisture) return [];
+  const lowest = layers.find((it) => it.layer.kind === 'substrate' && mean(it.thickness) > 0);
+  if (!lowest) return [];
+  const place = { at: 'layer', layer: lowest.layer.id } as const;
+  const all = moisture.airless >= moisture.depth - 1e-4;
+  if (moisture.airless <= TOLERATED && !all) {
+    return [
+      {
+        code: 'soil-airy',
+        severity: 'fine',
+        place,
+        what: say`The soil stays open.`,
+        because: say`Once drained it holds ${percent(moisture.air)} of air over its depth; only the lowest ${length(moisture.airless)} stay airless.`,
+        remedies: [],
+        basis: 'published',
+        source: 'van-genuchten-1980',
+      },
+    ];
+  }
+  return [
+    {
+      code: 'soil-airless',
+      severity: 'look',
+      place,
+      what: all
+        ? say`The soil stays airless all through.`
+        : say`The lowest ${length(moisture.airless)} of soil stay airless.`,
+      because: say`Fine soil holds its water above an open bed: the coarse layer does not pull it down, and more drainage would not help. Only a coarser mix lets air in.`,
+      remedies: coarser(looked, lowest.layer.id, moisture.airless),
+      basis: 'published',
+      source: 'van-genuchten-1980',
+    },
+  ];
+};
+
+/** The wet or middling recipe that, in place of the lowest soil, leaves least of it airless. */
+function coarser({ catalogue, layers }: Looked, layer: string, now: number): Remedy[] {
+  const zoneWith = (recipe: string): number => {
+    const strata: Stratum[] = [];
+    for (const it of layers) {
+      if (it.layer.kind !== 'substrate') continue;
+      const blend = blendOf(it.layer.id === layer ? mixOfRecipe(recipe, catalogue) : it.layer.mix, catalogue);
+      if (!blend) return Infinity;
+      strata.push({ blend, thickness: mean(it.thickness) });
+    }
+    return airlessZone(strata);
+  };
+  const best = catalogue.recipes
+    .filter((row) => row.family !== 'dry')
+    .map((row) => ({ id: row.id, zone: zoneWith(row.id) }))
+    .reduce((a, b) => (b.zone < a.zone ? b : a), { id: '', zone: now });
+  const recipe = findRecipe(catalogue, best.id);
+  if (!recipe || best.zone > TOLERATED) return [];
+  return [
+    {
+      label: say`Use ${recipe.name.toLowerCase()} below: ${length(best.zone)} airless`,
+      call: { edit: 'useRecipe', change: { layer, recipe: recipe.id } },
+    },
+  ];
+}

@@ -1,0 +1,146 @@
+import type { Corner, LayerResult, SoilMoisture } from '@/core/ground';
+import { LEAST_AIR } from '@/core/ground';
+import { length } from '@/core/units';
+import { useEarth } from '../theme/useEarth';
+import { useReader } from '../units';
+
+type ToPx = (metres: number) => number;
+
+const WATER = '#2F7C90';
+
+interface StripProps {
+  readonly moisture: SoilMoisture;
+  /** px of its left edge. */
+  readonly left: number;
+  readonly y: ToPx;
+  /** Water kept in the bed, m. */
+  readonly bed: number;
+}
+
+const WIDTH = 46;
+
+/** Water and pores up the deepest column, beside the drawing and at its scale. */
+export function MoistureStrip({ moisture, left, y, bed }: StripProps) {
+  const earth = useEarth();
+  const { write } = useReader();
+  const { column, airless, air } = moisture;
+  const bottom = column[0]?.from ?? 0;
+  const top = column.at(-1)?.to ?? 0;
+  const px = (share: number): number => left + share * WIDTH;
+  const water = column.map((it) => `L ${px(it.water)} ${y((it.from + it.to) / 2)}`).join(' ');
+  const pores = column.map((it) => `L ${px(it.water + it.air)} ${y((it.from + it.to) / 2)}`).join(' ');
+  const sour = y(bottom + airless);
+  return (
+    <g
+      role="img"
+      aria-label={`Moisture of the soil once drained: ${Math.round(air * 100)} % air on average, airless up to ${write(length(airless))} over the bed`}
+    >
+      <text x={left} y={y(top) - 8} fontSize={11} fill={earth.quiet}>
+        water
+      </text>
+      <rect x={left} y={y(top)} width={WIDTH} height={y(0) - y(top)} fill={earth.card} stroke={earth.rule} />
+      <path d={`M ${left} ${y(bottom)} ${pores} L ${left} ${y(top)} Z`} fill={earth.mossWash} />
+      <path d={`M ${left} ${y(bottom)} ${water} L ${left} ${y(top)} Z`} fill={WATER} opacity={0.65} />
+      {bed > 0 && (
+        <rect x={left} y={y(bed)} width={WIDTH} height={y(0) - y(bed)} fill={WATER} opacity={0.85} />
+      )}
+      {airless > 0.001 && (
+        <>
+          <path
+            d={`M ${left - 4} ${sour} h ${WIDTH + 8}`}
+            stroke={earth.clay}
+            strokeDasharray="4 3"
+            fill="none"
+          />
+          <text x={left + WIDTH + 6} y={sour - 2} fontSize={11} fill={earth.clay}>
+            airless
+          </text>
+          <text x={left + WIDTH + 6} y={sour + 10} fontSize={11} fill={earth.clay}>
+            below
+          </text>
+        </>
+      )}
+    </g>
+  );
+}
+
+interface OverlayProps {
+  readonly moisture: SoilMoisture;
+  readonly outlines: ReadonlyMap<string, string>;
+  readonly prefix: string;
+  readonly left: number;
+  readonly width: number;
+  readonly y: ToPx;
+}
+
+/** The same moisture laid over the soil itself; where air is short it is hatched, so that colour is not alone. */
+export function MoistureOverlay({ moisture, outlines, prefix, left, width, y }: OverlayProps) {
+  const earth = useEarth();
+  return (
+    <g pointerEvents="none">
+      <defs>
+        <pattern
+          id={`${prefix}-airless`}
+          width={7}
+          height={7}
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <path d="M 0 0 V 7" stroke={earth.card} strokeWidth={1.6} opacity={0.75} />
+        </pattern>
+      </defs>
+      {[...moisture.layers].map(([id, bands]) => (
+        <g key={id} clipPath={`url(#${prefix}-wet-${id})`}>
+          <clipPath id={`${prefix}-wet-${id}`}>
+            <polygon points={outlines.get(id)} />
+          </clipPath>
+          {bands.map((band) => {
+            const box = { x: left, width, y: y(band.to) - 0.3, height: y(band.from) - y(band.to) + 0.6 };
+            return (
+              <g key={band.from}>
+                <rect {...box} fill="#F3EFE5" opacity={0.5} />
+                <rect {...box} fill={WATER} opacity={(0.95 * band.water) / (band.water + band.air)} />
+                {band.air < LEAST_AIR && <rect {...box} fill={`url(#${prefix}-airless)`} />}
+              </g>
+            );
+          })}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+interface DampProps {
+  readonly soils: readonly LayerResult[];
+  /** Share of the soil's depth that is moistened. */
+  readonly share: number;
+  readonly ends: readonly [Corner, Corner];
+  readonly x: ToPx;
+  readonly y: ToPx;
+  readonly across: number;
+}
+
+/** Damp below, dry above: the part that is moistened, darker, with its boundary. */
+export function Damp({ soils, share, ends, x, y, across }: DampProps) {
+  const base = soils[0]?.base;
+  const top = soils.at(-1)?.top;
+  if (!base || !top || share >= 1 || share <= 0) return null;
+  const at = (corner: Corner): number => base[corner] + share * (top[corner] - base[corner]);
+  const [a, b] = ends;
+  return (
+    <g pointerEvents="none">
+      <polygon
+        points={`${x(0)},${y(base[a])} ${x(across)},${y(base[b])} ${x(across)},${y(at(b))} ${x(0)},${y(at(a))}`}
+        fill="#1F3A40"
+        opacity={0.3}
+      />
+      <path
+        d={`M ${x(0)} ${y(at(a))} L ${x(across)} ${y(at(b))}`}
+        stroke="#D8ECF0"
+        strokeWidth={1.2}
+        strokeDasharray="2 4"
+        fill="none"
+      />
+    </g>
+  );
+}
