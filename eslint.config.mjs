@@ -44,7 +44,7 @@ const config = [
     files: ['**/*.test.{ts,tsx}', 'tests/**'],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
-  { files: ['scripts/**', 'bench/**', 'src/cli/**'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'bench/**', 'src/cli/**', 'tests/**'], rules: { 'no-console': 'off' } },
   {
     files: ['src/core/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts'],

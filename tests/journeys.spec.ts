@@ -135,10 +135,10 @@ test('keyboard only: from an empty rack to a dragged layer and back', async ({ p
   await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
 
   // A layer is picked in the drawing, its handle moved: 5 mm a step, 1 mm with Shift.
-  await tabTo('button', /^Plain sandy base,/);
+  await tabTo('button', /^Chunky epiphyte mix,/);
   await press('Enter');
-  await tabTo('slider', /Top of Plain sandy base, front/);
-  const slider = page.getByRole('slider', { name: /Top of Plain sandy base, front/ });
+  await tabTo('slider', /Top of Chunky epiphyte mix, front/);
+  const slider = page.getByRole('slider', { name: /Top of Chunky epiphyte mix, front/ });
   const start = Number(await slider.getAttribute('aria-valuenow'));
   await press('ArrowUp', 2);
   await press('Shift+ArrowDown');

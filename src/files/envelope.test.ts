@@ -4,6 +4,7 @@ import addFormats from 'ajv-formats';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
+import { DESIGN_VERSION } from '@/core/design';
 import { METRIC } from '@/core/units';
 import { envelopeJsonSchema, fileName, listsCsv, MAX_BYTES, readEnvelope, writeEnvelope } from '.';
 
@@ -18,16 +19,23 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 };
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
-describe('the file of the first version', () => {
-  const text = readFileSync('tests/fixtures/rack-v1.rincon.json', 'utf8');
-  it('opens for ever, with all that it held', () => {
-    const read = readEnvelope(text);
+describe('files of every earlier version', () => {
+  it.each(['rack-v1', 'rack-v2'])('%s opens for ever, with all that it held', (name) => {
+    const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
     if (!read.ok) return;
     expect(read.value.designs.map((it) => it.name)).toEqual(['Bog shelf', 'Hedge', 'Limestone', 'Dry wash']);
+    expect(read.value.designs.every((it) => it.version === DESIGN_VERSION)).toBe(true);
     expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     for (const design of read.value.designs)
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 1 moistened all of the soil, and nothing was put away', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v1.rincon.json', 'utf8'));
+    const design = read.ok ? read.value.designs[3] : undefined;
+    expect(design?.ground).toMatchObject({ squeeze: 'generous', moistShare: 1 });
+    expect(design?.brief.putAway).toBe(false);
   });
 });
 

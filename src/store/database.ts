@@ -35,7 +35,8 @@ export class RinconDatabase extends Dexie {
   declare settings: EntityTable<SettingRow, 'key'>;
 
   constructor(name = 'rincon') {
-    super(name);
+    // A write counts as saved only once the disk has it: a power cut must lose nothing that was called saved.
+    super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({
       designs: 'id, updated, deleted',
       steps: '[designId+seq], designId',

@@ -1,5 +1,6 @@
 import Dexie from 'dexie';
-import { Design, migrate } from '@/core/design';
+import type { Catalogue } from '@/core/catalogue';
+import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
 import type { DesignRow, RinconDatabase } from './database';
 
 /** Steps kept for undo; older ones are let go. */
@@ -86,6 +87,26 @@ export async function saveDesign(
     await db.designs.put(next);
     return { ok: true, row: next };
   });
+}
+
+/** Applies one named edit to a design that is not open. false when another window was quicker, or it is gone. */
+export async function changeDesign(
+  db: RinconDatabase,
+  id: string,
+  call: EditCall,
+  catalogue: Catalogue,
+  now: number,
+): Promise<boolean> {
+  const loaded = await loadDesign(db, id);
+  if (loaded.state !== 'ready') return false;
+  const { design, revision } = loaded.row;
+  const next = applyEdit(design, call, catalogue);
+  const saved = await saveDesign(
+    db,
+    { design: next, revision, label: EDIT_LABELS[call.edit], gesture: null },
+    now,
+  );
+  return saved.ok;
 }
 
 /** What undo and redo would take back or bring again; undefined where there is nothing. */

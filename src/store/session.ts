@@ -2,6 +2,7 @@ import { liveQuery, type Subscription } from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type Design, type EditCall } from '@/core/design';
 import type { DesignRow, RinconDatabase } from './database';
+import { storageTrouble } from './persist';
 import { loadDesign, saveDesign, stepsAround, travel, type Loaded } from './designs';
 
 export type SaveState =
@@ -81,7 +82,7 @@ export class DesignSession {
   }
 
   private fail(error: unknown): void {
-    this.set({ save: { state: 'failed', message: error instanceof Error ? error.message : String(error) } });
+    this.set({ save: { state: 'failed', message: storageTrouble(error) } });
   }
 
   /** What is stored, unless it is what this session wrote itself: that need not be read again. */

@@ -16,10 +16,12 @@ const Settings = z.object({
   prices: z.record(z.string(), z.number().min(0)).catch({}),
   /** Set once the demo has been laid out, so that clearing it away lasts. */
   demoLaid: z.boolean().catch(false),
+  /** When everything was last exported, ms since 1970; null: never. */
+  exported: z.number().nullable().catch(null),
 });
 export type Settings = z.infer<typeof Settings>;
 
-export const DEFAULT_SETTINGS: Settings = { units: METRIC, prices: {}, demoLaid: false };
+export const DEFAULT_SETTINGS: Settings = { units: METRIC, prices: {}, demoLaid: false, exported: null };
 
 /** Settings as stored; whatever cannot be read falls back to its default. */
 export async function loadSettings(db: RinconDatabase): Promise<Settings> {

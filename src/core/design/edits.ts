@@ -43,6 +43,8 @@ const setRoom: Edit<Partial<Room>> = (design, change) =>
 const setStage: Edit<{ stage: Stage; since: string | null }> = (design, change) => inBrief(design, change);
 const setNote: Edit<{ note: string }> = (design, { note }) => inBrief(design, { note: note.slice(0, 4000) });
 
+const setPutAway: Edit<{ putAway: boolean }> = (design, change) => inBrief(design, change);
+
 const setEnclosure: Edit<Partial<Enclosure>> = (design, change) => {
   const enclosure = { ...design.enclosure, ...change };
   return {
@@ -345,6 +347,7 @@ export const EDITS = {
   setRoom,
   setStage,
   setNote,
+  setPutAway,
   setEnclosure,
   turnEnclosure,
   setMethod,
@@ -391,6 +394,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setRoom: 'room',
   setStage: 'stage',
   setNote: 'note',
+  setPutAway: 'put away or brought back',
   setEnclosure: 'enclosure',
   turnEnclosure: 'which way up',
   setMethod: 'drainage method',

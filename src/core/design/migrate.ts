@@ -11,10 +11,11 @@ interface Migration {
 const MIGRATIONS: readonly Migration[] = [
   {
     from: 1,
-    name: 'how fresh soil is moistened',
+    name: 'how fresh soil is moistened; enclosures put away',
     // Version 1 moistened all of the soil, to one fixed content between the two schools.
     up: (document) => ({
       ...document,
+      brief: { ...(document.brief as Record<string, unknown> | undefined), putAway: false },
       ground: {
         squeeze: 'generous',
         moistShare: 1,

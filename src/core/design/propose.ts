@@ -46,6 +46,7 @@ export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
       stage: 'planned',
       since: null,
       note: '',
+      putAway: false,
     },
     enclosure,
     ground: proposeGround({ animal, enclosure, room }, catalogue),

@@ -101,6 +101,8 @@ export const Design = z.strictObject({
     /** Day the stage began, ISO 8601; null when not written down. */
     since: z.iso.date().nullable(),
     note: z.string().max(4000),
+    /** Off the rack, but kept. */
+    putAway: z.boolean(),
   }),
   enclosure: Enclosure,
   ground: z.strictObject({

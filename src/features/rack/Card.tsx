@@ -23,6 +23,7 @@ interface Props {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly onDuplicate: (design: Design) => void;
+  readonly onPutAway: (design: Design) => void;
   readonly onDelete: (design: Design) => void;
 }
 
@@ -34,7 +35,7 @@ const fineWords = (count: number): string => `${count} ${count === 1 ? 'point' :
 const TONE = { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' } as const;
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
-export function Card({ design, catalogue, onDuplicate, onDelete }: Props) {
+export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
   const { write, tell } = useReader();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -155,6 +156,14 @@ export function Card({ design, catalogue, onDuplicate, onDelete }: Props) {
           }}
         >
           Export
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            onPutAway(design);
+          }}
+        >
+          {design.brief.putAway ? 'Bring back' : 'Put away'}
         </MenuItem>
         <MenuItem
           onClick={() => {

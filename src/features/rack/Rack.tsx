@@ -2,12 +2,22 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Design } from '@/core/design';
-import { createDesign, deleteDesign, layDemo, restoreDesign, useDesigns, useStore } from '@/store';
+import {
+  changeDesign,
+  createDesign,
+  deleteDesign,
+  layDemo,
+  restoreDesign,
+  useDesigns,
+  useStore,
+  type Loaded,
+} from '@/store';
 import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -16,11 +26,21 @@ import { LookList } from './LookList';
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
+interface Props {
+  readonly tools: ReactNode;
+  /** Shown under the cards: when a copy was last saved. */
+  readonly keeping: ReactNode;
+}
+
 /** All enclosures at a glance. */
-export function Rack({ tools }: { readonly tools: ReactNode }) {
+export function Rack({ tools, keeping }: Props) {
   const { db, catalogue } = useStore();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
-  const loaded = useDesigns();
+  const everything = useDesigns();
+  const [away, setAway] = useState(false);
+  const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
+  const loaded = everything?.filter((it) => isAway(it) === away);
+  const others = (everything?.length ?? 0) - (loaded?.length ?? 0);
 
   const remove = async (design: Design): Promise<void> => {
     await deleteDesign(db, design.id, Date.now());
@@ -51,7 +71,7 @@ export function Rack({ tools }: { readonly tools: ReactNode }) {
       <Box component="main" sx={{ px: 2.5, py: 2.25, maxWidth: 1680, mx: 'auto' }}>
         {loaded === undefined ? (
           <Message title="Fetching the rack" role="status" />
-        ) : loaded.length === 0 ? (
+        ) : loaded.length === 0 && others === 0 ? (
           <Message
             title="The rack is empty"
             actions={
@@ -73,7 +93,19 @@ export function Rack({ tools }: { readonly tools: ReactNode }) {
             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1.75 }}>
               <Typography variant="h1" component="h1">
                 {NUMBERS[loaded.length] ?? loaded.length} {loaded.length === 1 ? 'enclosure' : 'enclosures'}
+                {away ? ' put away' : ''}
               </Typography>
+              {(others > 0 || away) && (
+                <Link
+                  component="button"
+                  type="button"
+                  variant="body2"
+                  onClick={() => setAway(!away)}
+                  sx={{ color: 'earth.clay' }}
+                >
+                  {away ? 'back to the rack' : `${others} put away`}
+                </Link>
+              )}
               <Box sx={{ flex: 1 }} />
               <Button component={NextLink} href="/new" variant="contained">
                 New enclosure
@@ -97,6 +129,15 @@ export function Rack({ tools }: { readonly tools: ReactNode }) {
                     design={it.row.design}
                     catalogue={catalogue}
                     onDuplicate={(design) => void duplicate(design)}
+                    onPutAway={(design) =>
+                      void changeDesign(
+                        db,
+                        design.id,
+                        { edit: 'setPutAway', change: { putAway: !design.brief.putAway } },
+                        catalogue,
+                        Date.now(),
+                      )
+                    }
                     onDelete={(design) => void remove(design)}
                   />
                 ) : it.state === 'broken' ? (
@@ -123,6 +164,7 @@ export function Rack({ tools }: { readonly tools: ReactNode }) {
               designs={loaded.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []))}
               catalogue={catalogue}
             />
+            {keeping}
           </>
         )}
       </Box>

@@ -13,8 +13,9 @@ import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/design';
 import { fileName, MAX_BYTES, readEnvelope, writeEnvelope } from '@/files';
-import { layDemo, listDesigns, saveSetting, takeIn, useStore } from '@/store';
+import { layDemo, saveSetting, takeIn, useStore } from '@/store';
 import { download } from '@/ui/download';
+import { exportEverything } from './exportEverything';
 
 interface Refusal {
   readonly file: string;
@@ -24,19 +25,12 @@ interface Refusal {
 
 /** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
 export function FileMenu({ open }: { readonly open?: () => Design }) {
-  const { db, settings } = useStore();
+  const { db, settings, set } = useStore();
   const { enqueueSnackbar } = useSnackbar();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [refusal, setRefusal] = useState<Refusal>();
   const input = useRef<HTMLInputElement>(null);
   const close = (): void => setAnchor(null);
-
-  const exportAll = async (): Promise<void> => {
-    const rows = await listDesigns(db);
-    const designs = rows.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
-    const day = new Date().toISOString().slice(0, 10);
-    download(fileName(`rincon ${day}`), writeEnvelope(designs, settings.prices, new Date()));
-  };
 
   const importFile = async (file: File): Promise<void> => {
     if (file.size > MAX_BYTES) {
@@ -97,7 +91,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
-            void exportAll();
+            void exportEverything(db, settings.prices).then(() => set('exported', Date.now()));
           }}
         >
           Export everything

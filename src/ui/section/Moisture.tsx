@@ -90,12 +90,12 @@ export function MoistureOverlay({ moisture, outlines, prefix, left, width, y }: 
         </pattern>
       </defs>
       {[...moisture.layers].map(([id, bands]) => (
-        <g key={id} clipPath={`url(#${prefix}-wet-${id})`}>
+        <g key={id} clipPath={`url(#${prefix}-wet-${id})`} shapeRendering="crispEdges">
           <clipPath id={`${prefix}-wet-${id}`}>
             <polygon points={outlines.get(id)} />
           </clipPath>
           {bands.map((band) => {
-            const box = { x: left, width, y: y(band.to) - 0.3, height: y(band.from) - y(band.to) + 0.6 };
+            const box = { x: left, width, y: y(band.to), height: y(band.from) - y(band.to) };
             return (
               <g key={band.from}>
                 <rect {...box} fill="#F3EFE5" opacity={0.5} />

@@ -52,15 +52,18 @@ export function Plan({ design, assessment, catalogue, width, height }: Props) {
       aria-label={`${design.name} from above, ${write(length(box.width))} by ${write(length(box.depth))}; the ground stands ${write(length(corners.lowest(surface)))} to ${write(length(corners.highest(surface)))} high`}
       style={{ display: 'block', maxWidth: '100%' }}
     >
-      {topmost && (
-        <defs>
+      <defs>
+        <clipPath id={`${prefix}-floor`}>
+          <rect x={left} y={back} width={right - left} height={front - back} />
+        </clipPath>
+        {topmost && (
           <TexturePatterns
             prefix={prefix}
             textures={[textureOf(topmost, catalogue)]}
             scale={Math.max(scale, 350)}
           />
-        </defs>
-      )}
+        )}
+      </defs>
       <rect
         x={left}
         y={back}
@@ -68,20 +71,22 @@ export function Plan({ design, assessment, catalogue, width, height }: Props) {
         height={front - back}
         fill={topmost ? `url(#${prefix}-${textureOf(topmost, catalogue)})` : earth.sky}
       />
-      <g
-        transform={`translate(${left} ${back}) scale(${(right - left) / GRID} ${(front - back) / GRID})`}
-        fill="none"
-        stroke="#F6F2E8"
-      >
-        {lines.map((line) => (
-          <path
-            key={line.level}
-            d={line.path}
-            vectorEffect="non-scaling-stroke"
-            strokeWidth={1.25}
-            opacity={0.85}
-          />
-        ))}
+      <g clipPath={`url(#${prefix}-floor)`}>
+        <g
+          transform={`translate(${left} ${back}) scale(${right - left} ${front - back})`}
+          fill="none"
+          stroke="#F6F2E8"
+        >
+          {lines.map((line) => (
+            <path
+              key={line.level}
+              d={line.path}
+              vectorEffect="non-scaling-stroke"
+              strokeWidth={1.25}
+              opacity={0.85}
+            />
+          ))}
+        </g>
       </g>
       <rect
         x={left}
@@ -127,11 +132,15 @@ export function Plan({ design, assessment, catalogue, width, height }: Props) {
   );
 }
 
-/** Lines of equal height of a bilinear surface, as paths over a grid of unit cells. */
+/**
+ * Lines of equal height of a bilinear surface, as paths over a unit square. The grid reaches a cell beyond the floor on
+ * every side, so that where a ring closes along its edge lies outside the drawing and is clipped away.
+ */
 function contourPaths(surface: Corners, step: number): { level: number; path: string }[] {
+  const along = (index: number): number => (index - 1) / (GRID - 3);
   const values = Array.from({ length: GRID * GRID }, (_, index) => {
-    const u = ((index % GRID) + 0.5) / GRID;
-    const v = (Math.floor(index / GRID) + 0.5) / GRID;
+    const u = along(index % GRID);
+    const v = along(Math.floor(index / GRID));
     const back = surface.backLeft * (1 - u) + surface.backRight * u;
     const front = surface.frontLeft * (1 - u) + surface.frontRight * u;
     return back * (1 - v) + front * v;
@@ -140,24 +149,17 @@ function contourPaths(surface: Corners, step: number): { level: number; path: st
   const levels: number[] = [];
   for (let level = Math.ceil((low + 1e-6) / step) * step; level < high - 1e-6; level += step)
     levels.push(level);
+  // The grid's points lie at the middle of its cells.
+  const point = ([x = 0, y = 0]: readonly number[]): string =>
+    `${along(x - 0.5).toFixed(4)} ${along(y - 0.5).toFixed(4)}`;
   return contours()
     .size([GRID, GRID])
     .thresholds(levels)(values)
-    .map(({ value, coordinates }) => ({ level: value, path: coordinates.flat().map(openRing).join('') }));
-}
-
-/** A ring without its stretches along the edge of the grid, which are no lines of height. */
-function openRing(ring: readonly (readonly number[])[]): string {
-  const atEdge = ([x = 0, y = 0]: readonly number[]): boolean =>
-    x <= 0.01 || y <= 0.01 || x >= GRID - 0.01 || y >= GRID - 0.01;
-  let path = '';
-  let pen = false;
-  for (const [index, point] of ring.entries()) {
-    const previous = ring[index - 1];
-    const along = previous !== undefined && atEdge(previous) && atEdge(point);
-    const [x = 0, y = 0] = point;
-    path += pen && !along ? `L${x.toFixed(2)} ${y.toFixed(2)}` : `M${x.toFixed(2)} ${y.toFixed(2)}`;
-    pen = true;
-  }
-  return path;
+    .map(({ value, coordinates }) => ({
+      level: value,
+      path: coordinates
+        .flat()
+        .map((ring) => `M${ring.map(point).join('L')}`)
+        .join(''),
+    }));
 }

@@ -1,0 +1,129 @@
+'use client';
+
+import SearchIcon from '@mui/icons-material/Search';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { findAnimal } from '@/core/catalogue';
+import { useDesigns, useStore } from '@/store';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['/', 'find an enclosure or a place'],
+  ['?', 'this list'],
+  ['1 2 3', 'Brief, Ground, Build of the open enclosure'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['↑ ↓', 'on a handle or a number: one step more or less'],
+  ['Shift ↑ ↓', 'a fifth of a step'],
+  ['Enter', 'take over what was typed; on a layer of the drawing: pick it'],
+  ['Esc', 'drop what was typed'],
+];
+
+/** `/` finds, `?` lists the keys; the button is there for those who would rather click. */
+export function Find() {
+  const [open, setOpen] = useState<'find' | 'keys'>();
+  const close = (): void => setOpen(undefined);
+  useHotkeys('/', () => setOpen('find'), { useKey: true, preventDefault: true });
+  useHotkeys('?', () => setOpen('keys'), { useKey: true, preventDefault: true });
+  return (
+    <>
+      <Button
+        variant="outlined"
+        startIcon={<SearchIcon sx={{ color: 'earth.quiet' }} />}
+        onClick={() => setOpen('find')}
+        aria-keyshortcuts="/"
+        aria-label="Find"
+      >
+        <Box component="span" sx={{ color: 'earth.quiet', fontWeight: 500 }}>
+          /
+        </Box>
+      </Button>
+      <Dialog open={open === 'find'} onClose={close} fullWidth maxWidth="xs" aria-label="Find">
+        <DialogContent>{open === 'find' && <Finder onDone={close} />}</DialogContent>
+      </Dialog>
+      <Dialog open={open === 'keys'} onClose={close} aria-labelledby="keys">
+        <DialogTitle id="keys">Keys</DialogTitle>
+        <DialogContent>
+          <Box
+            component="dl"
+            sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
+          >
+            {KEYS.map(([key, does]) => (
+              <Box key={key} sx={{ display: 'contents' }}>
+                <Box component="dt" sx={{ fontWeight: 650 }}>
+                  {key}
+                </Box>
+                <Box component="dd" sx={{ m: 0, color: 'earth.quiet' }}>
+                  {does}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        </DialogContent>
+        <DialogActions>
+          <Button variant="contained" onClick={close}>
+            Close
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}
+
+function Finder({ onDone }: { readonly onDone: () => void }) {
+  const { catalogue } = useStore();
+  const router = useRouter();
+  const designs = useDesigns() ?? [];
+  const entries = [
+    { label: 'Rack', hint: 'all enclosures', href: '/' },
+    { label: 'New enclosure', hint: 'three questions', href: '/new' },
+    ...designs.flatMap((it) => {
+      if (it.state !== 'ready') return [];
+      const { id, design } = it.row;
+      const hint = findAnimal(catalogue, design.brief.animal)?.english ?? 'no animal yet';
+      return (['ground', 'brief', 'build'] as const).map((place) => ({
+        label: place === 'ground' ? design.name : `${design.name}, ${place}`,
+        hint,
+        href: `/e/${id}/${place}`,
+      }));
+    }),
+  ];
+  return (
+    <Autocomplete
+      open
+      autoHighlight
+      disableCloseOnSelect
+      options={entries}
+      getOptionKey={(entry) => entry.href}
+      filterOptions={(options, { inputValue }) => {
+        const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
+        return options.filter((it) =>
+          words.every((word) => `${it.label} ${it.hint}`.toLowerCase().includes(word)),
+        );
+      }}
+      onChange={(_, entry) => {
+        if (!entry) return;
+        onDone();
+        router.push(entry.href);
+      }}
+      renderOption={({ key, ...props }, entry) => (
+        <Box component="li" key={key} {...props} sx={{ display: 'flex', gap: 2 }}>
+          <Box sx={{ flex: 1 }}>{entry.label}</Box>
+          <Box sx={{ color: 'earth.quiet', fontSize: '0.84rem' }}>{entry.hint}</Box>
+        </Box>
+      )}
+      renderInput={(params) => <TextField {...params} autoFocus label="Find an enclosure or a place" />}
+      slotProps={{
+        popper: { disablePortal: true, sx: { position: 'static !important', transform: 'none !important' } },
+      }}
+    />
+  );
+}

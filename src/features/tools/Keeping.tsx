@@ -1,0 +1,66 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { askToPersist, useDesigns, useStore } from '@/store';
+import { exportEverything } from './exportEverything';
+
+/** Days after which a copy is asked for. */
+const REMIND = 7;
+
+/** Where everything lives, and when it was last saved elsewhere. */
+export function Keeping() {
+  const { db, settings, set } = useStore();
+  const designs = useDesigns();
+  const [kept, setKept] = useState<boolean>();
+  const [now] = useState(() => Date.now());
+  useEffect(() => {
+    void askToPersist().then(setKept);
+  }, []);
+  if (!designs || designs.length === 0) return null;
+
+  const days =
+    settings.exported === null ? null : Math.max(0, Math.floor((now - settings.exported) / 86_400_000));
+  const newest = Math.max(...designs.map((it) => (it.state === 'ready' ? it.row.updated : 0)));
+  const changed = settings.exported === null || newest > settings.exported;
+  const overdue = changed && (days === null || days >= REMIND);
+  return (
+    <Box
+      component="section"
+      aria-label="Backup"
+      sx={{
+        mt: 2.5,
+        border: 1,
+        borderColor: overdue ? 'earth.amber' : 'earth.rule',
+        borderRadius: '12px',
+        bgcolor: 'earth.card',
+        px: 2,
+        py: 1.25,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+      }}
+    >
+      <Box sx={{ flex: 1 }}>
+        <Typography variant="h3">
+          {days === null
+            ? 'No copy has been saved yet'
+            : `Last copy ${days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`}`}
+          {!changed && ', and nothing has changed since'}
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+          {designs.length} {designs.length === 1 ? 'enclosure lives' : 'enclosures live'} only in this browser
+          {kept === false && ', which may clear it when space runs short'}. A file keeps them safe.
+        </Typography>
+      </Box>
+      <Button
+        variant={overdue ? 'contained' : 'outlined'}
+        onClick={() => void exportEverything(db, settings.prices).then(() => set('exported', Date.now()))}
+      >
+        Save a copy
+      </Button>
+    </Box>
+  );
+}

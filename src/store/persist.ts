@@ -1,0 +1,24 @@
+/**
+ * Asks the browser not to clear this site's storage when space runs short.
+ * false: it may; undefined: it does not say.
+ */
+export async function askToPersist(): Promise<boolean | undefined> {
+  if (typeof navigator === 'undefined' || !navigator.storage?.persist) return undefined;
+  try {
+    return (await navigator.storage.persisted()) || (await navigator.storage.persist());
+  } catch {
+    return undefined;
+  }
+}
+
+/** What a failed write means, and what to do, in plain words. */
+export function storageTrouble(error: unknown): string {
+  const name = error instanceof Error ? `${error.name} ${error.message}` : String(error);
+  if (/quota|full|no space/i.test(name)) {
+    return 'the browser’s storage is full. Export this enclosure, then free some space and try again';
+  }
+  if (/InvalidState|closed|blocked|SecurityError/i.test(name)) {
+    return 'the browser no longer lets this page store anything. Export this enclosure, then load the page again';
+  }
+  return `${error instanceof Error ? error.message : 'it could not be written'}. Export this enclosure to be safe`;
+}
