@@ -112,12 +112,13 @@ interface Editing {
 interface OpenDesign {
   readonly design: Design;
   readonly assessment: Assessment;
-  readonly view: SessionView;
 }
 
 /** Apart from the design, so that what only edits is not drawn anew at every edit. */
 const EditingContext = createContext<Editing | undefined>(undefined);
 const OpenDesignContext = createContext<OpenDesign | undefined>(undefined);
+/** Apart too: being saved changes nothing of the design. */
+const SavingContext = createContext<SessionView | undefined>(undefined);
 
 interface OpenProps {
   readonly id: string;
@@ -143,14 +144,16 @@ export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
     [session, catalogue],
   );
   const open = useMemo(
-    (): OpenDesign | undefined => design && assessment && { design, assessment, view },
-    [design, assessment, view],
+    (): OpenDesign | undefined => design && assessment && { design, assessment },
+    [design, assessment],
   );
   if (view.loaded === 'loading') return waiting;
   if (!open) return lost(view);
   return (
     <EditingContext value={editing}>
-      <OpenDesignContext value={open}>{children}</OpenDesignContext>
+      <SavingContext value={view}>
+        <OpenDesignContext value={open}>{children}</OpenDesignContext>
+      </SavingContext>
     </EditingContext>
   );
 }
@@ -160,6 +163,13 @@ export function useOpenDesign(): OpenDesign {
   const open = useContext(OpenDesignContext);
   if (!open) throw new Error('useOpenDesign needs an OpenDesignProvider above it');
   return open;
+}
+
+/** Whether the open design is saved, and what undo and redo would do. */
+export function useSaving(): SessionView {
+  const view = useContext(SavingContext);
+  if (!view) throw new Error('useSaving needs an OpenDesignProvider above it');
+  return view;
 }
 
 /** The ways to change the open design; the same functions as long as it is open. */

@@ -27,8 +27,9 @@ interface Pending {
   readonly gesture: string | null;
 }
 
-/** While something is dragged it is written this often, ms, not at every frame. */
+/** A drag is written when it has rested so long, and at least so often, ms; not at every frame. */
 const GESTURE_REST = 150;
+const GESTURE_MOST = 1000;
 
 /**
  * One open design. An edit shows at once and is written behind; the view never says saved before it is.
@@ -50,6 +51,8 @@ export class DesignSession {
   private writingNow: Pending | undefined;
   private writing: Promise<void> | undefined;
   private resting: ReturnType<typeof setTimeout> | undefined;
+  /** When the drag that is not yet written began. */
+  private restless: number | undefined;
   private readonly listeners = new Set<() => void>();
   private live: Subscription | undefined;
 
@@ -136,13 +139,22 @@ export class DesignSession {
       redo: undefined,
     });
     if (gesture === null) this.flush();
-    else this.resting ??= setTimeout(() => this.flush(), GESTURE_REST);
+    else this.rest();
+  }
+
+  /** Writes once the drag rests, and now and then while it goes on. */
+  private rest(): void {
+    clearTimeout(this.resting);
+    this.restless ??= this.now();
+    const left = GESTURE_MOST - (this.now() - this.restless);
+    this.resting = setTimeout(() => this.flush(), Math.max(0, Math.min(GESTURE_REST, left)));
   }
 
   /** Begins to write what waits. */
   private flush(): void {
     clearTimeout(this.resting);
     this.resting = undefined;
+    this.restless = undefined;
     this.writing ??= this.write();
   }
 

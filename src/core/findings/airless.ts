@@ -1,4 +1,5 @@
-import { findRecipe } from '../catalogue';
+import { findRecipe, type Catalogue } from '../catalogue';
+import type { Mix } from '../design/schema';
 import { mixOfRecipe } from '../design/edits';
 import { mean } from '../ground/corners';
 import { airlessZone, blendOf, type Stratum } from '../ground/water';
@@ -46,13 +47,24 @@ export const airless: Rule = (looked) => {
   ];
 };
 
+/** The mix of each recipe, the same object each time, so that its blend is worked out once. */
+const mixes = new WeakMap<Catalogue, Map<string, Mix>>();
+
+function recipeMix(recipe: string, catalogue: Catalogue): Mix {
+  const known = mixes.get(catalogue) ?? new Map<string, Mix>();
+  mixes.set(catalogue, known);
+  const mix = known.get(recipe) ?? mixOfRecipe(recipe, catalogue);
+  known.set(recipe, mix);
+  return mix;
+}
+
 /** The wet or middling recipe that, in place of the lowest soil, leaves least of it airless. */
 function coarser({ catalogue, layers }: Looked, layer: string, now: number): Remedy[] {
   const zoneWith = (recipe: string): number => {
     const strata: Stratum[] = [];
     for (const it of layers) {
       if (it.layer.kind !== 'substrate') continue;
-      const blend = blendOf(it.layer.id === layer ? mixOfRecipe(recipe, catalogue) : it.layer.mix, catalogue);
+      const blend = blendOf(it.layer.id === layer ? recipeMix(recipe, catalogue) : it.layer.mix, catalogue);
       if (!blend) return Infinity;
       strata.push({ blend, thickness: mean(it.thickness) });
     }

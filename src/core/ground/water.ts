@@ -38,6 +38,17 @@ export interface Blend {
  * undefined when a part has no curve.
  */
 export function blendOf(mix: Mix, catalogue: Catalogue): Blend | undefined {
+  // A mix is a value: while a layer is dragged the same one is asked for at every frame.
+  const known = blends.get(mix);
+  if (known?.catalogue === catalogue) return known.blend;
+  const blend = makeBlend(mix, catalogue);
+  blends.set(mix, { catalogue, blend });
+  return blend;
+}
+
+const blends = new WeakMap<Mix, { readonly catalogue: Catalogue; readonly blend: Blend | undefined }>();
+
+function makeBlend(mix: Mix, catalogue: Catalogue): Blend | undefined {
   const parts: { share: number; curve: RetentionCurve }[] = [];
   for (const part of normalise(mix)) {
     const row = materialOf(catalogue, part.material);
@@ -122,12 +133,25 @@ export function drainedMeans(strata: readonly Stratum[], submerged = 0): Drained
  * Height over the open bed below which a soil holds less air than roots and crew need, m. It belongs to the mix, not
  * to the depth. Sought to `limit`; that is returned when air never reaches it.
  */
-export function airlessHeight(blend: Blend, limit = 0.6): number {
+export function airlessHeight(blend: Blend, limit = SOUGHT): number {
+  let height = heights.get(blend);
+  if (height === undefined) {
+    height = seekAirlessHeight(blend);
+    heights.set(blend, height);
+  }
+  return Math.min(height, limit);
+}
+
+/** Deeper than any soil that is built, m. */
+const SOUGHT = 1;
+const heights = new WeakMap<Blend, number>();
+
+function seekAirlessHeight(blend: Blend): number {
   const short = (height: number): boolean => blend.porosity - blend.held(height * 100) < LEAST_AIR;
   if (!short(0)) return 0;
-  if (short(limit)) return limit;
+  if (short(SOUGHT)) return SOUGHT;
   let low = 0;
-  let high = limit;
+  let high = SOUGHT;
   while (high - low > 1e-5) {
     const middle = (low + high) / 2;
     if (short(middle)) low = middle;

@@ -13,7 +13,7 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useSnackbar } from 'notistack';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useDesigns, useEditing, useOpenDesign, type SaveState } from '@/store';
+import { useDesigns, useEditing, useOpenDesign, useSaving, type SaveState } from '@/store';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
 
@@ -29,35 +29,15 @@ const OUTSIDE_TEXT = ['slider', 'radio', 'option', 'menuitem'] as const;
 
 /** The frame of an open enclosure: where one is, what is saved, what it sums to. */
 export function Workspace({ tools, children }: { readonly tools: ReactNode; readonly children: ReactNode }) {
-  const { design, assessment, view } = useOpenDesign();
-  const { enqueueSnackbar } = useSnackbar();
+  const { design, assessment } = useOpenDesign();
 
   useEffect(() => {
     document.title = `${design.name} · Rincon`;
   }, [design.name]);
 
-  useEffect(() => {
-    if (view.overtaken > 0) {
-      enqueueSnackbar(
-        'Another window changed this enclosure first. Its state is shown; your last change was not kept.',
-        {
-          variant: 'warning',
-          persist: true,
-        },
-      );
-    }
-  }, [view.overtaken, enqueueSnackbar]);
-
   return (
     <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Bar
-        id={design.id}
-        name={design.name}
-        save={view.save}
-        undo={view.undo}
-        redo={view.redo}
-        tools={tools}
-      />
+      <SavingBar id={design.id} name={design.name} tools={tools} />
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {children}
       </Box>
@@ -66,20 +46,41 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
   );
 }
 
+/** Takes out of the saving what the bar shows, so that the bar is drawn anew only when that changes. */
+function SavingBar(props: Omit<BarProps, 'save' | 'undo' | 'redo' | 'overtaken'>) {
+  const { save, undo, redo, overtaken } = useSaving();
+  return <Bar {...props} save={save} undo={undo} redo={redo} overtaken={overtaken} />;
+}
+
 interface BarProps {
   readonly id: string;
   readonly name: string;
+  readonly tools: ReactNode;
   readonly save: SaveState;
   readonly undo: string | undefined;
   readonly redo: string | undefined;
-  readonly tools: ReactNode;
+  /** Counts edits of this window that another one was quicker than. */
+  readonly overtaken: number;
 }
 
-const Bar = memo(function Bar({ id, name, save, undo, redo, tools }: BarProps) {
+const Bar = memo(function Bar({ id, name, tools, save, undo, redo, overtaken }: BarProps) {
+  const { enqueueSnackbar } = useSnackbar();
   const { travel, retry } = useEditing();
   const path = usePathname();
   const router = useRouter();
   const base = `/e/${id}`;
+
+  useEffect(() => {
+    if (overtaken > 0) {
+      enqueueSnackbar(
+        'Another window changed this enclosure first. Its state is shown; your last change was not kept.',
+        {
+          variant: 'warning',
+          persist: true,
+        },
+      );
+    }
+  }, [overtaken, enqueueSnackbar]);
 
   useHotkeys(
     PLACES.map((_, index) => String(index + 1)),
