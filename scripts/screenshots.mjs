@@ -18,6 +18,7 @@ const SHOTS = [
   ['plan', '/e/demo-bog-shelf/ground', plan],
   ['ground-inches', '/e/demo-dry-wash/ground', inches],
   ['list', '/e/demo-bog-shelf/build'],
+  ['one-roll', '/lists', oneRoll, { viewport: { width: 1280, height: 1240 } }],
   ['ground-dark', '/e/demo-hedge/ground', undefined, { colorScheme: 'dark' }],
 ];
 
@@ -36,6 +37,10 @@ async function moisture(page) {
 
 async function plan(page) {
   await page.getByRole('button', { name: 'Plan' }).click();
+}
+
+async function oneRoll(page) {
+  await page.getByRole('region', { name: /cut from one roll/ }).waitFor();
 }
 
 async function inches(page) {

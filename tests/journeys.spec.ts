@@ -296,3 +296,17 @@ test('two windows on one enclosure never overwrite each other silently', async (
     '2.0',
   );
 });
+
+test('three boxes on one roll, one purchase for several', async ({ page }) => {
+  await demo(page);
+  await page.getByRole('link', { name: 'Buy for several' }).click();
+  const total = page.locator('tfoot td').last();
+  const four = Number(await total.innerText());
+  await expect(page.getByText(/^Bought one by one it would be/)).toBeVisible();
+  const roll = page.getByRole('region', { name: /cut from one roll/ }).getByRole('img');
+  await expect(roll).toHaveAttribute('aria-label', /Bog shelf.*; .*; /);
+  await page.getByRole('checkbox', { name: 'Dry wash' }).uncheck();
+  await expect.poll(async () => Number(await total.innerText())).toBeLessThan(four);
+  await page.getByRole('checkbox', { name: 'Limestone' }).uncheck();
+  await expect(roll).not.toHaveAttribute('aria-label', /Limestone/);
+});

@@ -31,6 +31,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
       ['/e/demo-bog-shelf/brief', 'Brief'],
       ['/e/demo-limestone/ground', 'Ground'],
       ['/e/demo-hedge/build', 'To buy and to cut'],
+      ['/lists', 'One purchase for several'],
     ] as const) {
       await page.goto(path);
       await page.getByRole('heading', { name: heading, level: 1 }).waitFor();

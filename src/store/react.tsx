@@ -178,3 +178,13 @@ export function useEditing(): Editing {
   if (!editing) throw new Error('useEditing needs an OpenDesignProvider above it');
   return editing;
 }
+
+/** Writes down the builder's own price of a pack; null brings the typical one back. */
+export function useSetPrice() {
+  const { settings, set } = useStore();
+  return (material: string, pack: string, price: number | null): void => {
+    const key = `${material}/${pack}`;
+    const others = Object.fromEntries(Object.entries(settings.prices).filter(([it]) => it !== key));
+    void set('prices', price === null ? others : { ...others, [key]: price });
+  };
+}

@@ -9,4 +9,6 @@ export * from './drainage';
 export * from './cut';
 export * from './packs';
 export * from './shopping';
+export * from './nest';
+export * from './joint';
 export * from './enclosure';

@@ -33,7 +33,7 @@ export interface CutItem {
 export const PANEL_PLAY = 0.004;
 
 const isArea = (pack: Pack): pack is AreaPack => pack.form === 'roll' || pack.form === 'sheet';
-const isVolume = (pack: Pack): pack is VolumePack => !isArea(pack);
+export const isVolume = (pack: Pack): pack is VolumePack => !isArea(pack);
 
 /** The roll for a barrier, with its cut: fewest joins, then price, then waste. */
 export function bestRoll(layer: BarrierLayer, design: Design, catalogue: Catalogue) {

@@ -107,6 +107,11 @@ export function Rack({ tools, keeping }: Props) {
                 </Link>
               )}
               <Box sx={{ flex: 1 }} />
+              {loaded.length > 1 && !away && (
+                <Button component={NextLink} href="/lists" variant="outlined">
+                  Buy for several
+                </Button>
+              )}
               <Button component={NextLink} href="/new" variant="contained">
                 New enclosure
               </Button>

@@ -85,6 +85,7 @@ function Finder({ onDone }: { readonly onDone: () => void }) {
   const entries = [
     { label: 'Rack', hint: 'all enclosures', href: '/' },
     { label: 'New enclosure', hint: 'three questions', href: '/new' },
+    { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
     ...designs.flatMap((it) => {
       if (it.state !== 'ready') return [];
       const { id, design } = it.row;

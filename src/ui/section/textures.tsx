@@ -8,6 +8,7 @@ import { normalise } from '@/core/ground';
 export type Texture =
   'beads' | 'small-beads' | 'panel' | 'cloth' | 'forest' | 'base' | 'sand' | 'charcoal' | 'moss' | 'litter';
 
+const CHUNKS = ['medium-orchid-bark', 'coir-chips', 'fine-orchid-bark', 'fine-lava'];
 const EARTHY = ['topsoil', 'washed-sand', 'burrowing-clay', 'pumice-5-12'];
 
 /** Chooses a texture from what the layer is made of. */
@@ -31,7 +32,8 @@ export function textureOf(layer: Layer, catalogue: Catalogue): Texture {
       const of = (ids: readonly string[]): number =>
         shares.filter((part) => ids.includes(part.material)).reduce((sum, part) => sum + part.share, 0);
       if (of(['washed-sand']) > 0.5) return 'sand';
-      return of(EARTHY) > 0.4 ? 'base' : 'forest';
+      if (of(EARTHY) > 0.4) return 'base';
+      return of(CHUNKS) > 0.5 ? 'chunky' : 'forest';
     }
   }
 }
@@ -43,6 +45,7 @@ export const TEXTURE_COLOUR: Record<Texture, string> = {
   panel: '#8C9388',
   cloth: '#4A4A40',
   forest: '#57432F',
+  chunky: '#6E4B33',
   base: '#7C6748',
   sand: '#C9A76B',
   charcoal: '#3B3A36',
@@ -164,6 +167,10 @@ const TILES: Record<Texture, { readonly size: number; readonly marks: readonly R
       ...scatter(70, 64, 8, 3, fleck(['#3B2C1E', '#7A6144', '#8F7450', '#2E2419', '#6A5238'], 7, 2.4)),
       ...scatter(70, 25, 4, 5, grain(['#1F1B16', '#2A251E', '#9C8762'], 1.4)),
     ],
+  },
+  chunky: {
+    size: 84,
+    marks: scatter(84, 49, 12, 37, fleck(['#8A5F40', '#4F3524', '#A57650', '#5E412C', '#94694A'], 15, 8)),
   },
   base: {
     size: 56,

@@ -1,0 +1,181 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useMemo, useState, type ReactNode } from 'react';
+import { assess } from '@/core/assess';
+import { jointLists, type SharedRoll } from '@/core/ground';
+import { length, percent } from '@/core/units';
+import { useDesigns, useSetPrice, useStore } from '@/store';
+import { BuyTable } from '@/ui/BuyTable';
+import { Message } from '@/ui/Message';
+import { TopBar } from '@/ui/shell/TopBar';
+import { useReader, type Reader } from '@/ui/units';
+
+/** One purchase for several enclosures. */
+export function JointLists({ tools }: { readonly tools: ReactNode }) {
+  const { catalogue, settings } = useStore();
+  const designs = useDesigns();
+  const reader = useReader();
+  const onPrice = useSetPrice();
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const all = useMemo(
+    () =>
+      designs?.flatMap((it) => (it.state === 'ready' && !it.row.design.brief.putAway ? [it.row.design] : [])),
+    [designs],
+  );
+  const joint = useMemo(
+    () =>
+      jointLists(
+        (all ?? [])
+          .filter((design) => !left.has(design.id))
+          .map((design) => ({ design, lists: assess(design, catalogue).lists })),
+        catalogue,
+      ),
+    [all, left, catalogue],
+  );
+  const saved = joint.apart - joint.price;
+
+  return (
+    <Box sx={{ minHeight: '100dvh' }}>
+      <TopBar places={[{ href: '/', label: 'Rack', current: false }]} tools={tools} />
+      <Box component="main" sx={{ px: 2.5, py: 2.25, maxWidth: 1180, mx: 'auto' }}>
+        {all === undefined ? (
+          <Message title="Adding up" role="status" />
+        ) : all.length === 0 ? (
+          <Message
+            title="Nothing to buy for yet"
+            actions={
+              <Button component={NextLink} href="/new" variant="contained">
+                New enclosure
+              </Button>
+            }
+          />
+        ) : (
+          <>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1 }}>
+              <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+                One purchase for several
+              </Typography>
+              <Button variant="outlined" className="no-print" onClick={() => window.print()}>
+                Print
+              </Button>
+            </Box>
+            <Box
+              role="group"
+              aria-label="Buy for"
+              sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, mb: 1 }}
+            >
+              {all.map((design) => (
+                <FormControlLabel
+                  key={design.id}
+                  label={design.name}
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={!left.has(design.id)}
+                      onChange={(_, on) => {
+                        const next = new Set(left);
+                        if (on) next.delete(design.id);
+                        else next.add(design.id);
+                        setLeft(next);
+                      }}
+                    />
+                  }
+                />
+              ))}
+            </Box>
+            {joint.buy.length === 0 ? (
+              <Typography sx={{ color: 'earth.quiet' }}>
+                Choose at least one enclosure with something in it.
+              </Typography>
+            ) : (
+              <BuyTable
+                lists={joint.buy}
+                total={joint.price}
+                prices={settings.prices}
+                reader={reader}
+                onPrice={onPrice}
+              />
+            )}
+            {saved > 0.005 && (
+              <Typography sx={{ mt: 1.25 }}>
+                Bought one by one it would be {joint.apart.toFixed(2)}: together saves {saved.toFixed(2)}.
+              </Typography>
+            )}
+            {joint.rolls.map((it) => (
+              <RollDrawing key={it.material} shared={it} reader={reader} />
+            ))}
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The pieces as they lie on the roll, to be cut in order. */
+function RollDrawing({ shared, reader }: { readonly shared: SharedRoll; readonly reader: Reader }) {
+  const { write } = reader;
+  const { nesting, roll } = shared;
+  const scale = Math.min(1080 / nesting.rollLength, 220 / roll.width);
+  return (
+    <Box component="section" aria-label={`${shared.name}, cut from one roll`} sx={{ mt: 3 }}>
+      <Typography variant="h2">To cut from one roll: {shared.name.toLowerCase()}</Typography>
+      <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1 }}>
+        {write(length(nesting.rollLength))} of a roll {write(length(roll.width))} wide,{' '}
+        {write(percent(Math.max(0, nesting.waste)))} of it left over. Measure each floor before you cut.
+      </Typography>
+      <Box
+        component="svg"
+        role="img"
+        aria-label={nesting.placed
+          .map((it) => `${it.id}: ${write(length(it.length))} by ${write(length(it.breadth))}`)
+          .join('; ')}
+        width={nesting.rollLength * scale + 8}
+        height={roll.width * scale + 8}
+        sx={{ color: 'earth.moss', maxWidth: '100%', display: 'block' }}
+      >
+        <rect
+          x={4}
+          y={4}
+          width={nesting.rollLength * scale}
+          height={roll.width * scale}
+          fill="none"
+          stroke="currentColor"
+          strokeDasharray="4 4"
+          opacity={0.6}
+        />
+        {nesting.placed.map((it) => (
+          <g key={`${it.id} ${it.along} ${it.across}`}>
+            <rect
+              x={4 + it.along * scale}
+              y={4 + it.across * scale}
+              width={it.length * scale}
+              height={it.breadth * scale}
+              fill="currentColor"
+              fillOpacity={0.13}
+              stroke="currentColor"
+            />
+            <Box
+              component="text"
+              x={12 + it.along * scale}
+              y={24 + it.across * scale}
+              sx={{ fill: 'earth.ink', fontSize: 13 }}
+              fill="currentColor"
+            >
+              {it.id}
+            </Box>
+            <text x={12 + it.along * scale} y={42 + it.across * scale} fontSize={12} fill="currentColor">
+              {write(length(it.length), { bare: true, trim: true })} ×{' '}
+              {write(length(it.breadth), { trim: true })}
+            </text>
+          </g>
+        ))}
+      </Box>
+    </Box>
+  );
+}

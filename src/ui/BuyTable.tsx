@@ -1,0 +1,147 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableFooter from '@mui/material/TableFooter';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { Pack } from '@/core/catalogue';
+import type { Purchase } from '@/core/ground';
+import { bag, length } from '@/core/units';
+import type { Reader } from './units';
+
+function packWords(pack: Pack, { write }: Reader): string {
+  if ('volume' in pack) return `${write(bag(pack.volume), { trim: true })} ${pack.form}`;
+  return `${write(length(pack.width))} × ${write(length(pack.length))} ${pack.form}`;
+}
+
+function amountWords(unit: Purchase['need']['unit'], amount: number, { write }: Reader): string {
+  if (unit === 'volume') return write(bag(amount));
+  if (unit === 'roll') return `${write(length(amount))} of roll`;
+  return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
+}
+
+interface BuyProps {
+  readonly lists: readonly Purchase[];
+  readonly total: number;
+  readonly prices: Readonly<Record<string, number>>;
+  readonly reader: Reader;
+  readonly onPrice: (material: string, pack: string, price: number | null) => void;
+}
+
+/** What to buy in whole packs, each price open to the builder's own. */
+export function BuyTable({ lists, total, prices, reader, onPrice }: BuyProps) {
+  const own = lists.every((row) =>
+    row.packs.every(({ pack }) => prices[`${row.material}/${pack.id}`] !== undefined),
+  );
+  return (
+    <Box
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        overflowX: 'auto',
+      }}
+    >
+      <Table
+        size="small"
+        sx={{
+          '& td, & th': { borderColor: 'earth.rule', py: 0.75 },
+          '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
+        }}
+      >
+        <TableHead>
+          <TableRow>
+            <TableCell>Material</TableCell>
+            <TableCell align="right">needed, loose</TableCell>
+            <TableCell>whole packs</TableCell>
+            <TableCell align="right">price a pack</TableCell>
+            <TableCell align="right">left over</TableCell>
+            <TableCell align="right">together</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {lists.map((row) => (
+            <TableRow key={row.material} data-material={row.material}>
+              <TableCell sx={{ fontWeight: 600 }}>{row.name}</TableCell>
+              <TableCell align="right">{amountWords(row.need.unit, row.need.amount, reader)}</TableCell>
+              <TableCell>
+                {row.packs.map(({ pack, count }) => (
+                  <div key={pack.id}>
+                    {count} × {packWords(pack, reader)}
+                  </div>
+                ))}
+              </TableCell>
+              <TableCell align="right">
+                {row.packs.map(({ pack }) => (
+                  <div key={`${pack.id} ${pack.price.value}`}>
+                    <PriceField
+                      label={`Price of ${row.name}, ${packWords(pack, reader)}`}
+                      price={pack.price.value}
+                      own={prices[`${row.material}/${pack.id}`] !== undefined}
+                      onCommit={(price) => onPrice(row.material, pack.id, price)}
+                    />
+                  </div>
+                ))}
+              </TableCell>
+              <TableCell align="right" sx={{ color: 'earth.quiet' }}>
+                {row.leftOver > 1e-9 ? amountWords(row.need.unit, row.leftOver, reader) : '–'}
+              </TableCell>
+              <TableCell align="right">{row.price.toFixed(2)}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+        <TableFooter>
+          <TableRow>
+            <TableCell colSpan={5} sx={{ color: 'earth.quiet', typography: 'body2' }}>
+              {own
+                ? 'At your own prices.'
+                : 'Prices in italics are typical, from memory: write in what the shop asks. The packs follow the cheapest way to buy enough.'}
+            </TableCell>
+            <TableCell align="right" sx={{ typography: 'h2', color: 'earth.ink' }}>
+              {total.toFixed(2)}
+            </TableCell>
+          </TableRow>
+        </TableFooter>
+      </Table>
+    </Box>
+  );
+}
+
+interface PriceProps {
+  readonly label: string;
+  readonly price: number;
+  readonly own: boolean;
+  readonly onCommit: (price: number | null) => void;
+}
+
+/** A price a builder can overwrite; emptied, the typical one comes back. */
+function PriceField({ label, price, own, onCommit }: PriceProps) {
+  const [text, setText] = useState(price.toFixed(2));
+  const value = Number(text.trim().replace(',', '.'));
+  const wrong = text.trim() !== '' && !(value > 0 && value < 1e6);
+  const commit = (): void => {
+    if (text.trim() === '') {
+      setText(price.toFixed(2));
+      if (own) onCommit(null);
+    } else if (!wrong && value.toFixed(2) !== price.toFixed(2)) onCommit(value);
+  };
+  return (
+    <TextField
+      variant="standard"
+      value={text}
+      error={wrong}
+      helperText={wrong ? 'More than nothing.' : undefined}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
+      slotProps={{ htmlInput: { 'aria-label': label, inputMode: 'decimal' } }}
+      sx={{ '& input': { textAlign: 'right', width: 64, p: '1px 0', fontStyle: own ? 'normal' : 'italic' } }}
+    />
+  );
+}
