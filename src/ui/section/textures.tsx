@@ -6,7 +6,17 @@ import { normalise } from '@/core/ground';
 
 /** How a layer looks through the glass. Grains are drawn at their true size. */
 export type Texture =
-  'beads' | 'small-beads' | 'panel' | 'cloth' | 'forest' | 'base' | 'sand' | 'charcoal' | 'moss' | 'litter';
+  | 'beads'
+  | 'small-beads'
+  | 'panel'
+  | 'cloth'
+  | 'forest'
+  | 'chunky'
+  | 'base'
+  | 'sand'
+  | 'charcoal'
+  | 'moss'
+  | 'litter';
 
 const CHUNKS = ['medium-orchid-bark', 'coir-chips', 'fine-orchid-bark', 'fine-lava'];
 const EARTHY = ['topsoil', 'washed-sand', 'burrowing-clay', 'pumice-5-12'];
