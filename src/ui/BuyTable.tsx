@@ -51,7 +51,7 @@ export function BuyTable({ lists, total, prices, reader, onPrice }: BuyProps) {
       <Table
         size="small"
         sx={{
-          '& td, & th': { borderColor: 'earth.rule', py: 0.75 },
+          '& td, & th': { borderColor: 'earth.rule', py: 0.4 },
           '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
         }}
       >
@@ -72,14 +72,14 @@ export function BuyTable({ lists, total, prices, reader, onPrice }: BuyProps) {
               <TableCell align="right">{amountWords(row.need.unit, row.need.amount, reader)}</TableCell>
               <TableCell>
                 {row.packs.map(({ pack, count }) => (
-                  <div key={pack.id}>
+                  <div key={pack.id} style={{ lineHeight: '28px' }}>
                     {count} × {packWords(pack, reader)}
                   </div>
                 ))}
               </TableCell>
               <TableCell align="right">
                 {row.packs.map(({ pack }) => (
-                  <div key={`${pack.id} ${pack.price.value}`}>
+                  <div key={`${pack.id} ${pack.price.value}`} style={{ height: 28 }}>
                     <PriceField
                       label={`Price of ${row.name}, ${packWords(pack, reader)}`}
                       price={pack.price.value}
@@ -141,7 +141,16 @@ function PriceField({ label, price, own, onCommit }: PriceProps) {
       onBlur={commit}
       onKeyDown={(event) => event.key === 'Enter' && commit()}
       slotProps={{ htmlInput: { 'aria-label': label, inputMode: 'decimal' } }}
-      sx={{ '& input': { textAlign: 'right', width: 64, p: '1px 0', fontStyle: own ? 'normal' : 'italic' } }}
+      sx={{
+        '& input': {
+          textAlign: 'right',
+          width: 64,
+          p: 0,
+          height: 25,
+          fontSize: '0.9rem',
+          fontStyle: own ? 'normal' : 'italic',
+        },
+      }}
     />
   );
 }
