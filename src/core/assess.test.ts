@@ -226,6 +226,18 @@ describe('findings', () => {
     }
   });
 
+  it('what is judged from curves out of memory is marked so, from published ones as published', () => {
+    const basis = (design: Design) =>
+      assess(design, catalogue).findings.find((it) => it.code === 'soil-airless' || it.code === 'soil-airy')
+        ?.basis;
+    expect(basis(build(FROG))).toBe('memory');
+    const mineral = build(FROG, undefined, {
+      edit: 'useRecipe',
+      change: { layer: 'layer-3', recipe: 'sand-and-clay' },
+    });
+    expect(basis(mineral)).toBe('published');
+  });
+
   it('the gravest come first', () => {
     const rank = ['severe', 'look', 'note', 'fine'];
     for (const [, make] of CASES) {

@@ -2,6 +2,7 @@ import Dexie from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
 import type { DesignRow, RinconDatabase } from './database';
+import { loadSettings, saveSetting } from './settings';
 
 /** Steps kept for undo; older ones are let go. */
 export const MAX_STEPS = 200;
@@ -201,5 +202,22 @@ export async function takeIn(
       await createDesign(db, taken, now + index);
     }
     return { added, same, copies };
+  });
+}
+
+/** Takes a whole file in, designs and prices, all or none. A price written down here stands. */
+export async function takeInFile(
+  db: RinconDatabase,
+  file: { readonly designs: readonly Design[]; readonly prices: Readonly<Record<string, number>> },
+  makeId: () => string,
+  now: number,
+): Promise<TakenIn> {
+  return db.transaction('rw', db.designs, db.steps, db.settings, async () => {
+    const taken = await takeIn(db, file.designs, makeId, now);
+    if (Object.keys(file.prices).length > 0) {
+      const { prices } = await loadSettings(db);
+      await saveSetting(db, 'prices', { ...file.prices, ...prices });
+    }
+    return taken;
   });
 }

@@ -84,8 +84,10 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 
 /** Lays out the demo's enclosures; those already here stay as they are. */
 export async function layDemo(db: RinconDatabase): Promise<void> {
-  await takeIn(db, demoDesigns(shipped), () => crypto.randomUUID(), Date.now());
-  await saveSetting(db, 'demoLaid', true);
+  await db.transaction('rw', db.designs, db.steps, db.settings, async () => {
+    await takeIn(db, demoDesigns(shipped), () => crypto.randomUUID(), Date.now());
+    await saveSetting(db, 'demoLaid', true);
+  });
 }
 
 /** The open store. Throws outside its provider. */

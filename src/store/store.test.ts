@@ -15,6 +15,7 @@ import {
   saveDesign,
   stepsAround,
   takeIn,
+  takeInFile,
   travel,
 } from './designs';
 import { DesignSession } from './session';
@@ -121,6 +122,19 @@ describe('designs', () => {
     await expect(takeIn(db, demo, () => 'x', now())).rejects.toThrow('storage full');
     put.mockRestore();
     expect(await db.designs.count()).toBe(0);
+  });
+
+  it('a file brings its prices, under those written down here; without them none of its designs', async () => {
+    await saveSetting(db, 'prices', { 'charcoal/bag-5l': 9 });
+    const file = { designs: demo, prices: { 'charcoal/bag-5l': 11, 'coir/brick-8l': 3 } };
+    const put = vi.spyOn(db.settings, 'put').mockImplementationOnce(() => {
+      throw new Error('storage full');
+    });
+    await expect(takeInFile(db, file, () => 'x', now())).rejects.toThrow('storage full');
+    expect(await db.designs.count()).toBe(0);
+    put.mockRestore();
+    expect(await takeInFile(db, file, () => 'x', now())).toMatchObject({ added: 4 });
+    expect((await loadSettings(db)).prices).toEqual({ 'charcoal/bag-5l': 9, 'coir/brick-8l': 3 });
   });
 
   it('a stored design that can no longer be read is shown as such and kept', async () => {

@@ -1,10 +1,11 @@
-import { findRecipe, type Catalogue } from '../catalogue';
+import { findMaterial, findRecipe, type Catalogue } from '../catalogue';
 import type { Mix } from '../design/schema';
 import { mixOfRecipe } from '../design/edits';
 import { mean } from '../ground/corners';
+import { materialsIn } from '../ground/layers';
 import { airlessZone, blendOf, type Stratum } from '../ground/water';
 import { length, percent, say } from '../units';
-import type { Looked, Remedy, Rule } from './finding';
+import type { Finding, Looked, Remedy, Rule } from './finding';
 
 /** A thin airless film over the bed is in every soil; this much of it sours, m (common practice). */
 const TOLERATED = 0.025;
@@ -26,8 +27,7 @@ export const airless: Rule = (looked) => {
         what: say`The soil stays open.`,
         because: say`Once drained it holds ${percent(moisture.air)} of air over its depth; only the lowest ${length(moisture.airless)} stay airless.`,
         remedies: [],
-        basis: 'published',
-        source: 'van-genuchten-1980',
+        ...grounds(looked),
       },
     ];
   }
@@ -41,11 +41,19 @@ export const airless: Rule = (looked) => {
         : say`The lowest ${length(moisture.airless)} of soil stay airless.`,
       because: say`Fine soil holds its water above an open bed: the coarse layer does not pull it down, and more drainage would not help. Only a coarser mix lets air in.`,
       remedies: coarser(looked, lowest.layer.id, moisture.airless),
-      basis: 'published',
-      source: 'van-genuchten-1980',
+      ...grounds(looked),
     },
   ];
 };
+
+/** The equation is published; the judgement is only as good as the weakest curve put into it. */
+function grounds({ layers, catalogue }: Looked): Pick<Finding, 'basis' | 'source'> {
+  const published = layers
+    .filter((it) => it.layer.kind === 'substrate')
+    .flatMap((it) => materialsIn(it.layer))
+    .every((id) => findMaterial(catalogue, id)?.retention?.basis === 'published');
+  return published ? { basis: 'published', source: 'van-genuchten-1980' } : { basis: 'memory' };
+}
 
 /** The mix of each recipe, the same object each time, so that its blend is worked out once. */
 const mixes = new WeakMap<Catalogue, Map<string, Mix>>();

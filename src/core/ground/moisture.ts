@@ -28,7 +28,7 @@ export interface SoilMoisture {
   /** Up the deepest column. */
   readonly column: readonly Band[];
   /** Each soil layer cut into level bands from its lowest to its highest place. */
-  readonly layers: ReadonlyMap<string, readonly Band[]>;
+  readonly layers: Readonly<Record<string, readonly Band[]>>;
 }
 
 const BANDS = 18;
@@ -61,7 +61,7 @@ export function soilMoisture(
     ...drainedMeans(strata, submerged),
     airless: airlessZone(strata, submerged),
     column: deepestColumn(soils, datum),
-    layers: new Map(
+    layers: Object.fromEntries(
       soils.map(({ result, blend }) => [
         result.layer.id,
         bandsOf(blend, lowest(result.base), highest(result.top), datum),

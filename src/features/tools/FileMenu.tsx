@@ -13,7 +13,7 @@ import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/design';
 import { fileName, MAX_BYTES, readEnvelope, writeEnvelope } from '@/files';
-import { layDemo, saveSetting, takeIn, useStore } from '@/store';
+import { layDemo, takeInFile, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { exportEverything } from './exportEverything';
 
@@ -47,15 +47,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
       return;
     }
     try {
-      const { added, same, copies } = await takeIn(
-        db,
-        read.value.designs,
-        () => crypto.randomUUID(),
-        Date.now(),
-      );
-      if (Object.keys(read.value.prices).length > 0) {
-        await saveSetting(db, 'prices', { ...read.value.prices, ...settings.prices });
-      }
+      const { added, same, copies } = await takeInFile(db, read.value, () => crypto.randomUUID(), Date.now());
       const said = [
         added > 0 && `${added} read in`,
         same > 0 && `${same} already here`,

@@ -89,7 +89,7 @@ export function MoistureOverlay({ moisture, outlines, prefix, left, width, y }: 
           <path d="M 0 0 V 7" stroke={earth.card} strokeWidth={1.6} opacity={0.75} />
         </pattern>
       </defs>
-      {[...moisture.layers].map(([id, bands]) => (
+      {Object.entries(moisture.layers).map(([id, bands]) => (
         <g key={id} clipPath={`url(#${prefix}-wet-${id})`} shapeRendering="crispEdges">
           <clipPath id={`${prefix}-wet-${id}`}>
             <polygon points={outlines.get(id)} />
