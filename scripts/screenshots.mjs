@@ -2,6 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { CHROMIUM, CHROMIUM_ARGS } from './browser.mjs';
+import { ensureChromium } from './ensure.mjs';
 import { serve } from './serve.mjs';
 
 const OUT = process.env.SHOTS ?? 'docs/screenshots';
@@ -15,6 +16,7 @@ const SHOTS = [
   ['brief', '/e/demo-hedge/brief'],
   ['ground', '/e/demo-limestone/ground'],
   ['moisture', '/e/demo-limestone/ground', moisture],
+  ['half-water', '/e/demo-bog-shelf/ground'],
   ['plan', '/e/demo-bog-shelf/ground', plan],
   ['ground-inches', '/e/demo-dry-wash/ground', inches],
   ['list', '/e/demo-bog-shelf/build'],
@@ -37,6 +39,7 @@ async function moisture(page) {
 
 async function plan(page) {
   await page.getByRole('button', { name: 'Plan' }).click();
+  await page.getByRole('group', { name: 'Parts of the floor' }).getByRole('button', { name: 'Land' }).click();
 }
 
 async function oneRoll(page) {
@@ -48,6 +51,7 @@ async function inches(page) {
   await page.getByRole('menuitem', { name: /cubic feet/ }).click();
 }
 
+ensureChromium();
 const server = await serve(4177, { demo: true });
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 try {

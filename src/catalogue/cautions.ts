@@ -14,6 +14,18 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
     title: 'Cutting',
     text: 'Wear eye protection when you cut a panel or drill for a drain. Toughened glass cannot be drilled.',
   },
+  drilling: {
+    title: 'Drilling',
+    text: 'Eye protection and water on the drill. Toughened glass shatters when it is drilled: ask what the panes are, and let a glazier bore them.',
+  },
+  sealing: {
+    title: 'Sealer and resin',
+    text: 'Fumes and skin contact: open air or strong ventilation, gloves, read the label. Full cure and no smell before life goes in.',
+  },
+  panes: {
+    title: 'Water against glass',
+    text: 'The pane check is a reckoning, not a rating. The maker’s rating decides; test with plain water outdoors, and stand clear of a full box that leaks.',
+  },
   water: {
     title: 'Water',
     text: 'Fill it with plain water outdoors first and look for leaks. The maker’s rating of the box decides what it may hold.',

@@ -46,7 +46,7 @@ const SCENES: readonly Scene[] = [
     },
     edits: [
       { edit: 'setStage', change: { stage: 'curing', since: '2026-11-14' } },
-      { edit: 'setDrainBore', change: { bore: 0.012 } },
+      { edit: 'setOutlet', change: { outlet: { kind: 'drain', bore: 0.012, height: 0 } } },
       { edit: 'setNote', change: { note: 'Foam background, third coat of sealer still smells.' } },
     ],
   },

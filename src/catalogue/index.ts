@@ -8,4 +8,5 @@ import { sources } from './sources';
 export const catalogue: Catalogue = { sources, animals, materials, recipes };
 export { CAUTIONS } from './cautions';
 export { withPrices } from './ownPrices';
+export { NO_OWN_ROWS, withOwn, type OwnRows } from './withOwn';
 export { demoDesigns } from './demo';

@@ -44,11 +44,27 @@ const cubicFeet = (count: number, price: number): Pack => ({
   volume: count * CUBIC_FOOT,
   price: memory(price),
 });
-/** Stated by what the brick really gives once it has taken up its water. */
-const brick = (litres: number, price: number): Pack => ({
-  id: `brick-${litres}l`,
+/** Loose and dry, kg/m³: what a brick yields follows from its mass and this, not from its label. */
+const COIR_DENSITY = 80;
+const brick = (grams: number, price: number): Pack => ({
+  id: `brick-${grams}g`,
   form: 'brick',
-  volume: litres * LITRE,
+  dryMass: grams / 1000,
+  volume: grams / 1000 / COIR_DENSITY,
+  price: memory(price),
+});
+const pipe = (length: number, price: number): Pack => ({
+  id: `pipe-${length}`,
+  form: 'pipe',
+  length,
+  price: memory(price),
+});
+const foam = (width: number, length: number, thickness: number, price: number): Pack => ({
+  id: `foam-${width}x${length}x${thickness}`,
+  form: 'sheet',
+  width,
+  length,
+  thickness,
   price: memory(price),
 });
 const roll = (width: number, length: number, price: number): Pack => ({
@@ -77,11 +93,18 @@ const CARSEL_PARRISH: Record<string, RetentionCurve> = {
   'burrowing-clay': { residual: 0.068, saturated: 0.38, alpha: 0.008, n: 1.09 },
 };
 
+/** Sold in another form, or so near another that its curve is taken. */
+const ALIKE: Record<string, string> = {
+  'coir-loose': 'coir',
+  'ready-forest': 'bark-fines',
+  'ready-dry': 'decomposed-granite',
+};
+
 /** The published curve where there is one, otherwise the fitted one. */
 function retentionOf(id: string): Material['retention'] {
   const known = CARSEL_PARRISH[id];
   if (known) return published(known, 'carsel-parrish-1988');
-  const fitted = FITTED[id];
+  const fitted = FITTED[ALIKE[id] ?? id];
   return fitted && memory(fitted);
 }
 
@@ -162,6 +185,27 @@ const rows: Row[] = [
     voids: practice(0.95),
     packs: [sheet(0.6, 0.6, 14), sheet(1.2, 0.6, 24)],
   },
+  {
+    id: 'filter-foam',
+    name: 'Open filter foam under a grid',
+    roles: ['foam-grid'],
+    density: 30,
+    settling: 0,
+    received: 0,
+    moist: 0,
+    voids: practice(0.9),
+    packs: [foam(0.5, 0.5, 0.05, 13), foam(1, 0.5, 0.05, 23), foam(0.5, 0.5, 0.03, 9)],
+  },
+  {
+    id: 'leg-pipe',
+    name: 'Pipe for panel legs',
+    roles: ['support'],
+    density: 1400,
+    settling: 0,
+    received: 0,
+    moist: 0,
+    packs: [pipe(1, 2.4), pipe(2, 4.2)],
+  },
 
   // Barriers; density is kg per m² of cloth.
   {
@@ -220,14 +264,46 @@ const rows: Row[] = [
   // What soil is mixed from.
   {
     id: 'coir',
-    name: 'Coconut coir',
+    name: 'Coconut coir, pressed',
     roles: ['mix'],
-    density: 80,
+    density: COIR_DENSITY,
     settling: 0.15,
-    received: 0.12,
+    // A seventh of its dry mass, as it comes out of the wrapper.
+    received: 0.012,
     moist: 0.42,
     cautions: ['dust'],
-    packs: [brick(8, 3.2), bag(20, 9.5), brick(65, 15)],
+    packs: [brick(650, 3.2), brick(5000, 15)],
+  },
+  {
+    id: 'coir-loose',
+    name: 'Coconut coir, loose and moist',
+    roles: ['mix'],
+    density: COIR_DENSITY,
+    settling: 0.15,
+    received: 0.3,
+    moist: 0.42,
+    packs: [bag(20, 9.5), bag(70, 24)],
+  },
+  {
+    id: 'ready-forest',
+    name: 'Ready-made forest soil',
+    roles: ['ready-made', 'mix'],
+    density: 260,
+    settling: 0.15,
+    received: 0.25,
+    moist: 0.36,
+    packs: [quarts(4, 9), quarts(8, 15), quarts(24, 34)],
+  },
+  {
+    id: 'ready-dry',
+    name: 'Ready-made dry-land soil',
+    roles: ['ready-made', 'mix'],
+    density: 1150,
+    settling: 0.06,
+    received: 0.03,
+    moist: 0.14,
+    cautions: ['dust'],
+    packs: [bag(5, 9), bag(20, 26)],
   },
   {
     id: 'peat',
@@ -539,6 +615,16 @@ const rows: Row[] = [
     received: 0.06,
     moist: 0.09,
     packs: [bag(2, 7), bag(6, 17)],
+  },
+  {
+    id: 'plain-paper',
+    name: 'Plain paper',
+    roles: ['thin', 'paper'],
+    density: 350,
+    settling: 0,
+    received: 0,
+    moist: 0,
+    packs: [bag(5, 4)],
   },
 ];
 

@@ -9,7 +9,7 @@ export function withPrices(base: Catalogue, prices: Readonly<Record<string, numb
       ...row,
       packs: row.packs.map((pack) => {
         const own = prices[`${row.id}/${pack.id}`];
-        return own === undefined ? pack : { ...pack, price: { value: own, basis: 'practice' as const } };
+        return own === undefined ? pack : { ...pack, price: { value: own, basis: 'own' as const } };
       }),
     })),
   };

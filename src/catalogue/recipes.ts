@@ -132,4 +132,13 @@ export const recipes: Recipe[] = [
     packingLoss: practice(0.15),
     basis: 'practice',
   },
+  {
+    id: 'bark-bay',
+    name: 'Dry bark',
+    family: 'dry',
+    why: 'Shallow and airy over a heat mat: moist soil would keep the warmth from coming through.',
+    parts: parts({ 'medium-orchid-bark': 3, 'bark-fines': 1 }),
+    packingLoss: practice(0.05),
+    basis: 'practice',
+  },
 ];

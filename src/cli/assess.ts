@@ -37,7 +37,13 @@ function main(argv: readonly string[]): number {
     for (const { design, result } of results) {
       console.log(`\n${design.name}`);
       for (const it of [...result.layers].reverse()) {
-        const name = it.layer.kind === 'substrate' ? it.layer.name : `${it.layer.kind}: ${it.layer.material}`;
+        const { layer } = it;
+        const name =
+          layer.kind === 'substrate'
+            ? layer.name
+            : layer.kind === 'water'
+              ? 'open water'
+              : `${layer.kind}: ${layer.material}`;
         console.log(
           `  ${name.padEnd(34)} ${formatQuantity(bag(it.placed), prefs).padStart(9)} ${formatQuantity(mass(it.wetMass), prefs).padStart(9)}`,
         );

@@ -1,15 +1,36 @@
 import { roomClimate } from './brief';
 import { findAnimal, materialOf, type Catalogue } from './catalogue';
-import type { Corners, Design } from './design/schema';
+import { allLayers, type Corners, type Design } from './design/schema';
+import {
+  checkPanes,
+  emptyMass,
+  interiorVolume,
+  loadsOf,
+  makingOf,
+  type Loads,
+  type Making,
+  type PaneCheck,
+} from './enclosure';
 import { judge, type Finding } from './findings';
-import { add, highest, level } from './ground/corners';
+import { CORNERS, level } from './ground/corners';
 import { drainageOf, type Drainage } from './ground/drainage';
-import { emptyMass, interiorVolume } from './ground/enclosure';
-import { materialsIn, stackLayers, type LayerResult } from './ground/layers';
+import { refield } from './ground/floor';
+import { layGround, materialsIn, type GroundResult, type LayerResult } from './ground/layers';
 import { soilMoisture, type SoilMoisture } from './ground/moisture';
-import { listsOf, type Lists } from './ground/shopping';
+import { preparationsOf, type Preparation } from './ground/prepare';
+import { listsOf, type Lists, type Shelf } from './ground/shopping';
 
-export type CautionStep = 'mixing' | 'collecting' | 'cutting' | 'water' | 'lifting' | 'hygiene' | 'law';
+export type CautionStep =
+  | 'mixing'
+  | 'collecting'
+  | 'cutting'
+  | 'drilling'
+  | 'sealing'
+  | 'water'
+  | 'panes'
+  | 'lifting'
+  | 'hygiene'
+  | 'law';
 
 /** Everything that follows from a design. All SI. */
 export interface Assessment {
@@ -17,9 +38,12 @@ export interface Assessment {
   readonly interior: number;
   /** kg, and whether it was weighed or estimated from the walls. */
   readonly empty: { readonly kg: number; readonly weighed: boolean };
-  /** kg with moist soil and the water kept in it; no wood, plants or lamps yet. */
+  /** kg with moist soil, the water kept in it and what is sunk in it; no plants or lamps yet. */
   readonly standingMass: number;
+  readonly ground: GroundResult;
+  /** Every layer, those of regions last. */
   readonly layers: readonly LayerResult[];
+  /** Upper side of what lies over the rest of the floor. */
   readonly surface: Corners;
   /** From the highest ground to the lid, m; negative when it stands over it. */
   readonly heightLeft: number;
@@ -27,68 +51,137 @@ export interface Assessment {
   /** m³ placed */
   readonly substrateVolume: number;
   readonly drainageVolume: number;
+  /** All water that stands in the box, m³. */
+  readonly standingWater: number;
   /** m³ to mix into the soils before they go in. */
   readonly waterToMixIn: number;
-  /** The soil once drained over its bed; undefined without drainage or where a material has no curve. */
+  /** The soil of the rest of the floor once drained; undefined without drainage or where a material has no curve. */
   readonly moisture: SoilMoisture | undefined;
+  /** The same for each region that drains. */
+  readonly moistureOf: Readonly<Record<string, SoilMoisture>>;
   readonly lists: Lists;
+  readonly loads: Loads;
+  readonly panes: PaneCheck | undefined;
+  readonly making: Making;
+  readonly preparations: readonly Preparation[];
   readonly findings: readonly Finding[];
   /** Steps of this build at which the usual caution is shown. */
   readonly cautions: readonly CautionStep[];
 }
 
-/** The one way from a design to its numbers and findings. Pure; a few tens of microseconds. */
-export function assess(design: Design, catalogue: Catalogue): Assessment {
-  const drainage = drainageOf(design, catalogue);
-  const layers = stackLayers(design, catalogue, drainage?.held ?? 0);
-  const surface = layers.at(-1)?.top ?? level(0);
-  const empty = emptyMass(design.enclosure);
-  const standingMass = empty.kg + layers.reduce((sum, it) => sum + it.wetMass, 0);
-  const moisture = soilMoisture(design, layers, catalogue);
-  const lists = listsOf(design, layers, catalogue);
+/**
+ * The one way from a design to its numbers and findings. Pure; well under a millisecond.
+ * @param shelf what is there already and need not be bought
+ */
+export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}): Assessment {
+  const box = design.enclosure;
+  const ground = layGround(design, catalogue);
+  const { layers, parts } = ground;
+  const drainage = drainageOf(ground, design.ground.waterDepth);
+  const rest = parts.find((part) => part.region === null);
+  const surface = rest?.surface ?? level(0);
+  const highest = parts.reduce((most, part) => Math.max(most, part.high), 0);
+  const empty = emptyMass(box);
+  const sunk = design.ground.sunk.reduce((sum, piece) => sum + (piece.mass ?? 0), 0);
+  const standingMass = empty.kg + sunk + layers.reduce((sum, it) => sum + it.wetMass, 0);
+  const { waterDepth } = design.ground;
+  const moisture = rest && soilMoisture(rest, waterDepth, catalogue);
+  const moistureOf: Record<string, SoilMoisture> = {};
+  for (const part of parts) {
+    const own = part.region && soilMoisture(part, waterDepth, catalogue);
+    if (part.region && own) moistureOf[part.region.id] = own;
+  }
+  const lists = listsOf(design, ground, catalogue, shelf);
   const soils = layers.filter((it) => it.layer.kind === 'substrate');
-  const soil = soils.reduce((sum, it) => add(sum, it.thickness), level(0));
+  const standingWater = layers.reduce((sum, it) => sum + it.water, 0);
+  const loads = loadsOf(box, standingMass);
+  const panes = checkPanes(box, standsAgainst(ground, design));
 
   const findings = judge({
     design,
     catalogue,
     animal: findAnimal(catalogue, design.brief.animal),
     room: roomClimate(design.brief.room),
+    ground,
     layers,
     drainage,
-    surface,
-    soil,
+    highest,
+    deepestSoil: deepestSoil(ground),
     emptyMass: empty.kg,
     standingMass,
-    moisture,
+    loads,
+    panes,
+    moistures: parts.flatMap((part) => {
+      const own = part.region ? moistureOf[part.region.id] : moisture;
+      return own ? [{ part, moisture: own }] : [];
+    }),
     lists,
   });
 
   return {
-    interior: interiorVolume(design.enclosure),
+    interior: interiorVolume(box),
     empty,
     standingMass,
+    ground,
     layers,
     surface,
-    heightLeft: design.enclosure.height - highest(surface),
+    heightLeft: box.height - highest,
     drainage,
     substrateVolume: soils.reduce((sum, it) => sum + it.placed, 0),
-    drainageVolume: layers.find((it) => it.layer.kind === 'drainage')?.placed ?? 0,
+    drainageVolume: layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.placed : 0), 0),
+    standingWater,
     waterToMixIn: soils.reduce((sum, it) => sum + (it.need?.waterToMixIn ?? 0), 0),
     moisture,
+    moistureOf,
     lists,
+    loads,
+    panes,
+    making: makingOf(box),
+    preparations: preparationsOf(design, layers, catalogue),
     findings,
-    cautions: cautionsOf(design, catalogue, standingMass),
+    cautions: cautionsOf(design, catalogue, { standingMass, panes }),
   };
 }
 
-function cautionsOf(design: Design, catalogue: Catalogue, standingMass: number): readonly CautionStep[] {
-  const rows = design.ground.layers.flatMap(materialsIn).map((id) => materialOf(catalogue, id));
+/** Highest water that stands against the walls, m: what is kept, and open water with a level of its own. */
+function standsAgainst({ layers }: GroundResult, design: Design): number {
+  const drains = layers.some((it) => it.layer.kind === 'drainage' || it.layer.kind === 'water');
+  return layers.reduce(
+    (most, { layer }) =>
+      layer.kind === 'water' && layer.level !== null ? Math.max(most, layer.level) : most,
+    drains ? design.ground.waterDepth : 0,
+  );
+}
+
+/** Soil at the deepest place of any part, m: corner by corner, which a bilinear surface never exceeds. */
+function deepestSoil({ parts }: GroundResult): number {
+  return parts.reduce((deepest, part) => {
+    const soils = part.stack.filter((it) => it.layer.kind === 'substrate');
+    if (soils.length === 0) return deepest;
+    const depth = CORNERS.map((corner) =>
+      soils.reduce((sum, it) => sum + refield(it.thickness, it.field, part.field)[corner], 0),
+    );
+    return Math.max(deepest, ...depth);
+  }, 0);
+}
+
+function cautionsOf(
+  design: Design,
+  catalogue: Catalogue,
+  { standingMass, panes }: { standingMass: number; panes: PaneCheck | undefined },
+): readonly CautionStep[] {
+  const rows = allLayers(design.ground)
+    .flatMap(materialsIn)
+    .map((id) => materialOf(catalogue, id));
+  const { made, material } = design.enclosure;
   const steps: CautionStep[] = [];
   if (rows.some((row) => row.cautions.includes('dust'))) steps.push('mixing');
   if (rows.some((row) => row.cautions.includes('collecting'))) steps.push('collecting');
   if (design.ground.method !== 'none') steps.push('cutting');
+  if (made.bores.length > 0 || design.ground.outlet.kind === 'drain') steps.push('drilling');
+  if (material === 'timber' && made.seal !== 'none') steps.push('sealing');
   if (design.ground.waterDepth > 0) steps.push('water');
+  if (panes && panes.flooded >= 0.05) steps.push('panes');
   if (standingMass > 25) steps.push('lifting');
   return [...steps, 'hygiene', 'law'];
 }

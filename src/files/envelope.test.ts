@@ -6,11 +6,11 @@ import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { DESIGN_VERSION } from '@/core/design';
 import { METRIC } from '@/core/units';
-import { envelopeJsonSchema, fileName, listsCsv, MAX_BYTES, readEnvelope, writeEnvelope } from '.';
+import { envelopeJsonSchema, fileName, listsCsv, MAX_BYTES, NO_STORES, readEnvelope, writeEnvelope } from '.';
 
 const NOW = new Date('2026-11-23T18:00:00Z');
 const demo = demoDesigns(catalogue);
-const good = writeEnvelope(demo, {}, NOW);
+const good = writeEnvelope(demo, NO_STORES, NOW);
 /** The demo file with one place changed. */
 const broken = (change: (file: { version: unknown; designs: Record<string, never>[] }) => void): string => {
   const file = JSON.parse(good);
@@ -64,9 +64,9 @@ describe('writing and reading', () => {
     ['a later file', () => broken((it) => (it.version = 7)), /^version$/, /version 7.*Update/],
     [
       'a later design',
-      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 3 } as never)),
+      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 4 } as never)),
       /^designs\[1\]\.version$/,
-      /version 3/,
+      /version 4/,
     ],
     [
       'no version',

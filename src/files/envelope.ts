@@ -1,9 +1,12 @@
 import { z } from 'zod';
-import { Design, migrate } from '@/core/design';
+import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
+import { Animal, Material, Recipe } from '@/core/catalogue';
+import { allLayers, Design, migrate } from '@/core/design';
+import { materialsIn } from '@/core/ground';
 import { pathText, type Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 1;
+export const ENVELOPE_VERSION = 2;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -18,6 +21,14 @@ export const Envelope = z.strictObject({
   designs: z.array(Design).max(2000),
   /** The builder's own prices by `material/pack`. */
   prices: Prices,
+  /** What is on the shelf, by material: m³ of loose goods, m of roll or pipe, count of sheets. */
+  shelf: z.record(z.string().max(80), z.number().finite().min(0).max(1e6)),
+  /** Rows of the catalogue that the builder wrote. */
+  own: z.strictObject({
+    materials: z.array(Material).max(1000),
+    recipes: z.array(Recipe).max(1000),
+    animals: z.array(Animal).max(1000),
+  }),
 });
 export type Envelope = z.infer<typeof Envelope>;
 
@@ -26,17 +37,49 @@ export function envelopeJsonSchema(): unknown {
   return z.toJSONSchema(Envelope, { target: 'draft-2020-12', io: 'input' });
 }
 
+/** What goes with the designs into a file. */
+export interface Stores {
+  readonly prices: Prices;
+  readonly shelf: Readonly<Record<string, number>>;
+  readonly own: OwnRows;
+}
+
+export const NO_STORES: Stores = { prices: {}, shelf: {}, own: NO_OWN_ROWS };
+
+/** Own rows that these designs name, so that a single enclosure can be read elsewhere. */
+export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
+  const materials = new Set(designs.flatMap((design) => allLayers(design.ground).flatMap(materialsIn)));
+  const recipes = new Set(
+    designs.flatMap((design) =>
+      allLayers(design.ground).map((layer) => (layer.kind === 'substrate' ? layer.mix.recipe : null)),
+    ),
+  );
+  const animals = new Set(designs.map((design) => design.brief.animal));
+  return {
+    materials: own.materials.filter((row) => materials.has(row.id)),
+    recipes: own.recipes.filter((row) => recipes.has(row.id)),
+    animals: own.animals.filter((row) => animals.has(row.id)),
+  };
+}
+
 /** Text of a file holding these designs. */
-export function writeEnvelope(designs: readonly Design[], prices: Prices, written: Date): string {
+export function writeEnvelope(designs: readonly Design[], stores: Stores, written: Date): string {
+  const { materials, recipes, animals } = stores.own;
   const envelope: Envelope = {
     format: 'rincon',
     version: ENVELOPE_VERSION,
     written: written.toISOString(),
     designs: [...designs],
-    prices,
+    prices: stores.prices,
+    shelf: stores.shelf,
+    own: { materials: [...materials], recipes: [...recipes], animals: [...animals] },
   };
   return `${JSON.stringify(envelope, null, 2)}\n`;
 }
+
+/** Text of a file holding one enclosure, with the own rows it names: whole wherever it is read. */
+export const writeSingle = (design: Design, own: OwnRows, written: Date): string =>
+  writeEnvelope([design], { ...NO_STORES, own: rowsUsedBy([design], own) }, written);
 
 const fault = <T>(place: string, message: string): Read<T> => ({ ok: false, place, message });
 
@@ -64,6 +107,16 @@ export function readEnvelope(text: string): Read<Envelope> {
       `this file is of version ${json.version}; this Rincon reads up to ${ENVELOPE_VERSION}. Update Rincon, then read it again`,
     );
   }
+  // Version 1 had neither shelf nor own rows.
+  if (json.version === 1) {
+    json = {
+      ...json,
+      version: ENVELOPE_VERSION,
+      shelf: {},
+      own: { materials: [], recipes: [], animals: [] },
+    };
+  }
+  if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];
     for (const [index, design] of json.designs.entries()) {

@@ -2,7 +2,8 @@ import Dexie from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
 import type { DesignRow, RinconDatabase } from './database';
-import { loadSettings, saveSetting } from './settings';
+import type { OwnRows } from '@/catalogue';
+import { loadSettings, saveOwnRow, saveSetting } from './settings';
 
 /** Steps kept for undo; older ones are let go. */
 export const MAX_STEPS = 200;
@@ -205,10 +206,15 @@ export async function takeIn(
   });
 }
 
-/** Takes a whole file in, designs and prices, all or none. A price written down here stands. */
+/** Takes a whole file in, designs, own rows, shelf and prices, all or none. What is written down here stands. */
 export async function takeInFile(
   db: RinconDatabase,
-  file: { readonly designs: readonly Design[]; readonly prices: Readonly<Record<string, number>> },
+  file: {
+    readonly designs: readonly Design[];
+    readonly prices: Readonly<Record<string, number>>;
+    readonly shelf?: Readonly<Record<string, number>>;
+    readonly own?: OwnRows;
+  },
   makeId: () => string,
   now: number,
 ): Promise<TakenIn> {
@@ -217,6 +223,13 @@ export async function takeInFile(
     if (Object.keys(file.prices).length > 0) {
       const { prices } = await loadSettings(db);
       await saveSetting(db, 'prices', { ...file.prices, ...prices });
+    }
+    const here = await loadSettings(db);
+    if (Object.keys(file.shelf ?? {}).length > 0)
+      await saveSetting(db, 'shelf', { ...file.shelf, ...here.shelf });
+    for (const kind of ['materials', 'recipes', 'animals'] as const) {
+      const known = new Set(here[kind].map((row) => row.id));
+      for (const row of file.own?.[kind] ?? []) if (!known.has(row.id)) await saveOwnRow(db, kind, row);
     }
     return taken;
   });

@@ -10,19 +10,28 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
-import { catalogue as shipped, demoDesigns, withPrices } from '@/catalogue';
+import { catalogue as shipped, demoDesigns, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design, EditCall } from '@/core/design';
 import { RinconDatabase } from './database';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
-import { DEFAULT_SETTINGS, loadSettings, saveSetting, type Settings } from './settings';
+import {
+  DEFAULT_SETTINGS,
+  loadSettings,
+  ownRows,
+  removeOwnRow,
+  saveOwnRow,
+  saveSetting,
+  setEntry,
+  type Settings,
+} from './settings';
 import { DesignSession, type SessionView } from './session';
 
 interface Store {
   readonly db: RinconDatabase;
   readonly settings: Settings;
-  /** What ships, with the builder's own prices. */
+  /** What ships, with the builder's own rows and prices. */
   readonly catalogue: Catalogue;
   readonly set: <K extends keyof Settings>(key: K, value: Settings[K]) => Promise<void>;
 }
@@ -63,7 +72,12 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 
   const settings = useLiveQuery(() => (db ? loadSettings(db) : undefined), [db]);
   const prices = settings?.prices ?? DEFAULT_SETTINGS.prices;
-  const catalogue = useMemo(() => withPrices(shipped, prices), [prices]);
+  // Read anew at every change of any setting: the same words mean the same rows.
+  const written = JSON.stringify(settings ? [ownRows(settings), prices] : null);
+  const catalogue = useMemo(() => {
+    const [own, paid] = (JSON.parse(written) as [OwnRows, Settings['prices']] | null) ?? [undefined, {}];
+    return withPrices(own ? withOwn(shipped, own) : shipped, paid);
+  }, [written]);
   const store = useMemo(
     () =>
       db && settings
@@ -132,11 +146,12 @@ interface OpenProps {
 
 /** Opens one design: every number below it follows from the same assessment. */
 export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
-  const { db, catalogue } = useStore();
+  const { db, catalogue, settings } = useStore();
   const session = useMemo(() => new DesignSession(db, id, Date.now), [db, id]);
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
   const { design } = view;
-  const assessment = useMemo(() => design && assess(design, catalogue), [design, catalogue]);
+  const { shelf } = settings;
+  const assessment = useMemo(() => design && assess(design, catalogue, shelf), [design, catalogue, shelf]);
   const editing = useMemo(
     (): Editing => ({
       edit: (call, gesture) => session.edit(call, catalogue, gesture ?? null),
@@ -183,10 +198,20 @@ export function useEditing(): Editing {
 
 /** Writes down the builder's own price of a pack; null brings the typical one back. */
 export function useSetPrice() {
-  const { settings, set } = useStore();
-  return (material: string, pack: string, price: number | null): void => {
-    const key = `${material}/${pack}`;
-    const others = Object.fromEntries(Object.entries(settings.prices).filter(([it]) => it !== key));
-    void set('prices', price === null ? others : { ...others, [key]: price });
-  };
+  const { db } = useStore();
+  return (material: string, pack: string, price: number | null): void =>
+    void setEntry(db, 'prices', `${material}/${pack}`, price);
+}
+
+/** Ways to change what the builder wrote down himself: rows of the catalogue, and what is on the shelf. */
+export function useOwn() {
+  const { db } = useStore();
+  return useMemo(
+    () => ({
+      save: <K extends keyof OwnRows>(kind: K, row: OwnRows[K][number]) => saveOwnRow(db, kind, row),
+      remove: (kind: keyof OwnRows, id: string) => removeOwnRow(db, kind, id),
+      onShelf: (material: string, amount: number | null) => setEntry(db, 'shelf', material, amount),
+    }),
+    [db],
+  );
 }

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
+import { Animal, Material, Recipe } from '@/core/catalogue';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';
 
@@ -10,10 +12,27 @@ const Units = z.strictObject({
   temperature: z.enum(['C', 'F']),
 }) satisfies z.ZodType<UnitPrefs>;
 
+/** Rows that can be read; one that cannot stays stored, and is left out here. */
+const rows = <T extends z.ZodType>(row: T) =>
+  z
+    .array(z.unknown())
+    .catch([])
+    .transform((all) =>
+      all.flatMap((it) => {
+        const read = row.safeParse(it);
+        return read.success ? [read.data] : [];
+      }),
+    );
+
 const Settings = z.object({
   units: Units.catch(METRIC),
   /** The builder's own prices by `material/pack`. */
   prices: z.record(z.string(), z.number().min(0)).catch({}),
+  /** What is on the shelf, by material: m³ of loose goods, m of roll or pipe, count of sheets. */
+  shelf: z.record(z.string(), z.number().min(0)).catch({}),
+  materials: rows(Material),
+  recipes: rows(Recipe),
+  animals: rows(Animal),
   /** Set once the demo has been laid out, so that clearing it away lasts. */
   demoLaid: z.boolean().catch(false),
   /** When everything was last exported, ms since 1970; null: never. */
@@ -21,7 +40,19 @@ const Settings = z.object({
 });
 export type Settings = z.infer<typeof Settings>;
 
-export const DEFAULT_SETTINGS: Settings = { units: METRIC, prices: {}, demoLaid: false, exported: null };
+export const DEFAULT_SETTINGS: Settings = {
+  units: METRIC,
+  prices: {},
+  shelf: {},
+  materials: [],
+  recipes: [],
+  animals: [],
+  demoLaid: false,
+  exported: null,
+};
+
+export const ownRows = ({ materials, recipes, animals }: Settings): OwnRows =>
+  materials.length + recipes.length + animals.length === 0 ? NO_OWN_ROWS : { materials, recipes, animals };
 
 /** Settings as stored; whatever cannot be read falls back to its default. */
 export async function loadSettings(db: RinconDatabase): Promise<Settings> {
@@ -35,4 +66,45 @@ export async function saveSetting<K extends keyof Settings>(
   value: Settings[K],
 ): Promise<void> {
   await db.settings.put({ key, value });
+}
+
+type OwnKind = keyof OwnRows;
+
+/** Writes one own row, in place of the one with its id. Two windows writing different rows lose neither. */
+export async function saveOwnRow<K extends OwnKind>(
+  db: RinconDatabase,
+  kind: K,
+  row: OwnRows[K][number],
+): Promise<void> {
+  await changeStored(db, kind, (rows) => [...rows.filter((it) => it.id !== row.id), row]);
+}
+
+export async function removeOwnRow(db: RinconDatabase, kind: OwnKind, id: string): Promise<void> {
+  await changeStored(db, kind, (rows) => rows.filter((it) => it.id !== id));
+}
+
+/** Works on what is stored, read or not, so that a row this version cannot read is kept. */
+async function changeStored(
+  db: RinconDatabase,
+  kind: OwnKind,
+  change: (rows: readonly { readonly id?: unknown }[]) => readonly unknown[],
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    const stored = (await db.settings.get(kind))?.value;
+    await db.settings.put({ key: kind, value: change(Array.isArray(stored) ? stored : []) });
+  });
+}
+
+/** Writes one entry of a table of numbers (prices, shelf); null takes it out. */
+export async function setEntry(
+  db: RinconDatabase,
+  table: 'prices' | 'shelf',
+  key: string,
+  value: number | null,
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    const before = (await loadSettings(db))[table];
+    const others = Object.fromEntries(Object.entries(before).filter(([it]) => it !== key));
+    await saveSetting(db, table, value === null ? others : { ...others, [key]: value });
+  });
 }

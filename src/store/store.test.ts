@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { applyEdit, type Design } from '@/core/design';
-import { METRIC, US } from '@/core/units';
+import { US } from '@/core/units';
 import { RinconDatabase } from './database';
 import {
   createDesign,
@@ -19,7 +19,7 @@ import {
   travel,
 } from './designs';
 import { DesignSession } from './session';
-import { loadSettings, saveSetting } from './settings';
+import { DEFAULT_SETTINGS, loadSettings, saveSetting } from './settings';
 
 let db: RinconDatabase;
 let clock = 0;
@@ -227,9 +227,9 @@ describe('a session', () => {
 
 describe('settings', () => {
   it('are kept; what cannot be read falls back', async () => {
-    expect(await loadSettings(db)).toEqual({ units: METRIC, prices: {}, demoLaid: false, exported: null });
+    expect(await loadSettings(db)).toEqual(DEFAULT_SETTINGS);
     await saveSetting(db, 'units', US);
     await db.settings.put({ key: 'prices', value: 'nonsense' });
-    expect(await loadSettings(db)).toEqual({ units: US, prices: {}, demoLaid: false, exported: null });
+    expect(await loadSettings(db)).toEqual({ ...DEFAULT_SETTINGS, units: US });
   });
 });

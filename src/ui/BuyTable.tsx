@@ -11,17 +11,22 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Pack } from '@/core/catalogue';
 import type { Purchase } from '@/core/ground';
-import { bag, length } from '@/core/units';
+import { bag, length, mass } from '@/core/units';
 import type { Reader } from './units';
 
 function packWords(pack: Pack, { write }: Reader): string {
-  if ('volume' in pack) return `${write(bag(pack.volume), { trim: true })} ${pack.form}`;
+  if (pack.form === 'pipe') return `${write(length(pack.length))} pipe`;
+  // A brick is told by what is weighed, not by what its label promises.
+  if (pack.form === 'brick')
+    return `${write(mass(pack.dryMass), { decimals: 2, trim: true })} brick, ${write(bag(pack.volume))}`;
+  if (pack.form === 'bag') return `${write(bag(pack.volume), { trim: true })} bag`;
   return `${write(length(pack.width))} × ${write(length(pack.length))} ${pack.form}`;
 }
 
 function amountWords(unit: Purchase['need']['unit'], amount: number, { write }: Reader): string {
   if (unit === 'volume') return write(bag(amount));
   if (unit === 'roll') return `${write(length(amount))} of roll`;
+  if (unit === 'pipe') return `${write(length(amount))} of pipe`;
   return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
 }
 
@@ -67,10 +72,18 @@ export function BuyTable({ lists, total, prices, reader, onPrice }: BuyProps) {
         </TableHead>
         <TableBody>
           {lists.map((row) => (
-            <TableRow key={row.material} data-material={row.material}>
+            <TableRow key={`${row.material} ${row.packs[0]?.pack.id ?? ''}`} data-material={row.material}>
               <TableCell sx={{ fontWeight: 600 }}>{row.name}</TableCell>
-              <TableCell align="right">{amountWords(row.need.unit, row.need.amount, reader)}</TableCell>
+              <TableCell align="right">
+                {amountWords(row.need.unit, row.need.amount, reader)}
+                {row.fromShelf > 0 && (
+                  <Box sx={{ typography: 'caption', color: 'earth.quiet' }}>
+                    {amountWords(row.need.unit, row.fromShelf, reader)} from the shelf
+                  </Box>
+                )}
+              </TableCell>
               <TableCell>
+                {row.packs.length === 0 && 'nothing to buy'}
                 {row.packs.map(({ pack, count }) => (
                   <div key={pack.id} style={{ lineHeight: '28px' }}>
                     {count} × {packWords(pack, reader)}

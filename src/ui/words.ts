@@ -1,4 +1,4 @@
-import type { Basis } from '@/core/catalogue';
+import { materialOf, type Basis, type Catalogue } from '@/core/catalogue';
 import type { Layer, LayerKind, Method, Stage } from '@/core/design';
 import type { Severity } from '@/core/findings';
 
@@ -7,6 +7,7 @@ export const BASIS_WORD: Record<Basis | 'computed', string> = {
   published: 'published',
   practice: 'common practice',
   memory: 'from memory',
+  own: 'your own',
   computed: 'computed',
 };
 
@@ -18,9 +19,17 @@ export const SEVERITY_WORD: Record<Severity, string> = {
 };
 
 export const METHOD_WORD: Record<Method, { readonly name: string; readonly why: string }> = {
-  'bead-bed': { name: 'Bead bed', why: 'Water waits under the soil. For wet boxes.' },
-  'raised-panel': { name: 'Raised panel', why: 'Lighter, and holds more water per centimetre.' },
-  none: { name: 'No drainage', why: 'Damp below, dry on top. For dry and temperate boxes.' },
+  'bead-bed': { name: 'Bead bed', why: 'Water waits under the soil.' },
+  'raised-panel': { name: 'Raised panel', why: 'Lighter; holds more water.' },
+  'foam-grid': {
+    name: 'Foam and grid',
+    why: 'Quick to cut; clogs in time.',
+  },
+  'full-water': {
+    name: 'Full water',
+    why: 'Land stands in open water.',
+  },
+  none: { name: 'No drainage', why: 'Damp below, dry on top.' },
 };
 
 export const STAGE_WORD: Record<Stage, string> = {
@@ -38,18 +47,21 @@ export const KIND_WORD: Record<LayerKind, string> = {
   thin: 'Thin layer',
   moss: 'Moss',
   litter: 'Leaf litter',
+  water: 'Open water',
 };
 
 /** A layer's name: a soil's own, otherwise its kind and material. */
-export function layerName(layer: Layer, material: string): string {
+export function layerName(layer: Layer, catalogue: Catalogue): string {
   switch (layer.kind) {
     case 'substrate':
       return layer.name;
+    case 'water':
+      return KIND_WORD.water;
     case 'drainage':
     case 'barrier':
-      return `${KIND_WORD[layer.kind]} · ${lower(material)}`;
+      return `${KIND_WORD[layer.kind]} · ${lower(materialOf(catalogue, layer.material).name)}`;
     default:
-      return material;
+      return materialOf(catalogue, layer.material).name;
   }
 }
 

@@ -4,7 +4,8 @@ import { z } from 'zod';
  * The shape of the catalogue. The rows live in `src/catalogue`; the core only needs to know what a row says.
  * Every value carries where it comes from, and the interface shows it.
  */
-export const Basis = z.enum(['published', 'practice', 'memory']);
+/** `own`: written down by the builder. */
+export const Basis = z.enum(['published', 'practice', 'memory', 'own']);
 export type Basis = z.infer<typeof Basis>;
 
 const sourced = <T extends z.ZodType>(value: T) =>
@@ -33,27 +34,50 @@ const Range = z
   .refine((range) => range.low <= range.high, { message: 'low must not be above high' });
 export type Range = z.infer<typeof Range>;
 
+const price = sourced(z.number().min(0).finite());
+
 /** One way a material is sold. Volumes are what the pack yields loose, ready to use. */
 export const Pack = z.discriminatedUnion('form', [
+  z.strictObject({ id: z.string(), form: z.literal('bag'), volume: positive, price }),
   z.strictObject({
     id: z.string(),
-    form: z.enum(['bag', 'brick']),
+    form: z.literal('brick'),
+    /** Of the dry brick, kg. What it yields follows from this and the loose density, not from the label. */
+    dryMass: positive,
     volume: positive,
-    price: sourced(positive),
+    price,
   }),
+  z.strictObject({ id: z.string(), form: z.literal('roll'), width: positive, length: positive, price }),
   z.strictObject({
     id: z.string(),
-    form: z.enum(['roll', 'sheet']),
+    form: z.literal('sheet'),
     width: positive,
     length: positive,
-    price: sourced(positive),
+    /** m, where sheets are laid on one another. */
+    thickness: positive.optional(),
+    price,
   }),
+  z.strictObject({ id: z.string(), form: z.literal('pipe'), length: positive, price }),
 ]);
 export type Pack = z.infer<typeof Pack>;
 export type VolumePack = Extract<Pack, { volume: number }>;
 export type AreaPack = Extract<Pack, { width: number }>;
+export type PipePack = Extract<Pack, { form: 'pipe' }>;
 
-export const Role = z.enum(['bead-bed', 'raised-panel', 'barrier', 'mix', 'thin', 'moss', 'litter']);
+export const Role = z.enum([
+  'bead-bed',
+  'raised-panel',
+  'foam-grid',
+  'support',
+  'barrier',
+  'mix',
+  /** A whole soil out of one bag. */
+  'ready-made',
+  'thin',
+  'paper',
+  'moss',
+  'litter',
+]);
 export type Role = z.infer<typeof Role>;
 
 /** van Genuchten's curve; α in 1/cm, water in m³/m³ as placed. */
@@ -84,6 +108,8 @@ export const Material = z.strictObject({
   voids: sourced(share).optional(),
   /** Grain size, m. */
   grain: sourced(Range).optional(),
+  /** Collected outside, or bought clean: what sterilising is about. */
+  collected: z.boolean().optional(),
   peatFree: z.boolean(),
   cautions: z.array(z.enum(['dust', 'collecting'])),
   packs: z.array(Pack).min(1),

@@ -1,4 +1,6 @@
 export * from './schema';
 export * from './edits';
+export * from './regions';
+export { mixOfRecipe } from './mixOfRecipe';
 export * from './propose';
 export * from './migrate';

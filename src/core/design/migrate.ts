@@ -23,6 +23,47 @@ const MIGRATIONS: readonly Migration[] = [
       },
     }),
   },
+  {
+    from: 2,
+    name: 'regions, outlets, what panels stand on, how a box is made',
+    up: (document) => {
+      const enclosure = document.enclosure as Record<string, unknown> | undefined;
+      const { drainBore, ...ground } = (document.ground ?? {}) as Record<string, unknown>;
+      const layers = Array.isArray(ground.layers)
+        ? (ground.layers as Record<string, unknown>[])
+        : ground.layers;
+      return {
+        ...document,
+        enclosure: {
+          build: 'box',
+          screened: [],
+          standRating: null,
+          made: {
+            doors: 'sliding',
+            ventLow: 0.04,
+            ventHigh: 0,
+            bores: [],
+            board: 'birch-plywood',
+            seal: 'none',
+          },
+          ...enclosure,
+        },
+        ground: {
+          // A drain of version 2 had no height: it was taken to lie on the floor.
+          outlet:
+            typeof drainBore === 'number' ? { kind: 'drain', bore: drainBore, height: 0 } : { kind: 'none' },
+          panel: { spacing: 0.15, leg: 0.032, rating: null },
+          regions: [],
+          sunk: [],
+          schools: { peat: 'keep', renewal: 'top-up', collected: 'bake', microbes: 'arrive' },
+          ...ground,
+          ...(Array.isArray(layers)
+            ? { layers: layers.map((it) => (it?.kind === 'barrier' ? { holes: [], ...it } : it)) }
+            : {}),
+        },
+      };
+    },
+  },
 ];
 
 export type Migrated =

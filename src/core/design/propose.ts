@@ -1,10 +1,18 @@
 import { heightNeed, roomClimate, spaceNeed, type RoomClimate } from '../brief';
 import { everydayMaterial, findAnimal, type Animal, type Catalogue } from '../catalogue';
 import { level, sloped } from '../ground/corners';
-import { usualWall } from '../ground/enclosure';
+import { usualWall } from '../enclosure/box';
 import { BARRIER_THICKNESS } from '../ground/layers';
-import { mixOfRecipe } from './edits';
-import { DESIGN_VERSION, type Corners, type Design, type Enclosure, type Layer, type Room } from './schema';
+import { mixOfRecipe } from './mixOfRecipe';
+import {
+  DESIGN_VERSION,
+  type Corners,
+  type Design,
+  type Enclosure,
+  type Layer,
+  type Region,
+  type Room,
+} from './schema';
 
 export interface Answers {
   readonly id: string;
@@ -85,15 +93,26 @@ function proposeEnclosure(answers: Answers, animal: Animal | undefined, room: Ro
   const wet = dampness(world) === 'moist';
   const sill = clamp(size.height * (world === 'half-water' ? 0.3 : 0.25), 0.08, 0.2);
   return {
+    build: 'box',
     ...size,
     stands: 'upright',
     material,
     wallThickness: usualWall(material, longest),
+    screened: [],
     top: 'mesh',
     topCover: airy ? 0 : COVER[dampness(world)][room.kind],
     front: 'doors',
     watertightHeight: toMillimetre(wet || material === 'glass' ? sill : 0.05),
     emptyMass: null,
+    standRating: null,
+    made: {
+      doors: 'sliding',
+      ventLow: 0.04,
+      ventHigh: 0,
+      bores: [],
+      board: 'birch-plywood',
+      seal: wet ? 'epoxy' : 'varnish',
+    },
   };
 }
 
@@ -112,12 +131,15 @@ interface Setting {
 export function proposeGround({ animal, enclosure, room }: Setting, catalogue: Catalogue): Design['ground'] {
   const world = animal?.ground.value ?? UNDECIDED;
   const wet = dampness(world) === 'moist';
-  const method = world === 'half-water' ? 'raised-panel' : wet ? 'bead-bed' : 'none';
+  // Land on a panel, at the back, in open water; anything else drains through all of its floor.
+  const flooded = world === 'half-water';
+  const method = flooded ? 'full-water' : wet ? 'bead-bed' : 'none';
   const budget = enclosure.height - (animal?.space.value.freeHeight ?? enclosure.height * 0.55);
 
   const topping = (wet ? 0.015 : 0) + (world === 'dry' ? 0 : 0.012);
   const least = Math.max(0.03, animal?.digs.value ?? 0.04);
-  let bed = method === 'none' ? 0 : usualBed(method, enclosure.height, room.kind);
+  let bed =
+    method === 'none' ? 0 : usualBed(flooded ? 'raised-panel' : 'bead-bed', enclosure.height, room.kind);
   const spare = budget - topping - least - (wet ? BARRIER_THICKNESS : 0);
   bed = Math.min(bed, Math.max(0.03, spare));
   if (method === 'none') bed = 0;
@@ -129,40 +151,58 @@ export function proposeGround({ animal, enclosure, room }: Setting, catalogue: C
 
   const waterDepth =
     world === 'half-water'
-      ? Math.max(0.01, bed - 0.03)
+      ? Math.max(0.01, bed - 0.02)
       : method === 'none'
         ? 0
         : Math.min(WATER[room.kind], bed - 0.012);
 
+  const stack = number([
+    ...(method === 'none' ? [] : drained(flooded ? 'raised-panel' : 'bead-bed', bed, catalogue)),
+    ...soils(animal, sloped(toMillimetre(front), toMillimetre(Math.max(front, back))), catalogue),
+    ...(wet
+      ? [
+          {
+            kind: 'moss' as const,
+            material: everydayMaterial(catalogue, 'moss').id,
+            thickness: level(0.015),
+          },
+        ]
+      : []),
+    ...(world === 'dry'
+      ? []
+      : [
+          {
+            kind: 'litter' as const,
+            material: everydayMaterial(catalogue, 'litter').id,
+            thickness: level(0.012),
+          },
+        ]),
+  ]);
   return {
     method,
     waterDepth: toMillimetre(waterDepth),
-    drainBore: null,
+    outlet: { kind: 'none' },
+    panel: { spacing: 0.15, leg: 0.032, rating: null },
     // Standing wet, or damp below and drier above (common practice for dry forest and dry ground).
     squeeze: wet ? 'generous' : 'strict',
     moistShare: wet ? 1 : world === 'damp' ? 0.5 : 0.3,
-    layers: number([
-      ...(method === 'none' ? [] : drained(method, bed, catalogue)),
-      ...soils(animal, sloped(toMillimetre(front), toMillimetre(Math.max(front, back))), catalogue),
-      ...(wet
-        ? [
-            {
-              kind: 'moss' as const,
-              material: everydayMaterial(catalogue, 'moss').id,
-              thickness: level(0.015),
-            },
-          ]
-        : []),
-      ...(world === 'dry'
-        ? []
-        : [
-            {
-              kind: 'litter' as const,
-              material: everydayMaterial(catalogue, 'litter').id,
-              thickness: level(0.012),
-            },
-          ]),
-    ]),
+    layers: flooded ? [{ kind: 'water', id: `layer-${stack.length + 1}`, level: null }] : stack,
+    regions: flooded ? [landAtTheBack(enclosure, stack)] : [],
+    sunk: [],
+    schools: { peat: 'keep', renewal: 'top-up', collected: 'bake', microbes: 'arrive' },
+  };
+}
+
+/** Land over the back of a flooded floor, its shore bowed towards the front on one side. */
+function landAtTheBack({ width, depth }: Enclosure, layers: Layer[]): Region {
+  const at = (x: number, y: number) => ({ x: toMillimetre(x * width), y: toMillimetre(y * depth) });
+  return {
+    id: 'region-1',
+    name: 'Land',
+    outline: [at(0, 0.3), at(0.3, 0.34), at(0.55, 0.5), at(1, 0.56), at(1, 1), at(0, 1)],
+    replaces: 'all',
+    moistShare: null,
+    layers,
   };
 }
 
@@ -186,6 +226,7 @@ function drained(method: 'bead-bed' | 'raised-panel', bed: number, catalogue: Ca
       edge: 'upturned',
       upturn: 0.025,
       overlap: 0.05,
+      holes: [],
     },
   ];
 }

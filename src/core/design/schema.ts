@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 2;
+export const DESIGN_VERSION = 3;
 
 const MAX_LENGTH = 10;
 const metres = z.number().finite().min(0).max(MAX_LENGTH);
@@ -18,6 +18,14 @@ export const Corners = z.strictObject({
   backRight: metres,
 });
 export type Corners = z.infer<typeof Corners>;
+
+/** A place of the floor: x to the right from the left wall, y to the back from the front, m. */
+export const Point = z.strictObject({ x: metres, y: metres });
+export type Point = z.infer<typeof Point>;
+
+/** A hole for a pipe, round, by its middle. */
+export const Hole = z.strictObject({ x: metres, y: metres, diameter: z.number().finite().min(0.002).max(1) });
+export type Hole = z.infer<typeof Hole>;
 
 /** Parts by volume, loose; they need not sum to anything. */
 export const Mix = z.strictObject({
@@ -43,19 +51,59 @@ export const Layer = z.discriminatedUnion('kind', [
     upturn: metres,
     /** Where two strips meet. */
     overlap: metres,
+    /** For pipes that pass through it; that of a siphon tube is cut besides. */
+    holes: z.array(Hole).max(20),
   }),
   layer('substrate', { name: text, mix: Mix, thickness: Corners }),
   layer('thin', { material: id, thickness: Corners }),
   layer('moss', { material: id, thickness: Corners }),
   layer('litter', { material: id, thickness: Corners }),
+  layer('water', {
+    /** m above the floor; null: as high as the water kept in the box, with which it is one. */
+    level: metres.nullable(),
+  }),
 ]);
 export type Layer = z.infer<typeof Layer>;
 export type LayerKind = Layer['kind'];
-export type ThickLayer = Exclude<Layer, { kind: 'barrier' }>;
+/** A layer with a thickness of its own; open water takes what room there is. */
+export type ThickLayer = Exclude<Layer, { kind: 'barrier' | 'water' }>;
+export type WaterLayer = Extract<Layer, { kind: 'water' }>;
 export type BarrierLayer = Extract<Layer, { kind: 'barrier' }>;
 export type SubstrateLayer = Extract<Layer, { kind: 'substrate' }>;
 
+/**
+ * A part of the floor with its own outline, surface and recipe. Its layers take the place of those that lie in the rest
+ * of the box from `replaces` upwards; their corners are those of the upright rectangle around the outline.
+ */
+export const Region = z.strictObject({
+  id,
+  name: z.string().min(1).max(80),
+  outline: z.array(Point).min(3, 'an outline has at least 3 corners').max(40),
+  /** Everything from the floor up; what lies above the barrier; or only what lies on the soil. */
+  replaces: z.enum(['all', 'above-barrier', 'topping']),
+  /** Share of its soil's depth that is moistened; null: as in the rest of the box. */
+  moistShare: share.nullable(),
+  layers: z.array(Layer).max(20, 'a region holds at most 20 layers'),
+});
+export type Region = z.infer<typeof Region>;
+
+export const Wall = z.enum(['left', 'right', 'back', 'front', 'top', 'bottom']);
+export type Wall = z.infer<typeof Wall>;
+
+/** A hole to be made in a wall, by its middle: from its left end as one looks at it from outside, and up. */
+export const Bore = z.strictObject({
+  id,
+  use: z.enum(['nozzle', 'cable', 'drain', 'hose', 'fan', 'probe']),
+  wall: Wall,
+  across: metres,
+  up: metres,
+  diameter: z.number().finite().min(0.002).max(0.5),
+});
+export type Bore = z.infer<typeof Bore>;
+
 export const Enclosure = z.strictObject({
+  /** A box that is carried, or a room of its own built where it stands. */
+  build: z.enum(['box', 'walk-in']),
   /** Inside, as it stands. */
   width: size,
   depth: size,
@@ -64,6 +112,8 @@ export const Enclosure = z.strictObject({
   stands: z.enum(['upright', 'on-end']),
   material: z.enum(['glass', 'acrylic', 'pvc', 'timber', 'mesh']),
   wallThickness: z.number().finite().min(0.0005).max(0.2),
+  /** Walls that are gauze in a frame though the box is not. */
+  screened: z.array(z.enum(['left', 'right', 'back', 'front'])).max(4),
   top: z.enum(['open', 'mesh', 'solid']),
   /** Share of an open or meshed top that is covered. */
   topCover: share,
@@ -72,6 +122,19 @@ export const Enclosure = z.strictObject({
   watertightHeight: metres,
   /** Weighed mass with nothing inside, kg; null to estimate it. */
   emptyMass: z.number().finite().min(0).max(5000).nullable(),
+  /** What the stand or shelf is rated for, kg; null when not known. */
+  standRating: z.number().finite().min(0).max(50_000).nullable(),
+  /** How it is to be made, for the glazier or joiner. */
+  made: z.strictObject({
+    doors: z.enum(['sliding', 'hinged']),
+    /** Height of the gauzed strip under the doors and of the one over the back, m; 0 without. */
+    ventLow: metres,
+    ventHigh: metres,
+    bores: z.array(Bore).max(40),
+    /** What a timber box is made of, and what keeps the wet out of it. */
+    board: z.enum(['birch-plywood', 'softwood-plywood', 'melamine', 'osb', 'solid-softwood']),
+    seal: z.enum(['none', 'varnish', 'epoxy', 'liner']),
+  }),
 });
 export type Enclosure = z.infer<typeof Enclosure>;
 
@@ -106,18 +169,78 @@ export const Design = z.strictObject({
   }),
   enclosure: Enclosure,
   ground: z.strictObject({
-    method: z.enum(['bead-bed', 'raised-panel', 'none']),
-    /** Depth of standing water kept in the drainage layer, m above the floor. */
+    method: z.enum(['bead-bed', 'raised-panel', 'foam-grid', 'full-water', 'none']),
+    /** Depth of standing water kept in the drainage layer and in open water that is one with it, m above the floor. */
     waterDepth: metres,
-    /** Inside diameter of the drain, m; null without one. */
-    drainBore: z.number().finite().min(0.002).max(0.2).nullable(),
+    /** How the water can leave. */
+    outlet: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('none') }),
+      /** A bored drain: inside diameter, and its lower edge above the floor, m. */
+      z.strictObject({
+        kind: z.literal('drain'),
+        bore: z.number().finite().min(0.002).max(0.2),
+        height: metres,
+      }),
+      /** A tube that stands on the floor and reaches through the soil: outside diameter, by its middle. */
+      z.strictObject({
+        kind: z.literal('siphon'),
+        diameter: z.number().finite().min(0.005).max(0.3),
+        at: Point,
+      }),
+      /** A corner of soil in a basket that lifts out. */
+      z.strictObject({
+        kind: z.literal('lift-out'),
+        corner: z.enum(['frontLeft', 'frontRight', 'backLeft', 'backRight']),
+        width: z.number().finite().min(0.02).max(MAX_LENGTH),
+        depth: z.number().finite().min(0.02).max(MAX_LENGTH),
+      }),
+    ]),
+    /** What a raised panel stands on. */
+    panel: z.strictObject({
+      /** Most that two legs stand apart, m. */
+      spacing: z.number().finite().min(0.03).max(1),
+      /** Outside diameter of a leg, m. */
+      leg: z.number().finite().min(0.005).max(0.2),
+      /** What the sheet is rated for between such legs, kg/m²; null when its maker says nothing. */
+      rating: z.number().finite().min(1).max(10_000).nullable(),
+    }),
     /** Which school of the squeeze test fresh soil is moistened by. */
     squeeze: z.enum(['strict', 'generous']),
     /** Share of the soil's depth, from below, that is moistened; the rest goes in as it was bought. */
     moistShare: share,
     /** From the floor up. */
     layers: z.array(Layer).max(60, 'a box holds at most 60 layers'),
+    /** Parts of the floor that differ; a later one lies over an earlier one. */
+    regions: z.array(Region).max(24, 'a box holds at most 24 regions'),
+    /** Wood, stone and the like sunk into a layer: what it displaces, m³, and weighs, kg. */
+    sunk: z
+      .array(
+        z.strictObject({
+          id,
+          name: z.string().min(1).max(80),
+          layer: id,
+          volume: z.number().finite().min(0).max(10),
+          mass: z.number().finite().min(0).max(5000).nullable(),
+        }),
+      )
+      .max(60),
+    /** Which school is followed where practitioners differ. */
+    schools: z.strictObject({
+      peat: z.enum(['keep', 'coir']),
+      renewal: z.enum(['top-up', 'replace']),
+      collected: z.enum(['bake', 'boil', 'alive']),
+      microbes: z.enum(['arrive', 'bring']),
+    }),
   }),
 });
 export type Design = z.infer<typeof Design>;
-export type Method = Design['ground']['method'];
+export type Ground = Design['ground'];
+export type Method = Ground['method'];
+export type Outlet = Ground['outlet'];
+export type Schools = Ground['schools'];
+
+/** Every layer of a design, those of its regions after those of the rest. */
+export const allLayers = (ground: Pick<Ground, 'layers' | 'regions'>): readonly Layer[] =>
+  ground.regions.length === 0
+    ? ground.layers
+    : [...ground.layers, ...ground.regions.flatMap((region) => region.layers)];

@@ -1,8 +1,9 @@
 import { findMaterial, findRecipe, type Catalogue } from '../catalogue';
 import type { Mix } from '../design/schema';
-import { mixOfRecipe } from '../design/edits';
+import { mixOfRecipe } from '../design/mixOfRecipe';
 import { mean } from '../ground/corners';
-import { materialsIn } from '../ground/layers';
+import { materialsIn, type Part } from '../ground/layers';
+import type { SoilMoisture } from '../ground/moisture';
 import { airlessZone, blendOf, type Stratum } from '../ground/water';
 import { length, percent, say } from '../units';
 import type { Finding, Looked, Remedy, Rule } from './finding';
@@ -11,23 +12,27 @@ import type { Finding, Looked, Remedy, Rule } from './finding';
 const TOLERATED = 0.025;
 
 /** Fine soil over an open bed keeps its water: only a coarser mix lets air in. */
-export const airless: Rule = (looked) => {
-  const { moisture, layers } = looked;
-  if (!moisture) return [];
-  const lowest = layers.find((it) => it.layer.kind === 'substrate' && mean(it.thickness) > 0);
+export const airless: Rule = (looked) =>
+  looked.moistures.flatMap(({ part, moisture }) => ofPart(looked, part, moisture));
+
+function ofPart(looked: Looked, part: Part, moisture: SoilMoisture): Finding[] {
+  const lowest = part.stack.find((it) => it.layer.kind === 'substrate' && mean(it.thickness) > 0);
   if (!lowest) return [];
+  // Over soil that it shares with the rest of the floor there is nothing new to say.
+  if (part.region && lowest.region === null) return [];
   const place = { at: 'layer', layer: lowest.layer.id } as const;
   const all = moisture.airless >= moisture.depth - 1e-4;
+  const where = part.region ? `${part.region.name}: ` : '';
   if (moisture.airless <= TOLERATED && !all) {
     return [
       {
         code: 'soil-airy',
         severity: 'fine',
         place,
-        what: say`The soil stays open.`,
+        what: say`${where}${where ? 'the' : 'The'} soil stays open.`,
         because: say`Once drained it holds ${percent(moisture.air)} of air over its depth; only the lowest ${length(moisture.airless)} stay airless.`,
         remedies: [],
-        ...grounds(looked),
+        ...grounds(looked, part),
       },
     ];
   }
@@ -37,18 +42,18 @@ export const airless: Rule = (looked) => {
       severity: 'look',
       place,
       what: all
-        ? say`The soil stays airless all through.`
-        : say`The lowest ${length(moisture.airless)} of soil stay airless.`,
+        ? say`${where}${where ? 'the' : 'The'} soil stays airless all through.`
+        : say`${where}${where ? 'the' : 'The'} lowest ${length(moisture.airless)} of soil stay airless.`,
       because: say`Fine soil holds its water above an open bed: the coarse layer does not pull it down, and more drainage would not help. Only a coarser mix lets air in.`,
-      remedies: coarser(looked, lowest.layer.id, moisture.airless),
-      ...grounds(looked),
+      remedies: coarser(looked, part, lowest.layer.id, moisture.airless),
+      ...grounds(looked, part),
     },
   ];
-};
+}
 
 /** The equation is published; the judgement is only as good as the weakest curve put into it. */
-function grounds({ layers, catalogue }: Looked): Pick<Finding, 'basis' | 'source'> {
-  const published = layers
+function grounds({ catalogue }: Looked, { stack }: Part): Pick<Finding, 'basis' | 'source'> {
+  const published = stack
     .filter((it) => it.layer.kind === 'substrate')
     .flatMap((it) => materialsIn(it.layer))
     .every((id) => findMaterial(catalogue, id)?.retention?.basis === 'published');
@@ -67,10 +72,10 @@ function recipeMix(recipe: string, catalogue: Catalogue): Mix {
 }
 
 /** The wet or middling recipe that, in place of the lowest soil, leaves least of it airless. */
-function coarser({ catalogue, layers }: Looked, layer: string, now: number): Remedy[] {
+function coarser({ catalogue }: Looked, { stack }: Part, layer: string, now: number): Remedy[] {
   const zoneWith = (recipe: string): number => {
     const strata: Stratum[] = [];
-    for (const it of layers) {
+    for (const it of stack) {
       if (it.layer.kind !== 'substrate') continue;
       const blend = blendOf(it.layer.id === layer ? recipeMix(recipe, catalogue) : it.layer.mix, catalogue);
       if (!blend) return Infinity;

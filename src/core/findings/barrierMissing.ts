@@ -1,9 +1,14 @@
 import { say } from '../units';
-import type { Rule } from './finding';
+import type { Part } from '../ground/layers';
+import type { Finding, Rule } from './finding';
 
 /** Soil over a bed without a cloth between falls into the water. */
-export const barrierMissing: Rule = ({ design }) => {
-  const { layers } = design.ground;
+export const barrierMissing: Rule = ({ ground }) => ground.parts.flatMap((part) => ofPart(part));
+
+function ofPart({ stack, region }: Part): Finding[] {
+  const layers = stack.map((it) => it.layer);
+  // A fault of what a region shares with the rest of the floor is told there.
+  if (region && stack.every((it) => it.region === null || it.layer.kind !== 'drainage')) return [];
   const bed = layers.findIndex((layer) => layer.kind === 'drainage');
   if (bed < 0) return [];
   const above = layers.slice(bed + 1);
@@ -23,8 +28,16 @@ export const barrierMissing: Rule = ({ design }) => {
       remedies:
         cloth >= 0
           ? []
-          : [{ label: say`Lay a barrier`, call: { edit: 'addLayer', change: { kind: 'barrier' } } }],
+          : [
+              {
+                label: say`Lay a barrier`,
+                call: {
+                  edit: 'addLayer',
+                  change: { kind: 'barrier', ...(region ? { region: region.id } : {}) },
+                },
+              },
+            ],
       basis: 'practice',
     },
   ];
-};
+}

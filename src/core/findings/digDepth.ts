@@ -1,13 +1,31 @@
-import { highest } from '../ground/corners';
+import { materialOf } from '../catalogue';
+import { allLayers } from '../design/schema';
 import { length, say } from '../units';
 import type { Rule } from './finding';
 
 /** Deep enough to dig and den in, at the deepest place. */
-export const digDepth: Rule = ({ animal, soil }) => {
+export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
   if (!animal || animal.digs.value === 0) return [];
-  const deepest = highest(soil);
+  const deepest = deepestSoil;
   const wanted = animal.digs.value;
   const basis = animal.digs.basis;
+  const onPaper = allLayers(design.ground).some(
+    (layer) => layer.kind === 'thin' && materialOf(catalogue, layer.material).roles.includes('paper'),
+  );
+  if (deepest === 0 && onPaper) {
+    return [
+      {
+        code: 'on-paper',
+        severity: 'note',
+        place: { at: 'ground' },
+        what: say`On paper until it is known to be healthy.`,
+        because: say`Droppings, mites and meals are seen at once. ${animal.english}s want ${length(wanted)} of soil to dig in afterwards; until then give a hide they can wedge into.`,
+        remedies: [],
+        basis: 'practice',
+        otherSchool: 'Others put a captive-bred animal on soil from the first day: hiding calms it.',
+      },
+    ];
+  }
   if (deepest < wanted - 0.0005) {
     return [
       {

@@ -4,9 +4,11 @@ import type { Rule } from './finding';
 
 /** Beads smaller than the drain run into it. */
 export const drainBore: Rule = ({ design, catalogue }) => {
-  const bore = design.ground.drainBore;
+  const { outlet } = design.ground;
+  if (outlet.kind !== 'drain') return [];
+  const { bore } = outlet;
   const bed = design.ground.layers.find((layer) => layer.kind === 'drainage');
-  if (bore === null || bed?.kind !== 'drainage') return [];
+  if (bed?.kind !== 'drainage') return [];
   const smallest = materialOf(catalogue, bed.material).grain?.value.low;
   if (smallest === undefined || smallest > bore) return [];
   const larger = materialsFor(catalogue, 'bead-bed').find((row) => (row.grain?.value.low ?? 0) > bore);

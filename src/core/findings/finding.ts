@@ -1,9 +1,10 @@
 import type { RoomClimate } from '../brief';
 import type { Animal, Basis, Catalogue } from '../catalogue';
 import type { EditCall } from '../design/edits';
-import type { Corners, Design } from '../design/schema';
+import type { Design } from '../design/schema';
+import type { Loads, PaneCheck } from '../enclosure';
 import type { Drainage } from '../ground/drainage';
-import type { LayerResult } from '../ground/layers';
+import type { GroundResult, LayerResult, Part } from '../ground/layers';
 import type { SoilMoisture } from '../ground/moisture';
 import type { Lists } from '../ground/shopping';
 import type { Said } from '../units';
@@ -15,7 +16,8 @@ export type Place =
   | { readonly at: 'brief' }
   | { readonly at: 'enclosure' }
   | { readonly at: 'ground' }
-  | { readonly at: 'layer'; readonly layer: string };
+  | { readonly at: 'layer'; readonly layer: string }
+  | { readonly at: 'region'; readonly region: string };
 
 export interface Remedy {
   readonly label: Said;
@@ -35,6 +37,8 @@ export interface Finding {
   /** Where practitioners differ: the other school, in one line. */
   readonly otherSchool?: string;
   readonly source?: string;
+  /** Plain knowledge of this box rather than something to weigh up: left out where many boxes are looked over. */
+  readonly routine?: true;
 }
 
 /** What a rule may look at. */
@@ -45,13 +49,17 @@ export interface Looked {
   readonly room: RoomClimate;
   readonly layers: readonly LayerResult[];
   readonly drainage: Drainage | undefined;
-  /** Upper side of the topmost layer, m above the floor. */
-  readonly surface: Corners;
-  /** Substrate layers together at each corner, m. */
-  readonly soil: Corners;
+  readonly ground: GroundResult;
+  /** Highest ground of any part, m above the floor. */
+  readonly highest: number;
+  /** Soil where it is deepest, m. */
+  readonly deepestSoil: number;
   readonly emptyMass: number;
   readonly standingMass: number;
-  readonly moisture: SoilMoisture | undefined;
+  readonly loads: Loads;
+  readonly panes: PaneCheck | undefined;
+  /** Of every part of the floor that drains. */
+  readonly moistures: readonly { readonly part: Part; readonly moisture: SoilMoisture }[];
   readonly lists: Lists;
 }
 

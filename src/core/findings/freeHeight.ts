@@ -1,15 +1,12 @@
-import { highest } from '../ground/corners';
 import { length, say } from '../units';
 import type { Finding, Rule } from './finding';
 
 /** The ground must leave room over it: for the animal where it is known, otherwise half the box. */
-export const freeHeight: Rule = ({ design, animal, surface, soil }) => {
-  const top = highest(surface);
+export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: deepest }) => {
   const left = design.enclosure.height - top;
   const wanted = animal?.space.value.freeHeight ?? design.enclosure.height / 2;
   if (left >= wanted - 0.0005) return [];
 
-  const deepest = highest(soil);
   const fitting = deepest - (wanted - left);
   const least = Math.max(0.03, animal?.digs.value ?? 0);
   const remedies =

@@ -1,3 +1,5 @@
+import type { Corners } from '../design/schema';
+import type { LayerResult } from '../ground/layers';
 import { length, say, tank } from '../units';
 import type { Rule } from './finding';
 
@@ -7,7 +9,11 @@ export const LEAST_FREEBOARD = 0.01;
 /** Water under the soil, never in it. */
 export const freeboard: Rule = ({ design, drainage, layers }) => {
   if (!drainage) return [];
-  const bed = layers.find((it) => it.layer.kind === 'drainage');
+  // The lowest of them is the first that the water reaches.
+  const low = (corners: Corners): number => Math.min(...Object.values(corners));
+  const bed = layers
+    .filter((it) => it.layer.kind === 'drainage')
+    .reduce<LayerResult | undefined>((a, b) => (a && low(a.top) <= low(b.top) ? a : b), undefined);
   if (!bed) return [];
   const place = { at: 'layer', layer: bed.layer.id } as const;
   const { waterDepth } = design.ground;

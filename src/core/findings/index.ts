@@ -5,13 +5,19 @@ import { digDepth } from './digDepth';
 import { drainageMethod } from './drainageMethod';
 import { drainBore } from './drainBore';
 import { freeboard } from './freeboard';
+import { floorLoad } from './floorLoad';
 import { freeHeight } from './freeHeight';
 import { lifting } from './lifting';
 import { litterForgotten } from './litterForgotten';
 import { mixSum } from './mixSum';
+import { panelLoad } from './panelLoad';
+import { regions, sunkTooLarge } from './regions';
 import { rollTooShort } from './rollTooShort';
+import { timberUnsealed } from './timberUnsealed';
 import { unanswered } from './unanswered';
 import { unknownMaterial } from './unknownMaterial';
+import { waterAgainstGlass } from './waterAgainstGlass';
+import { waterOutlet } from './waterOutlet';
 import { watertight } from './watertight';
 import type { Finding, Looked, Rule, Severity } from './finding';
 
@@ -27,12 +33,19 @@ const RULES: readonly Rule[] = [
   freeboard,
   airless,
   watertight,
+  waterAgainstGlass,
   barrierMissing,
   drainBore,
+  waterOutlet,
+  panelLoad,
+  regions,
+  sunkTooLarge,
   rollTooShort,
   litterForgotten,
   mixSum,
+  timberUnsealed,
   lifting,
+  floorLoad,
   unanswered,
 ];
 

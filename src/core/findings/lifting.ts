@@ -8,7 +8,9 @@ import type { Rule } from './finding';
 export const ONE_PERSON = 25;
 export const TWO_PEOPLE = (2 * 25 * 2) / 3;
 
-export const lifting: Rule = ({ emptyMass, standingMass }) => {
+export const lifting: Rule = ({ design, emptyMass, standingMass }) => {
+  // A room built where it stands is never lifted.
+  if (design.enclosure.build === 'walk-in') return [];
   const place = { at: 'enclosure' } as const;
   const source = 'hse-l23';
   if (emptyMass > TWO_PEOPLE) {
@@ -36,6 +38,7 @@ export const lifting: Rule = ({ emptyMass, standingMass }) => {
         remedies: [],
         basis: 'published',
         source,
+        routine: true,
       },
     ];
   }

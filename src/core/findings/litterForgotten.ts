@@ -1,10 +1,15 @@
+import { allLayers } from '../design/schema';
 import { say } from '../units';
 import type { Rule } from './finding';
 
 /** Leaf litter is what gets forgotten until the end, and what the crew lives on. */
 export const litterForgotten: Rule = ({ design, animal }) => {
   if (!animal || animal.ground.value === 'dry') return [];
-  if (design.ground.layers.some((layer) => layer.kind === 'litter')) return [];
+  if (allLayers(design.ground).some((layer) => layer.kind === 'litter')) return [];
+  // Over a flooded floor litter belongs on the land.
+  const { layers, regions } = design.ground;
+  const soil = (it: { kind: string }): boolean => it.kind === 'substrate';
+  const land = layers.some(soil) ? undefined : regions.find((region) => region.layers.some(soil))?.id;
   return [
     {
       code: 'litter-forgotten',
@@ -12,7 +17,12 @@ export const litterForgotten: Rule = ({ design, animal }) => {
       place: { at: 'ground' },
       what: say`No leaf litter.`,
       because: say`The crew eats it and hides in it, and it keeps the soil from drying out.`,
-      remedies: [{ label: say`Add leaf litter`, call: { edit: 'addLayer', change: { kind: 'litter' } } }],
+      remedies: [
+        {
+          label: say`Add leaf litter`,
+          call: { edit: 'addLayer', change: { kind: 'litter', ...(land ? { region: land } : {}) } },
+        },
+      ],
       basis: 'practice',
     },
   ];

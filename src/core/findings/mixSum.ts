@@ -1,3 +1,4 @@
+import { allLayers } from '../design/schema';
 import { missesHundred, normalise } from '../ground/parts';
 import { say } from '../units';
 import type { Rule } from './finding';
@@ -6,7 +7,7 @@ const written = (value: number): string => String(Math.round(value * 10) / 10);
 
 /** Percentages that do not come to a hundred are scaled, and the builder is told. */
 export const mixSum: Rule = ({ design }) =>
-  design.ground.layers.flatMap((layer) => {
+  allLayers(design.ground).flatMap((layer) => {
     if (layer.kind !== 'substrate' || !missesHundred(layer.mix)) return [];
     const total = layer.mix.parts.reduce((sum, part) => sum + part.parts, 0);
     const scaled = normalise(layer.mix)

@@ -1,11 +1,12 @@
 import { findMaterial } from '../catalogue';
+import { allLayers } from '../design/schema';
 import { materialsIn } from '../ground/layers';
 import { say } from '../units';
 import type { Rule } from './finding';
 
 /** A material this catalogue does not hold counts for nothing: say so rather than guess. */
 export const unknownMaterial: Rule = ({ design, catalogue }) =>
-  design.ground.layers.flatMap((layer) =>
+  allLayers(design.ground).flatMap((layer) =>
     [...new Set(materialsIn(layer))]
       .filter((id) => findMaterial(catalogue, id) === undefined)
       .map((id) => ({

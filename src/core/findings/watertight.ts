@@ -1,14 +1,14 @@
-import { highest } from '../ground/corners';
 import { length, say } from '../units';
 import type { Rule } from './finding';
 
 /** Water only where the walls hold it. */
-export const watertight: Rule = ({ design, drainage, surface }) => {
+export const watertight: Rule = ({ design, drainage, highest, layers }) => {
   const { watertightHeight } = design.enclosure;
   const { waterDepth } = design.ground;
   const place = { at: 'enclosure' } as const;
-  if (drainage && waterDepth > watertightHeight + 1e-9) {
-    const wanted = Math.ceil((drainage.depth + 0.02) * 100) / 100;
+  const open = layers.some((it) => it.layer.kind === 'water');
+  if ((drainage || open) && waterDepth > watertightHeight + 1e-9) {
+    const wanted = Math.ceil((Math.max(drainage?.depth ?? 0, waterDepth) + 0.02) * 100) / 100;
     return [
       {
         code: 'water-runs-out',
@@ -27,7 +27,7 @@ export const watertight: Rule = ({ design, drainage, surface }) => {
       },
     ];
   }
-  if (watertightHeight === 0 && highest(surface) > 0) {
+  if (watertightHeight === 0 && highest > 0 && design.enclosure.build === 'box') {
     return [
       {
         code: 'floor-leaks',

@@ -49,32 +49,3 @@ export const edgeMean = (corners: Corners, edge: Edge): number => {
   const [a, b] = EDGE_CORNERS[edge];
   return (corners[a] + corners[b]) / 2;
 };
-
-/** Mean of min(level, x) for x running straight from a to b. */
-function meanBelow(a: number, b: number, waterLevel: number): number {
-  const low = Math.min(a, b);
-  const high = Math.max(a, b);
-  if (waterLevel >= high) return (a + b) / 2;
-  if (waterLevel <= low) return waterLevel;
-  const run = (waterLevel - low) / (high - low);
-  return (run * (low + waterLevel)) / 2 + (1 - run) * waterLevel;
-}
-
-/**
- * Mean over the floor of min(level, surface): the part of a bed that lies under a water level, m.
- * Exact along the width; Simpson's rule with 128 strips along the depth (error below 1e-6 of the bed).
- */
-export function meanUnder(surface: Corners, waterLevel: number): number {
-  if (waterLevel <= lowest(surface)) return Math.max(0, waterLevel);
-  if (waterLevel >= highest(surface)) return mean(surface);
-  const strips = 128;
-  let sum = 0;
-  for (let i = 0; i <= strips; i += 1) {
-    const back = i / strips;
-    const left = surface.frontLeft + (surface.backLeft - surface.frontLeft) * back;
-    const right = surface.frontRight + (surface.backRight - surface.frontRight) * back;
-    const weight = i === 0 || i === strips ? 1 : i % 2 === 1 ? 4 : 2;
-    sum += weight * meanBelow(left, right, waterLevel);
-  }
-  return sum / (3 * strips);
-}

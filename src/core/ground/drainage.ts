@@ -1,14 +1,14 @@
-import { materialOf, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
-import { add, level, lowest, meanUnder } from './corners';
-import { thicknessOf } from './layers';
+import { extremes } from './floor';
+import { filledTo, type GroundResult, type LayerResult } from './layers';
 
 export interface Drainage {
-  /** Share of the layer that water can fill. */
+  /** The beds and panels, in the order of the layers. */
+  readonly beds: readonly LayerResult[];
+  /** Share of the first of them that water can fill. */
   readonly voids: number;
-  /** Thinnest place of the bed, m. */
+  /** Lowest upper side of any of them, m above the floor. */
   readonly depth: number;
-  /** Water kept, m³. */
+  /** Water kept, open water that is one with it included, m³. */
   readonly held: number;
   /** Water it would take to reach the barrier at its lowest place, m³. */
   readonly capacity: number;
@@ -17,25 +17,30 @@ export interface Drainage {
 }
 
 /**
- * Water in the drainage layer: held = area · φ · mean(min(level, bed)).
- * undefined when the design has no drainage layer.
+ * Water in what drains: held = φ · the part of the bed under the water level, open water beside it counted whole.
+ * undefined when the design has nothing that drains.
  */
-export function drainageOf(design: Design, catalogue: Catalogue): Drainage | undefined {
-  const { layers, waterDepth } = design.ground;
-  const index = layers.findIndex((layer) => layer.kind === 'drainage');
-  const layer = layers[index];
-  if (layer?.kind !== 'drainage') return undefined;
-  const base = layers.slice(0, index).reduce((sum, below) => add(sum, thicknessOf(below)), level(0));
-  const top = add(base, layer.thickness);
-  const voids = materialOf(catalogue, layer.material).voids?.value ?? 0;
-  const area = design.enclosure.width * design.enclosure.depth;
-  const below = (height: number): number => area * voids * (meanUnder(top, height) - meanUnder(base, height));
-  const depth = lowest(top);
+export function drainageOf({ layers, parts }: GroundResult, waterDepth: number): Drainage | undefined {
+  const beds = layers.filter((it) => it.layer.kind === 'drainage');
+  const [first] = beds;
+  if (!first) return undefined;
+  const areasOf = (bed: LayerResult) =>
+    parts.filter((part) => part.stack.includes(bed)).map((it) => it.outline);
+  const depth = Math.min(
+    ...beds.map((bed) => Math.min(...areasOf(bed).map((area) => extremes(bed.top, bed.field, area).low))),
+  );
+  const open = layers.filter((it) => it.layer.kind === 'water' && it.layer.level === null);
+  const upTo = (level: number): number =>
+    beds.reduce((sum, bed) => {
+      const share = bed.gross > 0 ? bed.placed / bed.gross : 1;
+      return sum + (bed.voids ?? 0) * share * filledTo({ ...bed, over: areasOf(bed) }, level);
+    }, 0) + open.reduce((sum, it) => sum + it.area * Math.max(0, level - waterDepth) + it.placed, 0);
   return {
-    voids,
-    depth,
-    held: below(waterDepth),
-    capacity: below(depth),
+    beds,
+    voids: first.voids ?? 0,
+    depth: Number.isFinite(depth) ? depth : 0,
+    held: upTo(waterDepth),
+    capacity: upTo(Math.max(depth, 0)),
     freeboard: depth - waterDepth,
   };
 }

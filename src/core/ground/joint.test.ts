@@ -5,7 +5,10 @@ import { assess } from '../assess';
 import { jointLists } from './joint';
 import { nestOnRoll, type Placed } from './nest';
 
-const builds = demoDesigns(catalogue).map((design) => ({ design, lists: assess(design, catalogue).lists }));
+const builds = demoDesigns(catalogue).map((design) => {
+  const { ground, lists } = assess(design, catalogue);
+  return { design, ground, lists };
+});
 
 const overlap = (a: Placed, b: Placed): boolean =>
   a.across < b.across + b.breadth - 1e-9 &&

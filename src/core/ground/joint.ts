@@ -1,9 +1,9 @@
 import { materialOf, type AreaPack, type Catalogue } from '../catalogue';
 import type { BarrierLayer, Design } from '../design/schema';
+import type { GroundResult } from './layers';
 import { barrierSize, cutFromRoll } from './cut';
 import { nestOnRoll, type Nesting, type Piece } from './nest';
-import { choosePacks } from './packs';
-import { isVolume, type Lists, type Purchase } from './shopping';
+import { bagsOf, isArea, type Lists, type Purchase, type Shelf } from './shopping';
 
 /** Barriers of one material, from all the enclosures, on one roll. */
 export interface SharedRoll {
@@ -25,8 +25,9 @@ export interface JointLists {
 
 /** One purchase for several enclosures: loose goods are added up before they are packed, barriers share a roll. */
 export function jointLists(
-  builds: readonly { readonly design: Design; readonly lists: Lists }[],
+  builds: readonly { readonly design: Design; readonly ground: GroundResult; readonly lists: Lists }[],
   catalogue: Catalogue,
+  shelf: Shelf = {},
 ): JointLists {
   const loose = new Map<string, number>();
   const panels = new Map<string, Purchase>();
@@ -34,15 +35,16 @@ export function jointLists(
     for (const row of lists.buy) {
       if (row.need.unit === 'volume')
         loose.set(row.material, (loose.get(row.material) ?? 0) + row.need.amount);
-      if (row.need.unit === 'sheets') {
+      if (row.need.unit === 'sheets' || row.need.unit === 'pipe') {
         const pack = row.packs[0]?.pack;
         const key = `${row.material} ${pack?.id ?? ''}`;
         const sum = panels.get(key);
-        const count = row.need.amount + (sum?.need.amount ?? 0);
+        const count = (row.packs[0]?.count ?? 0) + (sum?.packs[0]?.count ?? 0);
         panels.set(key, {
           ...row,
-          need: { unit: 'sheets', amount: count },
+          need: { unit: row.need.unit, amount: row.need.amount + (sum?.need.amount ?? 0) },
           packs: pack ? [{ pack, count }] : [],
+          leftOver: row.leftOver + (sum?.leftOver ?? 0),
           price: row.price + (sum?.price ?? 0),
         });
       }
@@ -56,6 +58,7 @@ export function jointLists(
       material: it.material,
       name: it.name,
       need: { unit: 'roll', amount: it.nesting.rollLength },
+      fromShelf: 0,
       packs: [{ pack: it.roll, count: it.count }],
       leftOver: it.count * it.roll.length - it.nesting.rollLength,
       price: it.price,
@@ -63,17 +66,8 @@ export function jointLists(
     })),
   ];
   for (const [material, amount] of loose) {
-    const row = materialOf(catalogue, material);
-    const choice = choosePacks(amount, row.packs.filter(isVolume));
-    buy.push({
-      material,
-      name: row.name,
-      need: { unit: 'volume', amount },
-      packs: choice.packs,
-      leftOver: choice.leftOver,
-      price: choice.price,
-      layers: [],
-    });
+    const row = bagsOf(materialOf(catalogue, material), amount, Math.min(amount, shelf[material] ?? 0));
+    if (row) buy.push(row);
   }
   return {
     buy,
@@ -84,21 +78,25 @@ export function jointLists(
 }
 
 function sharedRolls(builds: Parameters<typeof jointLists>[0], catalogue: Catalogue): SharedRoll[] {
-  const byMaterial = new Map<string, { design: Design; layer: BarrierLayer }[]>();
-  for (const { design } of builds) {
-    for (const layer of design.ground.layers) {
-      if (layer.kind !== 'barrier') continue;
-      byMaterial.set(layer.material, [...(byMaterial.get(layer.material) ?? []), { design, layer }]);
-    }
+  const byMaterial = new Map<string, { name: string; layer: BarrierLayer; width: number; depth: number }[]>();
+  for (const { design, ground } of builds) {
+    const barriers = ground.layers.flatMap(({ layer, field }) =>
+      layer.kind === 'barrier' ? [{ layer, width: field.x1 - field.x0, depth: field.y1 - field.y0 }] : [],
+    );
+    barriers.forEach((barrier, index) => {
+      const name = barriers.length === 1 ? design.name : `${design.name}, ${index + 1}`;
+      const { material } = barrier.layer;
+      byMaterial.set(material, [...(byMaterial.get(material) ?? []), { name, ...barrier }]);
+    });
   }
   return [...byMaterial].flatMap(([material, barriers]) => {
     const row = materialOf(catalogue, material);
     const offers = row.packs.flatMap((roll): (SharedRoll & { strips: number })[] => {
-      if (isVolume(roll) || barriers.some(({ layer }) => layer.overlap >= roll.width)) return [];
-      const strips = barriers.flatMap(({ design, layer }): Piece[] => {
-        const cut = cutFromRoll(barrierSize(layer, design.enclosure), roll.width, layer.overlap);
+      if (!isArea(roll) || barriers.some(({ layer }) => layer.overlap >= roll.width)) return [];
+      const strips = barriers.flatMap(({ name, layer, width, depth }): Piece[] => {
+        const cut = cutFromRoll(barrierSize(layer, { width, depth }), roll.width, layer.overlap);
         return Array.from({ length: cut.strips }, (_, index) => ({
-          id: cut.strips === 1 ? design.name : `${design.name} ${index + 1}`,
+          id: cut.strips === 1 ? name : `${name} ${index + 1}`,
           width: cut.stripLength,
           depth: cut.stripBreadth,
         }));

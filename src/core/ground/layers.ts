@@ -1,7 +1,25 @@
 import { materialOf, type Catalogue } from '../catalogue';
-import type { BarrierLayer, Corners, Design, Layer, Mix } from '../design/schema';
-import { add, level, mean } from './corners';
+import type { BarrierLayer, Corners, Design, Ground, Layer, Mix, Region, WaterLayer } from '../design/schema';
+import { add, level, map } from './corners';
+import {
+  areaOfRect,
+  boundsOf,
+  extremes,
+  floorplan,
+  heightAt,
+  minus,
+  momentsOf,
+  rectOf,
+  refield,
+  volumeBelow,
+  volumeUnder,
+  within,
+  type Area,
+  type Moments,
+  type Rect,
+} from './floor';
 import { mixNeed, single, type MixNeed } from './mix';
+import { legsUnder } from './panel';
 import { SQUEEZE } from './water';
 
 /** A barrier is a cloth; its millimetre still lifts what lies on it. */
@@ -12,85 +30,363 @@ export const WATER_DENSITY = 998;
 
 export interface LayerResult {
   readonly layer: Layer;
-  /** Thickness at the corners, m. */
+  /** The region it belongs to; null for the rest of the floor. */
+  readonly region: string | null;
+  /** What its corners are the corners of: the floor, or the rectangle around a region's outline. */
+  readonly field: Rect;
+  /** m² of floor it lies on. */
+  readonly area: number;
+  /** Thickness at the corners of the field, m. */
   readonly thickness: Corners;
   /** Underside and upper side above the floor, m. */
   readonly base: Corners;
   readonly top: Corners;
-  /** In the box, after settling, m³. */
+  /** m³ between underside and upper side. */
+  readonly gross: number;
+  /** m³ of that taken up by what is sunk in it: wood, stone, a tube, a basket. */
+  readonly displaced: number;
+  /** In the box, after settling, m³: gross less displaced. */
   readonly placed: number;
+  /** Share of it that water can fill, for what drains. */
+  readonly voids: number | undefined;
+  /** Water standing in it, m³. */
+  readonly water: number;
   /** kg, with nothing but its solids. */
   readonly dryMass: number;
   /** kg, moist as it will stand; the drainage layer with the water kept in it. */
   readonly wetMass: number;
-  /** What it takes to fill it; undefined for a barrier and a raised panel, which are cut. */
+  /** What it takes to fill it; undefined for what is cut or poured: barrier, panel, foam, water. */
   readonly need: MixNeed | undefined;
 }
 
-export function thicknessOf(layer: Layer): Corners {
-  return layer.kind === 'barrier' ? level(BARRIER_THICKNESS) : layer.thickness;
+/** A part of the floor over which the same layers lie. Parts share the floor out without gap or overlap. */
+export interface Part {
+  /** null: the rest of the floor. */
+  readonly region: Region | null;
+  readonly outline: Area;
+  /** m² */
+  readonly area: number;
+  /** From the floor up, those it shares with other parts included. */
+  readonly stack: readonly LayerResult[];
+  readonly field: Rect;
+  /** Upper side of its topmost layer at the corners of its field, m above the floor. */
+  readonly surface: Corners;
+  /** Lowest and highest ground over it, m above the floor. */
+  readonly low: number;
+  readonly high: number;
+  /** m³ from its ground to the lid. */
+  readonly free: number;
 }
 
-function mixOf(layer: Exclude<Layer, BarrierLayer>): Mix {
-  return layer.kind === 'substrate' ? layer.mix : single(layer.material);
+export interface GroundResult {
+  /** Those of the rest of the floor first, then region by region; each from the floor up. */
+  readonly layers: readonly LayerResult[];
+  readonly parts: readonly Part[];
 }
 
-/**
- * Share of each soil layer that is moistened, when the lowest `moistShare` of the whole soil is: by mean depths,
- * exact where the layers slope alike.
- */
-function dampShares(design: Design): ReadonlyMap<string, number> {
-  const soils = design.ground.layers.filter((layer) => layer.kind === 'substrate');
-  const boundary = design.ground.moistShare * soils.reduce((sum, soil) => sum + mean(soil.thickness), 0);
-  const shares = new Map<string, number>();
-  let base = 0;
-  for (const soil of soils) {
-    const depth = mean(soil.thickness);
-    shares.set(soil.id, depth > 0 ? Math.min(1, Math.max(0, (boundary - base) / depth)) : 1);
-    base += depth;
-  }
-  return shares;
+/** How many of the base layers run on under a region. */
+export function keptUnder(region: Region, layers: readonly Layer[]): number {
+  if (region.replaces === 'all') return 0;
+  const last = (kinds: readonly Layer['kind'][]): number =>
+    layers.reduce((at, layer, index) => (kinds.includes(layer.kind) ? index + 1 : at), 0);
+  return region.replaces === 'above-barrier'
+    ? last(['drainage', 'barrier'])
+    : last(['drainage', 'barrier', 'substrate']);
 }
+
+const mixOf = (layer: Exclude<Layer, BarrierLayer | WaterLayer>): Mix =>
+  layer.kind === 'substrate' ? layer.mix : single(layer.material);
 
 /** Materials a layer is made of. */
 export function materialsIn(layer: Layer): readonly string[] {
+  if (layer.kind === 'water') return [];
   return layer.kind === 'substrate' ? layer.mix.parts.map((part) => part.material) : [layer.material];
 }
 
-/**
- * Stacks the layers from the floor up, corner by corner.
- * @param heldWater m³ of water standing in the drainage layer
- */
-export function stackLayers(design: Design, catalogue: Catalogue, heldWater: number): readonly LayerResult[] {
-  const area = design.enclosure.width * design.enclosure.depth;
-  const damp = dampShares(design);
-  let base = level(0);
-  let waterLeft = heldWater;
-  return design.ground.layers.map((layer) => {
-    const thickness = thicknessOf(layer);
-    const top = add(base, thickness);
-    const placed = area * mean(thickness);
-    const standing = { layer, thickness, base, top, placed };
-    base = top;
+/** Where a layer lies, before anything is asked about what it is made of. */
+interface Lying {
+  readonly layer: Layer;
+  readonly region: string | null;
+  readonly field: Rect;
+  readonly thickness: Corners;
+  readonly base: Corners;
+  readonly top: Corners;
+  /** The parts of the floor it covers, and their moments together. */
+  readonly over: readonly Area[];
+  readonly moments: Moments;
+}
 
-    if (layer.kind === 'barrier') {
-      const mass = area * materialOf(catalogue, layer.material).density.value;
-      return { ...standing, dryMass: mass, wetMass: mass, need: undefined };
-    }
-    const moisture = { suction: SQUEEZE[design.ground.squeeze], share: damp.get(layer.id) ?? 1 };
-    const need = mixNeed(mixOf(layer), placed, catalogue, moisture);
-    if (layer.kind === 'drainage') {
-      const water = waterLeft * WATER_DENSITY;
-      waterLeft = 0;
-      const cut = materialOf(catalogue, layer.material).roles.includes('raised-panel');
-      return {
-        ...standing,
-        dryMass: need.dryMass,
-        wetMass: need.dryMass + water,
-        need: cut ? undefined : need,
-      };
-    }
-    const wetMass = need.dryMass + need.water * placed * WATER_DENSITY;
-    return { ...standing, dryMass: need.dryMass, wetMass, need };
+const sumOf = (all: readonly Moments[]): Moments =>
+  all.reduce((a, b) => ({ area: a.area + b.area, x: a.x + b.x, y: a.y + b.y, xy: a.xy + b.xy }), {
+    area: 0,
+    x: 0,
+    y: 0,
+    xy: 0,
   });
+
+/** Lays one layer on a surface. Open water levels out: it fills what lies lower than itself. */
+function lay(layer: Layer, base: Corners, ground: Ground): Pick<Lying, 'thickness' | 'base' | 'top'> {
+  if (layer.kind === 'water') {
+    const surface = layer.level ?? ground.waterDepth;
+    const thickness = map(base, (height) => Math.max(0, surface - height));
+    return { thickness, base, top: add(base, thickness) };
+  }
+  const thickness = layer.kind === 'barrier' ? level(BARRIER_THICKNESS) : layer.thickness;
+  return { thickness, base, top: add(base, thickness) };
+}
+
+/**
+ * Lays every layer on the ones below it and shares the floor out among the regions. Volumes are exact for any slopes
+ * and outlines; where water meets a slope, within 1e-6 of the bed.
+ */
+export function layGround(design: Design, catalogue: Catalogue): GroundResult {
+  const { width, depth, height } = design.enclosure;
+  const { ground } = design;
+  const floor = rectOf(width, depth);
+  const plan = floorplan(
+    width,
+    depth,
+    ground.regions.map((region) => region.outline),
+  );
+  const seen = plan.regions.map(momentsOf);
+  const whole = momentsOf(areaOfRect(floor));
+  const kept = ground.regions.map((region) => keptUnder(region, ground.layers));
+
+  let under = level(0);
+  const base = ground.layers.map((layer, index): Lying => {
+    const lying = lay(layer, under, ground);
+    under = lying.top;
+    const without = seen.filter((_, region) => (kept[region] ?? 0) <= index);
+    const regions = plan.regions.filter((_, region) => (kept[region] ?? 0) > index);
+    return {
+      layer,
+      region: null,
+      field: floor,
+      ...lying,
+      over: [plan.rest, ...regions],
+      moments: without.length === 0 ? whole : minus(whole, sumOf(without)),
+    };
+  });
+  const inRegions = ground.regions.map((region, index) => {
+    const field = boundsOf(region.outline);
+    const on = base[(kept[index] ?? 0) - 1];
+    let surface = on ? refield(on.top, floor, field) : level(0);
+    return region.layers.map((layer): Lying => {
+      const lying = lay(layer, surface, ground);
+      surface = lying.top;
+      const area = plan.regions[index] ?? [];
+      return {
+        layer,
+        region: region.id,
+        field,
+        ...lying,
+        over: [area],
+        moments: seen[index] ?? momentsOf(area),
+      };
+    });
+  });
+
+  const stacks = [base, ...inRegions.map((own, index) => [...base.slice(0, kept[index] ?? 0), ...own])];
+  const areas = [plan.rest, ...plan.regions];
+  const sunk = displacedBy(design, stacks, areas);
+  const damp = dampShares(ground, stacks, areas);
+  const results = new Map<Lying, LayerResult>();
+  for (const lying of [base, ...inRegions].flat()) {
+    results.set(lying, resultOf(lying, design, catalogue, sunk.get(lying) ?? 0, damp.get(lying) ?? 1));
+  }
+
+  const parts = stacks.flatMap((stack, index): Part[] => {
+    const region = index === 0 ? null : (ground.regions[index - 1] ?? null);
+    const outline = areas[index] ?? [];
+    const moments = index === 0 ? momentsOf(outline) : (seen[index - 1] ?? momentsOf(outline));
+    // A region that is covered, or a rest that nothing is left of, is no part of the floor.
+    if (moments.area < 1e-9) return [];
+    const field = region ? boundsOf(region.outline) : floor;
+    const topmost = stack.at(-1);
+    const surface = topmost ? refield(topmost.top, topmost.field, field) : level(0);
+    const { low, high } = topmost ? extremes(topmost.top, topmost.field, outline) : { low: 0, high: 0 };
+    const filled =
+      topmost?.layer.kind === 'water'
+        ? stack.slice(0, -1).reduce((sum, it) => sum + volumeUnder(it.thickness, it.field, moments), 0) +
+          waterOver(topmost, ground, [outline])
+        : topmost
+          ? volumeUnder(topmost.top, topmost.field, moments)
+          : 0;
+    return [
+      {
+        region,
+        outline,
+        area: moments.area,
+        stack: stack.flatMap((it) => results.get(it) ?? []),
+        field,
+        surface,
+        low,
+        high,
+        free: height * moments.area - filled,
+      },
+    ];
+  });
+  return { layers: [...results.values()], parts };
+}
+
+/** m³ of open water over a surface: where the ground rises out of it there is none. */
+function waterOver(lying: Lying, ground: Ground, over: readonly Area[]): number {
+  if (lying.layer.kind !== 'water') return 0;
+  const surface = lying.layer.level ?? ground.waterDepth;
+  return over.reduce(
+    (sum, area) => sum + momentsOf(area).area * surface - volumeBelow(lying.base, lying.field, area, surface),
+    0,
+  );
+}
+
+/** Water in a layer that lies between two surfaces, up to a level, m³ of layer. */
+export const filledTo = (it: Pick<Lying, 'base' | 'top' | 'field' | 'over'>, waterLevel: number): number =>
+  it.over.reduce(
+    (sum, area) =>
+      sum +
+      volumeBelow(it.top, it.field, area, waterLevel) -
+      volumeBelow(it.base, it.field, area, waterLevel),
+    0,
+  );
+
+function resultOf(
+  lying: Lying,
+  design: Design,
+  catalogue: Catalogue,
+  sunk: number,
+  damp: number,
+): LayerResult {
+  const { layer, field, thickness, base, top, moments, region } = lying;
+  const { ground } = design;
+  const gross =
+    layer.kind === 'water' ? waterOver(lying, ground, lying.over) : volumeUnder(thickness, field, moments);
+  const displaced = Math.min(sunk, gross);
+  const placed = gross - displaced;
+  const standing = {
+    layer,
+    region,
+    field,
+    area: moments.area,
+    thickness,
+    base,
+    top,
+    gross,
+    displaced,
+    placed,
+  };
+
+  if (layer.kind === 'water') {
+    const kg = placed * WATER_DENSITY;
+    return { ...standing, voids: 1, water: placed, dryMass: 0, wetMass: kg, need: undefined };
+  }
+  if (layer.kind === 'barrier') {
+    const kg = moments.area * materialOf(catalogue, layer.material).density.value;
+    return { ...standing, voids: undefined, water: 0, dryMass: kg, wetMass: kg, need: undefined };
+  }
+  const moisture = { suction: SQUEEZE[ground.squeeze], share: damp };
+  const need = mixNeed(mixOf(layer), placed, catalogue, moisture);
+  if (layer.kind === 'drainage') {
+    const row = materialOf(catalogue, layer.material);
+    const panel = row.roles.includes('raised-panel');
+    const legs = panel ? legsUnder(field, ground.panel).area / (moments.area || 1) : 0;
+    const voids = Math.max(0, (row.voids?.value ?? 0) - legs);
+    const share = gross > 0 ? placed / gross : 1;
+    const water = voids * share * filledTo(lying, ground.waterDepth);
+    return {
+      ...standing,
+      voids,
+      water,
+      dryMass: need.dryMass,
+      wetMass: need.dryMass + water * WATER_DENSITY,
+      need: panel || row.roles.includes('foam-grid') ? undefined : need,
+    };
+  }
+  const wetMass = need.dryMass + need.water * placed * WATER_DENSITY;
+  return { ...standing, voids: undefined, water: 0, dryMass: need.dryMass, wetMass, need };
+}
+
+/** m³ taken up in each layer by what is sunk in it, a siphon tube, or a basket that lifts out. */
+function displacedBy(
+  { ground, enclosure }: Design,
+  stacks: readonly (readonly Lying[])[],
+  areas: readonly Area[],
+): ReadonlyMap<Lying, number> {
+  const displaced = new Map<Lying, number>();
+  const take = (lying: Lying, volume: number): void => {
+    if (volume > 0) displaced.set(lying, (displaced.get(lying) ?? 0) + volume);
+  };
+  for (const piece of ground.sunk) {
+    const into = stacks.flat().find((it) => it.layer.id === piece.layer);
+    if (into) take(into, piece.volume);
+  }
+  const stackAt = (x: number, y: number): readonly Lying[] =>
+    stacks[
+      Math.max(
+        0,
+        areas.findIndex((area) => within(area, x, y)),
+      )
+    ] ?? [];
+  const { outlet } = ground;
+  if (outlet.kind === 'siphon') {
+    const { x, y } = outlet.at;
+    const area = (Math.PI * outlet.diameter ** 2) / 4;
+    for (const it of stackAt(x, y)) take(it, area * heightAt(it.thickness, it.field, x, y));
+  }
+  if (outlet.kind === 'lift-out') {
+    const { x, y } = liftOutMiddle(outlet, enclosure);
+    const stack = stackAt(x, y);
+    const above = stack.reduce(
+      (at, it, index) => (it.layer.kind === 'drainage' || it.layer.kind === 'barrier' ? index + 1 : at),
+      0,
+    );
+    // Over a rectangle a bilinear surface has its middle's height as its mean.
+    for (const it of stack.slice(above)) {
+      take(it, outlet.width * outlet.depth * heightAt(it.thickness, it.field, x, y));
+    }
+  }
+  return displaced;
+}
+
+/** Middle of the corner that lifts out, m from the left and the front. */
+export function liftOutMiddle(
+  outlet: Extract<Ground['outlet'], { kind: 'lift-out' }>,
+  box: { readonly width: number; readonly depth: number },
+) {
+  return {
+    x: outlet.corner.endsWith('Left') ? outlet.width / 2 : box.width - outlet.width / 2,
+    y: outlet.corner.startsWith('front') ? outlet.depth / 2 : box.depth - outlet.depth / 2,
+  };
+}
+
+/**
+ * Share of each soil layer that is moistened, when the lowest `moistShare` of the soil of its part is: by mean depths,
+ * exact where the layers slope alike. A layer that several parts share goes by the rest of the floor.
+ */
+function dampShares(
+  ground: Ground,
+  stacks: readonly (readonly Lying[])[],
+  areas: readonly Area[],
+): ReadonlyMap<Lying, number> {
+  const shares = new Map<Lying, number>();
+  stacks.forEach((stack, index) => {
+    const region = index === 0 ? undefined : ground.regions[index - 1];
+    const over = index === 0 ? undefined : momentsOf(areas[index] ?? []);
+    const depthOf = (it: Lying): number => {
+      const moments = over ?? it.moments;
+      return moments.area > 0 ? volumeUnder(it.thickness, it.field, moments) / moments.area : 0;
+    };
+    const soils = stack
+      .filter((it) => it.layer.kind === 'substrate')
+      .map((it) => ({ it, depth: depthOf(it) }));
+    const boundary =
+      (region?.moistShare ?? ground.moistShare) * soils.reduce((sum, soil) => sum + soil.depth, 0);
+    let base = 0;
+    for (const { it, depth } of soils) {
+      if (!shares.has(it)) {
+        shares.set(it, depth > 0 ? Math.min(1, Math.max(0, (boundary - base) / depth)) : 1);
+      }
+      base += depth;
+    }
+  });
+  return shares;
 }

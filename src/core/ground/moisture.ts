@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
 import { CORNERS, highest, lowest, mean } from './corners';
-import type { LayerResult } from './layers';
+import { refield, type Rect } from './floor';
+import type { LayerResult, Part } from './layers';
 import { airlessZone, blendOf, drainedMeans, type Blend, type Stratum } from './water';
 
 export interface Band {
@@ -34,33 +34,30 @@ export interface SoilMoisture {
 const BANDS = 18;
 
 /**
- * Moisture of the soil over a drainage layer, at rest. undefined without drainage (a closed floor drains nowhere and is
- * moistened by hand), without soil, or when a material has no curve.
+ * Moisture of the soil of one part of the floor over its drainage layer, at rest. undefined without drainage (a closed
+ * floor drains nowhere and is moistened by hand), without soil, or when a material has no curve.
  */
-export function soilMoisture(
-  design: Design,
-  layers: readonly LayerResult[],
-  catalogue: Catalogue,
-): SoilMoisture | undefined {
-  if (!design.ground.layers.some((layer) => layer.kind === 'drainage')) return undefined;
-  const soils: { result: LayerResult; blend: Blend }[] = [];
-  for (const result of layers) {
+export function soilMoisture(part: Part, waterDepth: number, catalogue: Catalogue): SoilMoisture | undefined {
+  if (!part.stack.some((it) => it.layer.kind === 'drainage')) return undefined;
+  const soils: { result: LayerResult; blend: Blend; thickness: number }[] = [];
+  for (const result of part.stack) {
     if (result.layer.kind !== 'substrate' || mean(result.thickness) <= 0) continue;
     const blend = blendOf(result.layer.mix, catalogue);
     if (!blend) return undefined;
-    soils.push({ result, blend });
+    soils.push({ result, blend, thickness: mean(refield(result.thickness, result.field, part.field)) });
   }
   const bottom = soils[0];
   if (!bottom) return undefined;
-  const datum = Math.max(lowest(bottom.result.base), design.ground.waterDepth);
+  const foot = lowest(refield(bottom.result.base, bottom.result.field, part.field));
+  const datum = Math.max(foot, waterDepth);
 
-  const submerged = datum - lowest(bottom.result.base);
-  const strata: Stratum[] = soils.map(({ result, blend }) => ({ blend, thickness: mean(result.thickness) }));
+  const submerged = datum - foot;
+  const strata: Stratum[] = soils.map(({ blend, thickness }) => ({ blend, thickness }));
   return {
     datum,
     ...drainedMeans(strata, submerged),
     airless: airlessZone(strata, submerged),
-    column: deepestColumn(soils, datum),
+    column: deepestColumn(soils, part.field, datum),
     layers: Object.fromEntries(
       soils.map(({ result, blend }) => [
         result.layer.id,
@@ -80,9 +77,21 @@ function bandsOf(blend: Blend, from: number, to: number, datum: number): Band[] 
 }
 
 /** The deepest column, each stratum between its own bounds there. */
-function deepestColumn(soils: readonly { result: LayerResult; blend: Blend }[], datum: number): Band[] {
-  const top = soils.at(-1)?.result.top;
-  if (!top) return [];
+function deepestColumn(
+  soils: readonly { result: LayerResult; blend: Blend }[],
+  field: Rect,
+  datum: number,
+): Band[] {
+  const last = soils.at(-1)?.result;
+  if (!last) return [];
+  const top = refield(last.top, last.field, field);
   const corner = CORNERS.reduce((a, b) => (top[b] > top[a] ? b : a));
-  return soils.flatMap(({ result, blend }) => bandsOf(blend, result.base[corner], result.top[corner], datum));
+  return soils.flatMap(({ result, blend }) =>
+    bandsOf(
+      blend,
+      refield(result.base, result.field, field)[corner],
+      refield(result.top, result.field, field)[corner],
+      datum,
+    ),
+  );
 }

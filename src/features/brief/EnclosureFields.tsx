@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { Enclosure } from '@/core/design';
-import { usualWall } from '@/core/ground';
+import { usualWall } from '@/core/enclosure';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 

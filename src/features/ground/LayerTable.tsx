@@ -9,9 +9,8 @@ import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
-import { materialOf } from '@/core/catalogue';
 import type { Layer, LayerKind } from '@/core/design';
-import { corners, type Edge } from '@/core/ground';
+import { corners, type Edge, type LayerResult } from '@/core/ground';
 import { bag, length, mass, unitFor, UNITS } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { PlainTable } from '@/ui/PlainTable';
@@ -19,16 +18,21 @@ import { QuantityField } from '@/ui/fields/QuantityField';
 import { TEXTURE_COLOUR, textureOf } from '@/ui/section/textures';
 import { useReader } from '@/ui/units';
 import { KIND_WORD, layerName } from '@/ui/words';
+import { partOf } from './places';
 
 interface Props {
+  /** The region worked on; null: the rest of the floor. */
+  readonly place: string | null;
+  /** From the top down; what is shared lies in the rest of the floor and runs on under the region. */
+  readonly stack: readonly { readonly result: LayerResult; readonly shared: boolean }[];
   readonly selected: string | null;
   readonly onSelect: (layer: string) => void;
 }
 
-const ADDABLE: readonly LayerKind[] = ['litter', 'moss', 'substrate', 'thin', 'barrier', 'drainage'];
+const ADDABLE: readonly LayerKind[] = ['water', 'litter', 'moss', 'substrate', 'thin', 'barrier', 'drainage'];
 
 /** Every layer, the top one first, as it lies in the box. */
-export function LayerTable({ selected, onSelect }: Props) {
+export function LayerTable({ place, stack, selected, onSelect }: Props) {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
@@ -36,17 +40,23 @@ export function LayerTable({ selected, onSelect }: Props) {
   const [menu, setMenu] = useState<{ anchor: HTMLElement; layer: string | null } | null>(null);
   const close = (): void => setMenu(null);
   const openMenu = useCallback((anchor: HTMLElement, layer: string) => setMenu({ anchor, layer }), []);
-  const rows = [...assessment.layers].reverse();
-  const at = design.ground.layers.findIndex((layer) => layer.id === menu?.layer);
-  const kinds = new Set(design.ground.layers.map((layer) => layer.kind));
-  const addable = ADDABLE.filter((kind) => (kind !== 'drainage' && kind !== 'barrier') || !kinds.has(kind));
+  const own =
+    place === null
+      ? design.ground.layers
+      : (design.ground.regions.find((it) => it.id === place)?.layers ?? []);
+  const at = own.findIndex((layer) => layer.id === menu?.layer);
+  const kinds = new Set(own.map((layer) => layer.kind));
+  const once: readonly LayerKind[] = ['drainage', 'barrier', 'water'];
+  const addable = ADDABLE.filter((kind) => !once.includes(kind) || !kinds.has(kind));
   // Read when a field is committed, so that a row need not be drawn anew because another one moved.
   const spare = useRef(0);
+  const left = design.enclosure.height - (partOf(assessment, place)?.high ?? 0);
   useEffect(() => {
-    spare.current = Math.max(0, assessment.heightLeft);
-  }, [assessment.heightLeft]);
+    spare.current = Math.max(0, left);
+  }, [left]);
   const room = useCallback(() => spare.current, []);
 
+  const inPlace = place === null ? {} : { region: place };
   const kilos = (kg: number): string => (kg > 0 && kg < 0.05 ? '<0.1' : write(mass(kg), { bare: true }));
 
   return (
@@ -80,13 +90,14 @@ export function LayerTable({ selected, onSelect }: Props) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ layer, placed, wetMass }) => {
+          {stack.map(({ result: { layer, placed, wetMass }, shared }) => {
             const cut = assessment.lists.cut.find((it) => it.layer === layer.id && it.what === 'barrier');
             return (
               <Row
                 key={layer.id}
                 layer={layer}
-                name={layerName(layer, materialOf(catalogue, 'material' in layer ? layer.material : '').name)}
+                name={layerName(layer, catalogue)}
+                shared={shared}
                 colour={TEXTURE_COLOUR[textureOf(layer, catalogue)]}
                 selected={layer.id === selected}
                 cut={
@@ -94,19 +105,24 @@ export function LayerTable({ selected, onSelect }: Props) {
                     ? `cut ${write(length(cut.width), { bare: true })} × ${write(length(cut.depth), { bare: true })}`
                     : '–'
                 }
-                litres={layer.kind === 'barrier' ? '–' : write(bag(placed), { bare: true })}
-                kilos={kilos(wetMass)}
+                level={
+                  layer.kind === 'water'
+                    ? `to ${write(length(layer.level ?? design.ground.waterDepth))} high`
+                    : ''
+                }
+                litres={layer.kind === 'barrier' || shared ? '–' : write(bag(placed), { bare: true })}
+                kilos={shared ? '–' : kilos(wetMass)}
                 room={room}
                 onSelect={onSelect}
                 onMenu={openMenu}
               />
             );
           })}
-          {rows.length === 0 && (
+          {stack.length === 0 && (
             <tr>
               <td colSpan={6}>
-                Nothing lies in the box yet.{' '}
-                <Button onClick={() => edit({ edit: 'addLayer', change: { kind: 'substrate' } })}>
+                Nothing lies {place === null ? 'in the box' : 'in this region'} yet.{' '}
+                <Button onClick={() => edit({ edit: 'addLayer', change: { kind: 'substrate', ...inPlace } })}>
                   Add soil
                 </Button>
               </td>
@@ -120,7 +136,7 @@ export function LayerTable({ selected, onSelect }: Props) {
             key={kind}
             onClick={() => {
               close();
-              edit({ edit: 'addLayer', change: { kind } });
+              edit({ edit: 'addLayer', change: { kind, ...inPlace } });
             }}
           >
             {KIND_WORD[kind]}
@@ -129,7 +145,7 @@ export function LayerTable({ selected, onSelect }: Props) {
       </Menu>
       <Menu anchorEl={menu?.anchor} open={menu !== null && menu.layer !== null} onClose={close}>
         <MenuItem
-          disabled={at >= design.ground.layers.length - 1}
+          disabled={at >= own.length - 1}
           onClick={() => {
             if (menu?.layer) edit({ edit: 'moveLayer', change: { layer: menu.layer, by: 1 } });
             close();
@@ -164,7 +180,11 @@ interface RowProps {
   readonly name: string;
   readonly colour: string;
   readonly selected: boolean;
+  /** Lies in the rest of the floor: shown for its place, changed there. */
+  readonly shared: boolean;
   readonly cut: string;
+  /** Of open water. */
+  readonly level: string;
   readonly litres: string;
   readonly kilos: string;
   /** m left under the lid. */
@@ -178,7 +198,9 @@ const Row = memo(function Row({
   name,
   colour,
   selected,
+  shared,
   cut,
+  level,
   litres,
   kilos,
   room,
@@ -186,13 +208,21 @@ const Row = memo(function Row({
   onMenu,
 }: RowProps) {
   return (
-    <tr data-layer={layer.kind} data-selected={selected}>
+    <tr data-layer={layer.kind} data-selected={selected} data-shared={shared}>
       <td>
         <Name name={name} colour={colour} selected={selected} layer={layer.id} onSelect={onSelect} />
       </td>
-      {layer.kind === 'barrier' ? (
+      {shared ? (
+        <td className="number" colSpan={2}>
+          as in the rest
+        </td>
+      ) : layer.kind === 'barrier' ? (
         <td className="number" colSpan={2}>
           {cut}
+        </td>
+      ) : layer.kind === 'water' ? (
+        <td className="number" colSpan={2}>
+          {level}
         </td>
       ) : (
         <>
@@ -218,9 +248,7 @@ const Row = memo(function Row({
       )}
       <td className="number">{litres}</td>
       <td className="number">{kilos}</td>
-      <td className="icon">
-        <More name={name} layer={layer.id} onMenu={onMenu} />
-      </td>
+      <td className="icon">{!shared && <More name={name} layer={layer.id} onMenu={onMenu} />}</td>
     </tr>
   );
 });

@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useCallback, useState } from 'react';
-import { findRecipe, materialOf, materialsFor } from '@/core/catalogue';
+import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/design';
 import type { LayerResult, Squeeze } from '@/core/ground';
 import { bag, percent, tank, unitFor, UNITS } from '@/core/units';
@@ -32,6 +32,7 @@ export function MixEditor({ layer, result }: Props) {
 
   return (
     <>
+      <MixSchool layer={layer} placed={result.placed} />
       <MixHead
         layer={layer.id}
         name={layer.name}
@@ -145,6 +146,79 @@ const MixHead = memo(function MixHead({ layer, name, recipe, packingLoss }: Head
     </>
   );
 });
+
+const FROM = [
+  { value: 'ready', name: 'Ready-made', why: 'One bag, no measuring; dearer a litre.' },
+  { value: 'own', name: 'Own recipe', why: 'Made for the animal, cheaper in bulk.' },
+  { value: 'stretch', name: 'Stretch a bag', why: 'What is left of one, made up to the depth.' },
+] as const;
+
+/** Where the mix comes from: a bag, a recipe, or both. */
+function MixSchool({ layer, placed }: { readonly layer: SubstrateLayer; readonly placed: number }) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const { edit } = useEditing();
+  const ready = materialsFor(catalogue, 'ready-made');
+  const bags = layer.mix.parts.filter((part) => ready.some((row) => row.id === part.material));
+  const value = bags.length === 0 ? 'own' : bags.length === layer.mix.parts.length ? 'ready' : 'stretch';
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const dry = animal?.ground.value === 'dry';
+  const suits = ready.find((row) => row.id === (dry ? 'ready-dry' : 'ready-forest')) ?? ready[0];
+  const recipe = layer.mix.recipe ?? animal?.recipe ?? catalogue.recipes[0]?.id ?? '';
+  const material = bags[0]?.material ?? suits?.id ?? '';
+  const stretch = (have: number): void =>
+    edit({
+      edit: 'stretchReadyMade',
+      change: { layer: layer.id, material, have, recipe: animal?.recipe ?? recipe, placed },
+    });
+  const have = value === 'stretch' ? (bags[0]?.parts ?? 0) / 1000 : 0;
+  return (
+    <Box sx={{ mb: 1.5 }}>
+      <Choice
+        label="Where the mix comes from"
+        least={110}
+        options={FROM}
+        value={value}
+        onChange={(next) => {
+          if (next === value) return;
+          if (next === 'own') edit({ edit: 'useRecipe', change: { layer: layer.id, recipe } });
+          if (next === 'ready') edit({ edit: 'useReadyMade', change: { layer: layer.id, material } });
+          if (next === 'stretch') stretch(Math.min(0.004, placed / 2));
+        }}
+      />
+      {value !== 'own' && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25, mt: 1.25 }}>
+          <TextField
+            select
+            label="Ready-made mix"
+            value={material}
+            onChange={(event) =>
+              edit({ edit: 'useReadyMade', change: { layer: layer.id, material: event.target.value } })
+            }
+          >
+            {ready.map((row) => (
+              <MenuItem key={row.id} value={row.id}>
+                {row.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          {value === 'stretch' && (
+            <QuantityField
+              label="Left of it, loose"
+              measure="bag"
+              quart="dry"
+              value={have}
+              min={0.0001}
+              max={1}
+              step={0.001}
+              onCommit={stretch}
+            />
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
 
 const SCHOOLS = [
   {

@@ -33,10 +33,14 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
       jointLists(
         (all ?? [])
           .filter((design) => !left.has(design.id))
-          .map((design) => ({ design, lists: assess(design, catalogue).lists })),
+          .map((design) => {
+            const { ground, lists } = assess(design, catalogue);
+            return { design, ground, lists };
+          }),
         catalogue,
+        settings.shelf,
       ),
-    [all, left, catalogue],
+    [all, left, catalogue, settings.shelf],
   );
   const saved = joint.apart - joint.price;
 

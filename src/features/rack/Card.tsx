@@ -11,8 +11,9 @@ import { useMemo, useRef, useState } from 'react';
 import { assess } from '@/core/assess';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
-import { fileName, writeEnvelope } from '@/files';
+import { fileName, writeSingle } from '@/files';
 import { length } from '@/core/units';
+import { ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { Section } from '@/ui/section/Section';
 import { useElementSize } from '@/ui/useElementSize';
@@ -36,6 +37,7 @@ const TONE = { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', f
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
+  const { settings } = useStore();
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
   const { write, tell } = useReader();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -152,7 +154,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
         <MenuItem
           onClick={() => {
             close();
-            download(fileName(design.name), writeEnvelope([design], {}, new Date()));
+            download(fileName(design.name), writeSingle(design, ownRows(settings), new Date()));
           }}
         >
           Export

@@ -22,7 +22,7 @@ export function LookList({ designs, catalogue }: Props) {
     () =>
       designs
         .flatMap((design) => assess(design, catalogue).findings.map((finding) => ({ design, finding })))
-        .filter(({ finding }) => finding.severity !== 'fine' && finding.code !== 'standing-too-heavy')
+        .filter(({ finding }) => finding.severity !== 'fine' && finding.routine !== true)
         .sort((a, b) => RANK.indexOf(a.finding.severity) - RANK.indexOf(b.finding.severity)),
     [designs, catalogue],
   );

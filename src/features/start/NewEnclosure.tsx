@@ -9,7 +9,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { findAnimal } from '@/core/catalogue';
 import { proposeDesign, proposeSize, type Room } from '@/core/design';
-import { shapesOf, type Shape } from '@/core/ground';
+import { shapesOf, type Shape } from '@/core/enclosure';
 import { bag, length, mass, tank } from '@/core/units';
 import { createDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';

@@ -12,8 +12,8 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/design';
-import { fileName, MAX_BYTES, readEnvelope, writeEnvelope } from '@/files';
-import { layDemo, takeInFile, useStore } from '@/store';
+import { fileName, MAX_BYTES, readEnvelope, writeSingle } from '@/files';
+import { layDemo, ownRows, takeInFile, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { exportEverything } from './exportEverything';
 
@@ -74,7 +74,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
             onClick={() => {
               close();
               const design = open();
-              download(fileName(design.name), writeEnvelope([design], {}, new Date()));
+              download(fileName(design.name), writeSingle(design, ownRows(settings), new Date()));
             }}
           >
             Export this enclosure
@@ -83,7 +83,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
-            void exportEverything(db, settings.prices).then(() => set('exported', Date.now()));
+            void exportEverything(db, settings).then(() => set('exported', Date.now()));
           }}
         >
           Export everything

@@ -57,7 +57,7 @@ export function Keeping() {
       </Box>
       <Button
         variant={overdue ? 'contained' : 'outlined'}
-        onClick={() => void exportEverything(db, settings.prices).then(() => set('exported', Date.now()))}
+        onClick={() => void exportEverything(db, settings).then(() => set('exported', Date.now()))}
       >
         Save a copy
       </Button>

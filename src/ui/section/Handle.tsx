@@ -21,6 +21,12 @@ const STEP = 0.005;
 const FINE = 0.001;
 let gestures = 0;
 
+/** Tells one drag or key press from the next, so that each is one step of undo. */
+export function nextGesture(): number {
+  gestures += 1;
+  return gestures;
+}
+
 /** A knob on the top of a layer: dragged, or moved by arrow keys in 5 mm (Shift: 1 mm). */
 export function Handle({ label, x, y, value, max, metresAt, onShift }: Props) {
   const earth = useEarth();
@@ -37,8 +43,7 @@ export function Handle({ label, x, y, value, max, metresAt, onShift }: Props) {
     const down = event.key === 'ArrowDown' || event.key === 'ArrowLeft';
     if (!up && !down) return;
     event.preventDefault();
-    gestures += 1;
-    moveTo(value + (up ? 1 : -1) * (event.shiftKey ? FINE : STEP), `key ${gestures}`);
+    moveTo(value + (up ? 1 : -1) * (event.shiftKey ? FINE : STEP), `key ${nextGesture()}`);
   };
 
   return (
@@ -56,8 +61,7 @@ export function Handle({ label, x, y, value, max, metresAt, onShift }: Props) {
       onKeyDown={onKeyDown}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        gestures += 1;
-        drag.current = { gesture: `drag ${gestures}`, offset: metresAt(event) - value };
+        drag.current = { gesture: `drag ${nextGesture()}`, offset: metresAt(event) - value };
       }}
       onPointerMove={(event) => {
         if (drag.current) moveTo(metresAt(event) - drag.current.offset, drag.current.gesture);

@@ -1,8 +1,9 @@
-import type { Corner, LayerResult, SoilMoisture } from '@/core/ground';
+import type { SoilMoisture } from '@/core/ground';
 import { LEAST_AIR } from '@/core/ground';
 import { length } from '@/core/units';
 import { useEarth } from '../theme/useEarth';
 import { useReader } from '../units';
+import type { Span } from './cut';
 
 type ToPx = (metres: number) => number;
 
@@ -111,31 +112,30 @@ export function MoistureOverlay({ moisture, outlines, prefix, left, width, y }: 
 }
 
 interface DampProps {
-  readonly soils: readonly LayerResult[];
+  readonly span: Span;
   /** Share of the soil's depth that is moistened. */
   readonly share: number;
-  readonly ends: readonly [Corner, Corner];
   readonly x: ToPx;
   readonly y: ToPx;
-  readonly across: number;
 }
 
 /** Damp below, dry above: the part that is moistened, darker, with its boundary. */
-export function Damp({ soils, share, ends, x, y, across }: DampProps) {
+export function Damp({ span, share, x, y }: DampProps) {
+  const soils = span.layers.filter((it) => it.result.layer.kind === 'substrate');
   const base = soils[0]?.base;
   const top = soils.at(-1)?.top;
   if (!base || !top || share >= 1 || share <= 0) return null;
-  const at = (corner: Corner): number => base[corner] + share * (top[corner] - base[corner]);
-  const [a, b] = ends;
+  const at = (end: 0 | 1): number => base[end] + share * (top[end] - base[end]);
+  const [from, to] = [x(span.from), x(span.to)];
   return (
     <g pointerEvents="none">
       <polygon
-        points={`${x(0)},${y(base[a])} ${x(across)},${y(base[b])} ${x(across)},${y(at(b))} ${x(0)},${y(at(a))}`}
+        points={`${from},${y(base[0])} ${to},${y(base[1])} ${to},${y(at(1))} ${from},${y(at(0))}`}
         fill="#1F3A40"
         opacity={0.3}
       />
       <path
-        d={`M ${x(0)} ${y(at(a))} L ${x(across)} ${y(at(b))}`}
+        d={`M ${from} ${y(at(0))} L ${to} ${y(at(1))}`}
         stroke="#D8ECF0"
         strokeWidth={1.2}
         strokeDasharray="2 4"

@@ -4,34 +4,27 @@ import { useEarth } from '../theme/useEarth';
 import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
-import type { Corners, Design } from '@/core/design';
-import { materialOf } from '@/core/catalogue';
-import { corners as cornersOf, type Corner, type Edge } from '@/core/ground';
+import type { Design } from '@/core/design';
+import { corners as cornersOf, liftOutMiddle, PANEL_SHEET, type Corner } from '@/core/ground';
 import { bag, length } from '@/core/units';
 import { useReader } from '../units';
 import { layerName } from '../words';
+import { cutThrough, farCut, nearCut, VIEWS, type Span, type View } from './cut';
 import { Handle } from './Handle';
 import { Damp, MoistureOverlay, MoistureStrip } from './Moisture';
 import { Ruler } from './Ruler';
 import { textureOf, TexturePatterns } from './textures';
 
-export type View = 'front' | 'side';
+export type { View } from './cut';
 export type Overlay = 'layers' | 'moisture';
-
-/** Which corners of a surface stand at the two ends of the picture, near the eye and far from it. */
-const VIEWS: Record<
-  View,
-  { near: readonly [Corner, Corner]; far: readonly [Corner, Corner]; edges: readonly [Edge, Edge] }
-> = {
-  front: { near: ['frontLeft', 'frontRight'], far: ['backLeft', 'backRight'], edges: ['left', 'right'] },
-  side: { near: ['frontRight', 'backRight'], far: ['frontLeft', 'backLeft'], edges: ['front', 'back'] },
-};
 
 interface Props {
   readonly design: Design;
   readonly assessment: Assessment;
   readonly catalogue: Catalogue;
   readonly view: View;
+  /** Where the ground is cut, m from the front (seen from the front) or from the left (seen from the side). */
+  readonly cut?: number;
   /** What is laid over the layers. */
   readonly overlay?: Overlay;
   /** px the picture may take, rulers included. */
@@ -54,13 +47,18 @@ export function Section(props: Props) {
   const earth = useEarth();
   const { write } = useReader();
   const prefix = useId().replaceAll(':', '');
-  const { near, far, edges } = VIEWS[view];
+  const { near, edges } = VIEWS[view];
   const box = design.enclosure;
   const across = view === 'front' ? box.width : box.depth;
+  const chosenLayer = assessment.layers.find((it) => it.layer.id === selected);
+  const moisture =
+    (chosenLayer?.region ? assessment.moistureOf[chosenLayer.region] : undefined) ??
+    assessment.moisture ??
+    Object.values(assessment.moistureOf)[0];
 
   const margin = plain
     ? { left: 4, right: 4, top: 4, bottom: 4 }
-    : { left: 52, right: assessment.moisture ? 126 : 26, top: 22, bottom: 56 };
+    : { left: 52, right: moisture ? 126 : 26, top: 22, bottom: 56 };
   const scale = Math.min(
     (props.width - margin.left - margin.right) / Math.max(across, props.span ?? 0),
     (props.height - margin.top - margin.bottom) / Math.max(box.height, props.span ?? 0),
@@ -74,20 +72,30 @@ export function Section(props: Props) {
   const x = (metres: number): number => left + metres * scale;
   const y = (metres: number): number => floor - metres * scale;
 
-  const outline = (base: Corners, top: Corners, ends: readonly [Corner, Corner], upper = ends): string =>
-    [
-      `${x(0)},${y(base[ends[0]])}`,
-      `${x(across)},${y(base[ends[1]])}`,
-      `${x(across)},${y(top[upper[1]])}`,
-      `${x(0)},${y(top[upper[0]])}`,
-    ].join(' ');
+  const spans = cutThrough(assessment, design, view, props.cut ?? nearCut(view, box));
+  const far = cutThrough(assessment, design, view, farCut(view, box));
+  const outline = (span: Span, it: Span['layers'][number]): string =>
+    `${x(span.from)},${y(it.base[0])} ${x(span.to)},${y(it.base[1])} ${x(span.to)},${y(it.top[1])} ${x(span.from)},${y(it.top[0])}`;
+  const fillOf = (it: Span['layers'][number]): string =>
+    `url(#${prefix}-${textureOf(it.result.layer, catalogue)})`;
 
-  const layers = assessment.layers.map((it) => ({ ...it, texture: textureOf(it.layer, catalogue) }));
-  const topmost = layers.at(-1);
-  const active = layers.find((it) => it.layer.id === selected && it.layer.kind !== 'barrier');
-  const bed = layers.find((it) => it.layer.kind === 'drainage');
+  const beds = spans.flatMap((span) =>
+    span.layers.filter((it) => it.result.layer.kind === 'drainage').map((it) => outline(span, it)),
+  );
   const water = design.ground.waterDepth;
-  const room = cornersOf.highest(assessment.surface);
+  // What is picked, where the cut meets it.
+  const picked = spans.flatMap((span) =>
+    span.layers
+      .filter(
+        ({ result: { layer } }) =>
+          layer.id === selected && layer.kind !== 'barrier' && layer.kind !== 'water',
+      )
+      .map((it) => ({ span, it })),
+  );
+  const first = picked[0];
+  const last = picked.at(-1);
+  const active = first?.it.result;
+  const over = active && assessment.ground.parts.find((part) => (part.region?.id ?? null) === active.region);
 
   return (
     <svg
@@ -102,15 +110,17 @@ export function Section(props: Props) {
       <defs>
         <TexturePatterns
           prefix={prefix}
-          textures={layers.map((it) => it.texture)}
+          textures={assessment.layers.map((it) => textureOf(it.layer, catalogue))}
           scale={Math.max(scale, 350)}
         />
         <clipPath id={`${prefix}-box`}>
           <rect x={x(0)} y={y(box.height)} width={boxWidth} height={boxHeight} />
         </clipPath>
-        {bed && (
+        {beds.length > 0 && (
           <clipPath id={`${prefix}-bed`}>
-            <polygon points={outline(bed.base, bed.top, near)} />
+            {beds.map((points, index) => (
+              <polygon key={index} points={points} />
+            ))}
           </clipPath>
         )}
       </defs>
@@ -118,48 +128,60 @@ export function Section(props: Props) {
       <rect x={x(0)} y={y(box.height)} width={boxWidth} height={boxHeight} fill={earth.sky} />
 
       <g clipPath={`url(#${prefix}-box)`}>
-        {/* The ground that rises behind the near section is seen from above: only its top layer shows. */}
-        {topmost && (
-          <polygon
-            points={outline(topmost.top, topmost.top, near, far)}
-            fill={`url(#${prefix}-${topmost.texture})`}
-            opacity={0.5}
-            aria-hidden
-          />
-        )}
-        {layers.map((it) => {
-          const name = layerName(
-            it.layer,
-            materialOf(catalogue, 'material' in it.layer ? it.layer.material : '').name,
-          );
-          const chosen = it.layer.id === selected;
-          const pick = onSelect && {
-            role: 'button',
-            tabIndex: 0,
-            'aria-pressed': chosen,
-            'aria-label': it.layer.kind === 'barrier' ? name : `${name}, ${write(bag(it.placed))}`,
-            onClick: () => onSelect(it.layer.id),
-            onKeyDown: (event: KeyboardEvent) => {
-              if (event.key === 'Enter' || event.key === ' ') {
-                event.preventDefault();
-                onSelect(it.layer.id);
-              }
-            },
-            style: { cursor: 'pointer' },
-          };
+        {/* The ground that rises behind the cut is seen from above: only its top layer shows. */}
+        {far.map((span) => {
+          const top = span.layers.at(-1);
           return (
-            <polygon
-              key={it.layer.id}
-              className="rincon-layer"
-              points={outline(it.base, it.top, near)}
-              fill={`url(#${prefix}-${it.texture})`}
-              stroke={it.layer.kind === 'barrier' ? '#23281F' : 'rgba(30,26,18,0.35)'}
-              strokeWidth={it.layer.kind === 'barrier' ? 1.5 : 0.75}
-              {...pick}
-            />
+            top && (
+              <polygon
+                key={span.from}
+                points={`${x(span.from)},${y(0)} ${x(span.to)},${y(0)} ${x(span.to)},${y(top.top[1])} ${x(span.from)},${y(top.top[0])}`}
+                fill={fillOf(top)}
+                opacity={0.5}
+                aria-hidden
+              />
+            )
           );
         })}
-        {bed && water > 0 && (
+        {spans.map((span) =>
+          span.layers.map((it) => {
+            const { layer, placed } = it.result;
+            const name = layerName(layer, catalogue);
+            // Only one stretch of a layer is a stop for the keyboard.
+            const stop = spans.find((other) => other.layers.some((own) => own.result === it.result)) === span;
+            const pick = onSelect && {
+              ...(stop
+                ? {
+                    role: 'button',
+                    tabIndex: 0,
+                    'aria-pressed': layer.id === selected,
+                    'aria-label': layer.kind === 'barrier' ? name : `${name}, ${write(bag(placed))}`,
+                  }
+                : { 'aria-hidden': true }),
+              onClick: () => onSelect(layer.id),
+              onKeyDown: (event: KeyboardEvent) => {
+                if (event.key === 'Enter' || event.key === ' ') {
+                  event.preventDefault();
+                  onSelect(layer.id);
+                }
+              },
+              style: { cursor: 'pointer' },
+            };
+            return (
+              <polygon
+                key={`${span.from} ${layer.id}`}
+                className="rincon-layer"
+                points={outline(span, it)}
+                fill={fillOf(it)}
+                stroke={layer.kind === 'barrier' ? '#23281F' : 'rgba(30,26,18,0.35)'}
+                strokeWidth={layer.kind === 'barrier' ? 1.5 : 0.75}
+                {...pick}
+              />
+            );
+          }),
+        )}
+        {!plain && <Legs {...{ spans, design, x, y, scale }} />}
+        {beds.length > 0 && water > 0 && (
           <g clipPath={`url(#${prefix}-bed)`} pointerEvents="none">
             <rect
               x={x(0)}
@@ -178,44 +200,55 @@ export function Section(props: Props) {
             />
           </g>
         )}
-        <Damp
-          soils={layers.filter((it) => it.layer.kind === 'substrate')}
-          share={design.ground.moistShare}
-          ends={near}
-          {...{ x, y, across }}
-        />
-        {overlay === 'moisture' && assessment.moisture && (
-          <MoistureOverlay
-            moisture={assessment.moisture}
-            outlines={new Map(layers.map((it) => [it.layer.id, outline(it.base, it.top, near)]))}
-            prefix={prefix}
-            left={x(0)}
-            width={boxWidth}
-            y={y}
+        {spans.map((span) => (
+          <Damp
+            key={span.from}
+            span={span}
+            share={span.part.region?.moistShare ?? design.ground.moistShare}
+            {...{ x, y }}
           />
-        )}
-        {active && !plain && (
-          <polygon
-            points={outline(active.base, active.top, near)}
-            fill="none"
-            stroke="#F6F2E8"
-            strokeWidth={2}
-            strokeDasharray="7 4"
-            pointerEvents="none"
+        ))}
+        {overlay === 'moisture' &&
+          spans.map((span, index) => {
+            const own = span.part.region ? assessment.moistureOf[span.part.region.id] : assessment.moisture;
+            return (
+              own && (
+                <MoistureOverlay
+                  key={span.from}
+                  moisture={own}
+                  outlines={new Map(span.layers.map((it) => [it.result.layer.id, outline(span, it)]))}
+                  prefix={`${prefix}-${index}`}
+                  left={x(span.from)}
+                  width={(span.to - span.from) * scale}
+                  y={y}
+                />
+              )
+            );
+          })}
+        {!plain &&
+          picked.map(({ span, it }) => (
+            <polygon
+              key={span.from}
+              points={outline(span, it)}
+              fill="none"
+              stroke="#F6F2E8"
+              strokeWidth={2}
+              strokeDasharray="7 4"
+              pointerEvents="none"
+            />
+          ))}
+        {!plain && (
+          <Outlet
+            {...{ design, view, x, y, scale }}
+            top={cornersOf.highest(assessment.surface)}
+            ink={earth.ink}
           />
         )}
       </g>
 
       <Walls {...{ box, across, x, y, plain }} ink={earth.ink} water={earth.water} />
 
-      {!plain && assessment.moisture && (
-        <MoistureStrip
-          moisture={assessment.moisture}
-          left={x(across) + 26}
-          y={y}
-          bed={design.ground.waterDepth}
-        />
-      )}
+      {!plain && moisture && <MoistureStrip moisture={moisture} left={x(across) + 26} y={y} bed={water} />}
       {!plain && (
         <>
           <Ruler axis="up" from={y(0)} to={y(box.height)} at={left - 12} metres={box.height} />
@@ -232,24 +265,30 @@ export function Section(props: Props) {
       )}
 
       {active &&
+        active.layer.kind !== 'barrier' &&
+        active.layer.kind !== 'water' &&
         onShift &&
         edges.map((edge, index) => {
+          const end = index === 0 ? first : last;
           const corner = near[index === 0 ? 0 : 1];
-          const spare = Math.max(0, box.height - room);
+          const room = Math.max(0, box.height - (over?.high ?? 0));
+          if (!end) return null;
+          const base = end.it.base[index === 0 ? 0 : 1];
+          const top = end.it.top[index === 0 ? 0 : 1];
           return (
             <Handle
               key={`${active.layer.id} ${edge}`}
-              label={`Top of ${layerName(active.layer, materialOf(catalogue, 'material' in active.layer ? active.layer.material : '').name)}, ${edge}`}
-              x={x(index === 0 ? 0 : across)}
-              y={y(active.top[corner])}
+              label={`Top of ${layerName(active.layer, catalogue)}, ${edge}`}
+              x={x(index === 0 ? end.span.from : end.span.to)}
+              y={y(top)}
               value={active.thickness[corner]}
-              max={active.thickness[corner] + spare}
+              max={active.thickness[corner] + room}
               metresAt={(event: PointerEvent<SVGElement>) => {
                 const svg = event.currentTarget.ownerSVGElement;
                 if (!svg) return 0;
                 const frame = svg.getBoundingClientRect();
                 const drawn = ((event.clientY - frame.top) / frame.height) * props.height;
-                return (floor - drawn) / scale - active.base[corner];
+                return (floor - drawn) / scale - base;
               }}
               onShift={(by, gesture) => onShift(active.layer.id, cornersOf.EDGE_CORNERS[edge], by, gesture)}
             />
@@ -257,6 +296,120 @@ export function Section(props: Props) {
         })}
     </svg>
   );
+}
+
+interface LegsProps {
+  readonly spans: readonly Span[];
+  readonly design: Design;
+  readonly x: (metres: number) => number;
+  readonly y: (metres: number) => number;
+  readonly scale: number;
+}
+
+/** Legs of a raised panel and the sheet on them, where the cut meets one. */
+function Legs({ spans, design, x, y, scale }: LegsProps) {
+  const { spacing, leg } = design.ground.panel;
+  return (
+    <g pointerEvents="none" fill="#5F665C" aria-hidden>
+      {spans.flatMap((span) =>
+        span.layers
+          .filter(({ result: { layer } }) => layer.kind === 'drainage' && layer.material === 'raised-panel')
+          .map((it) => {
+            const wide = span.to - span.from;
+            const count = Math.max(1, Math.ceil(wide / spacing - 1e-9));
+            const top = it.top[0] - PANEL_SHEET;
+            return (
+              <g key={span.from}>
+                <rect
+                  x={x(span.from)}
+                  y={y(it.top[0])}
+                  width={wide * scale}
+                  height={Math.max(1, PANEL_SHEET * scale)}
+                  opacity={0.8}
+                />
+                {Array.from({ length: count + 1 }, (_, index) => {
+                  const middle = span.from + leg / 2 + ((wide - leg) * index) / count;
+                  return (
+                    <rect
+                      key={index}
+                      x={x(middle - leg / 2)}
+                      y={y(top)}
+                      width={leg * scale}
+                      height={Math.max(0, (top - it.base[0]) * scale)}
+                      opacity={0.55}
+                    />
+                  );
+                })}
+              </g>
+            );
+          }),
+      )}
+    </g>
+  );
+}
+
+interface OutletProps {
+  readonly design: Design;
+  readonly view: View;
+  readonly x: (metres: number) => number;
+  readonly y: (metres: number) => number;
+  readonly scale: number;
+  /** Highest ground, m. */
+  readonly top: number;
+  readonly ink: string;
+}
+
+/** The way out for the water: a siphon tube, a basket, or the mouth of a drain. */
+function Outlet({ design, view, x, y, scale, top, ink }: OutletProps) {
+  const { outlet } = design.ground;
+  const at = (point: { x: number; y: number }): number => (view === 'front' ? point.x : point.y);
+  if (outlet.kind === 'siphon') {
+    const middle = at(outlet.at);
+    return (
+      <rect
+        x={x(middle - outlet.diameter / 2)}
+        y={y(top + 0.03)}
+        width={outlet.diameter * scale}
+        height={(top + 0.03) * scale}
+        fill="#DDE3DC"
+        fillOpacity={0.75}
+        stroke={ink}
+        strokeWidth={1.25}
+        pointerEvents="none"
+      />
+    );
+  }
+  if (outlet.kind === 'lift-out') {
+    const middle = at(liftOutMiddle(outlet, design.enclosure));
+    const wide = view === 'front' ? outlet.width : outlet.depth;
+    return (
+      <rect
+        x={x(middle - wide / 2)}
+        y={y(top)}
+        width={wide * scale}
+        height={top * scale}
+        fill="none"
+        stroke="#F6F2E8"
+        strokeDasharray="3 3"
+        strokeWidth={1.5}
+        pointerEvents="none"
+      />
+    );
+  }
+  if (outlet.kind === 'drain') {
+    const across = view === 'front' ? design.enclosure.width : design.enclosure.depth;
+    return (
+      <rect
+        x={x(across) - 7}
+        y={y(outlet.height + outlet.bore)}
+        width={7}
+        height={Math.max(2, outlet.bore * scale)}
+        fill={ink}
+        pointerEvents="none"
+      />
+    );
+  }
+  return null;
 }
 
 function wave(x: number, y: number, width: number): string {
@@ -279,7 +432,7 @@ interface WallsProps {
 /** Sides, floor and lid; the tray that holds water is drawn heavier. */
 function Walls({ box, across, x, y, plain, ink, water }: WallsProps) {
   const stroke = plain ? 1.75 : 2.5;
-  const mesh = box.material === 'mesh' ? '5 3' : undefined;
+  const mesh = box.material === 'mesh' || box.screened.length > 0 ? '5 3' : undefined;
   const top = y(box.height);
   const covered = x(across * (box.top === 'solid' ? 1 : box.topCover));
   return (

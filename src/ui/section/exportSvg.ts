@@ -40,3 +40,26 @@ function scaleBar(perMetre: number, width: number, height: number, prefs: UnitPr
   const y = height - 10;
   return `<g data-scale-bar="${round} ${unit.symbol}" fill="none" stroke="var(--mui-palette-earth-ink)"><path d="M ${x} ${y - 5} V ${y} H ${x + long} V ${y - 5}" stroke-width="1.5"/><text x="${x + long / 2}" y="${y - 5}" text-anchor="middle" font-size="11" stroke="none" fill="var(--mui-palette-earth-ink)">${round} ${unit.symbol}</text></g>`;
 }
+
+/**
+ * Prints a drawing alone on its page, with its name. The sheet stands in the page only while it is printed: the styles
+ * for print hide everything else.
+ */
+export function printDrawing(name: string, drawing: string): void {
+  const sheet = document.createElement('div');
+  sheet.id = 'print-sheet';
+  const title = document.createElement('h1');
+  title.textContent = name;
+  const picture = document.createElement('img');
+  picture.alt = `${name}, drawn to scale`;
+  picture.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawing)}`;
+  sheet.append(title, picture);
+  document.body.append(sheet);
+  document.body.dataset.printing = 'drawing';
+  const clear = (): void => {
+    sheet.remove();
+    delete document.body.dataset.printing;
+  };
+  window.addEventListener('afterprint', clear, { once: true });
+  void picture.decode().then(() => window.print(), clear);
+}

@@ -9,6 +9,9 @@ export type Texture =
   | 'beads'
   | 'small-beads'
   | 'panel'
+  | 'foam'
+  | 'paper'
+  | 'water'
   | 'cloth'
   | 'forest'
   | 'chunky'
@@ -27,16 +30,20 @@ export function textureOf(layer: Layer, catalogue: Catalogue): Texture {
     case 'drainage': {
       const row = catalogue.materials.find((it) => it.id === layer.material);
       if (row?.roles.includes('raised-panel')) return 'panel';
+      if (row?.roles.includes('foam-grid')) return 'foam';
       return (row?.grain?.value.low ?? 0.008) < 0.006 ? 'small-beads' : 'beads';
     }
     case 'barrier':
       return 'cloth';
     case 'thin':
+      if (layer.material === 'plain-paper') return 'paper';
       return layer.material.includes('sand') ? 'sand' : 'charcoal';
     case 'moss':
       return 'moss';
     case 'litter':
       return 'litter';
+    case 'water':
+      return 'water';
     case 'substrate': {
       const shares = normalise(layer.mix);
       const of = (ids: readonly string[]): number =>
@@ -53,6 +60,9 @@ export const TEXTURE_COLOUR: Record<Texture, string> = {
   beads: '#B96F4A',
   'small-beads': '#B4714F',
   panel: '#8C9388',
+  foam: '#5E6B63',
+  paper: '#E4DFD0',
+  water: '#4E8FA0',
   cloth: '#4A4A40',
   forest: '#57432F',
   chunky: '#6E4B33',
@@ -169,6 +179,24 @@ const TILES: Record<Texture, { readonly size: number; readonly marks: readonly R
       <rect key="void" x={0} y={0} width={24} height={24} fill="#DDE3DC" />,
       <path key="ribs" d="M0 12 H24 M6 0 V24 M18 0 V24" stroke="#8C9388" strokeWidth={2} />,
     ],
+  },
+  foam: { size: 30, marks: scatter(30, 90, 2, 41, grain(['#4A564F', '#74827A', '#39433E'], 1.1)) },
+  paper: {
+    size: 10,
+    marks: [<path key="p" d="M0 3 H10 M0 7 H10" stroke="#CFC8B4" strokeWidth={0.6} />],
+  },
+  water: {
+    size: 60,
+    marks: scatter(60, 14, 8, 43, (x, y, next, key) => (
+      <path
+        key={key}
+        d={`M ${x - 6} ${y} q 3 -1.6 6 0 t 6 0`}
+        fill="none"
+        stroke="#8FBFCB"
+        strokeWidth={0.8}
+        opacity={0.3 + 0.4 * next()}
+      />
+    )),
   },
   cloth: { size: 6, marks: [<path key="w" d="M0 3 H3.4" stroke="#F3EFE5" strokeWidth={6} />] },
   forest: {

@@ -26,16 +26,37 @@ export function usualWall(material: Enclosure['material'], longest: number): num
   return longest <= 1.2 ? 0.006 : 0.008;
 }
 
+/** Outside of the box, m: its inside and its walls; a room built where it stands has no floor of its own. */
+export function outsideSize(box: Enclosure): Shape {
+  const { width, depth, height, wallThickness: t } = box;
+  const floor = box.build === 'walk-in' ? 0 : t;
+  return {
+    width: width + 2 * t,
+    depth: depth + 2 * t,
+    height: height + floor + (box.top === 'solid' ? t : 0),
+  };
+}
+
+/** Length of the walls that are gauze, seen from above, m. */
+const gauzeRun = ({ screened, width, depth }: Enclosure): number =>
+  screened.reduce((sum, wall) => sum + (wall === 'left' || wall === 'right' ? depth : width), 0);
+
 /** Mass of the box with nothing in it, kg: weighed when known, otherwise its walls, floor and lid. */
 export function emptyMass(box: Enclosure): { readonly kg: number; readonly weighed: boolean } {
   if (box.emptyMass !== null) return { kg: box.emptyMass, weighed: true };
   const { width, depth, height, wallThickness: t } = box;
-  const sides = 2 * (width + depth) * height;
-  const floor = width * depth;
-  if (box.material === 'mesh') return { kg: (sides + floor) * MESH_FACE + floor * MESH_LID, weighed: false };
-  const lid = box.top === 'solid' ? floor : 0;
+  const gauze = gauzeRun(box) * height;
+  const sides = 2 * (width + depth) * height - gauze;
+  const floor = box.build === 'walk-in' ? 0 : width * depth;
+  const roof = width * depth;
+  if (box.material === 'mesh')
+    return { kg: (sides + gauze + floor) * MESH_FACE + roof * MESH_LID, weighed: false };
+  const lid = box.top === 'solid' ? roof : 0;
   const walls = (sides + floor + lid) * t * WALL_DENSITY[box.material];
-  return { kg: walls + (box.top === 'mesh' ? floor * MESH_LID : 0), weighed: false };
+  return {
+    kg: walls + gauze * MESH_FACE + (box.top === 'mesh' ? roof * MESH_LID : 0),
+    weighed: false,
+  };
 }
 
 /** m³ inside. */

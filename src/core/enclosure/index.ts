@@ -1,0 +1,4 @@
+export * from './box';
+export * from './panes';
+export * from './loads';
+export * from './making';

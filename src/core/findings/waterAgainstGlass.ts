@@ -1,0 +1,56 @@
+import { length, say } from '../units';
+import type { Rule } from './finding';
+
+/** Under this, water asks nothing of a pane worth telling, m. */
+const SHALLOW = 0.05;
+
+/** Pane thickness under the water that is kept and under a flooded box. A check, never a rating. */
+export const waterAgainstGlass: Rule = ({ design, panes }) => {
+  if (!panes || panes.flooded < SHALLOW) return [];
+  const { wallThickness } = design.enclosure;
+  const place = { at: 'enclosure' } as const;
+  const millimetres = Math.ceil(panes.neededFlooded * 1000) / 1000;
+  const remedies = [
+    {
+      label: say`Take panes of ${length(millimetres)}`,
+      call: { edit: 'setEnclosure', change: { wallThickness: millimetres } } as const,
+    },
+  ];
+  if (panes.neededKept > wallThickness + 1e-6) {
+    return [
+      {
+        code: 'panes-too-thin',
+        severity: 'severe',
+        place,
+        what: say`The panes are too thin for this water.`,
+        because: say`${length(panes.kept)} of water ask for ${length(panes.neededKept)} by the reckoning; they are ${length(wallThickness)}. This is a check only: the maker’s rating decides.`,
+        remedies,
+        basis: 'memory',
+      },
+    ];
+  }
+  if (panes.neededFlooded > wallThickness + 1e-6) {
+    return [
+      {
+        code: 'panes-thin-when-flooded',
+        severity: 'look',
+        place,
+        what: say`Flooded to the brim, the panes are too thin.`,
+        because: say`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)} of glass; it has ${length(wallThickness)}. The maker’s rating decides.`,
+        remedies,
+        basis: 'memory',
+      },
+    ];
+  }
+  return [
+    {
+      code: 'panes-hold',
+      severity: 'fine',
+      place,
+      what: say`By the reckoning the panes hold the water.`,
+      because: say`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)}; the panes are ${length(wallThickness)}. A check only: the maker’s rating decides, and plain water outdoors proves it.`,
+      remedies: [],
+      basis: 'memory',
+    },
+  ];
+};
