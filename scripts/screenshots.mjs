@@ -20,6 +20,10 @@ const SHOTS = [
   ['plan', '/e/demo-bog-shelf/ground', plan],
   ['ground-inches', '/e/demo-dry-wash/ground', inches],
   ['list', '/e/demo-bog-shelf/build'],
+  ['to-be-made', '/e/demo-hedge/build', toBeMade],
+  ['stores', '/stores'],
+  ['recipes', '/stores', recipes],
+  ['almanac', '/almanac', almanac],
   ['one-roll', '/lists', oneRoll, { viewport: { width: 1280, height: 1240 } }],
   ['ground-dark', '/e/demo-hedge/ground', undefined, { colorScheme: 'dark' }],
 ];
@@ -40,6 +44,22 @@ async function moisture(page) {
 async function plan(page) {
   await page.getByRole('button', { name: 'Plan' }).click();
   await page.getByRole('group', { name: 'Parts of the floor' }).getByRole('button', { name: 'Land' }).click();
+}
+
+async function toBeMade(page) {
+  await page.getByRole('tab', { name: 'To be made' }).click();
+}
+
+async function recipes(page) {
+  await page.getByRole('tab', { name: 'Recipes' }).click();
+}
+
+async function almanac(page) {
+  await page.getByLabel('Find in animals').fill('gecko');
+  await page
+    .getByRole('button', { name: /cave gecko/ })
+    .first()
+    .click();
 }
 
 async function oneRoll(page) {

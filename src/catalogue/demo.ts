@@ -89,6 +89,13 @@ const SCENES: readonly Scene[] = [
   },
 ];
 
+/** What stands on the nature room's shelf, loose m³. */
+export const DEMO_SHELF: Readonly<Record<string, number>> = {
+  charcoal: 0.0035,
+  'oak-litter': 0.004,
+  'washed-sand': 0.01,
+};
+
 /** The four enclosures of the nature room. */
 export function demoDesigns(catalogue: Catalogue): readonly Design[] {
   return SCENES.map(({ answers, edits }) =>

@@ -6,7 +6,8 @@ import { sources } from './sources';
 
 /** Everything that ships. */
 export const catalogue: Catalogue = { sources, animals, materials, recipes };
+export { BOARDS, SEALS } from './boards';
 export { CAUTIONS } from './cautions';
 export { withPrices } from './ownPrices';
 export { NO_OWN_ROWS, withOwn, type OwnRows } from './withOwn';
-export { demoDesigns } from './demo';
+export { DEMO_SHELF, demoDesigns } from './demo';

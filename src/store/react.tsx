@@ -10,7 +10,14 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
-import { catalogue as shipped, demoDesigns, withOwn, withPrices, type OwnRows } from '@/catalogue';
+import {
+  catalogue as shipped,
+  DEMO_SHELF,
+  demoDesigns,
+  withOwn,
+  withPrices,
+  type OwnRows,
+} from '@/catalogue';
 import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design, EditCall } from '@/core/design';
@@ -100,6 +107,8 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 export async function layDemo(db: RinconDatabase): Promise<void> {
   await db.transaction('rw', db.designs, db.steps, db.settings, async () => {
     await takeIn(db, demoDesigns(shipped), () => crypto.randomUUID(), Date.now());
+    const { shelf } = await loadSettings(db);
+    if (Object.keys(shelf).length === 0) await saveSetting(db, 'shelf', { ...DEMO_SHELF });
     await saveSetting(db, 'demoLaid', true);
   });
 }

@@ -69,3 +69,12 @@ const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slic
 
 /** One animal or several: “3 green anoles”. */
 export const counted = (count: number, name: string): string => (count === 1 ? name : `${count} ${name}s`);
+
+/** The places outside an enclosure, in order. */
+export const OUTER_PLACES = (current: string) =>
+  [
+    { href: '/', label: 'Rack' },
+    { href: '/lists', label: 'Lists' },
+    { href: '/stores', label: 'Stores' },
+    { href: '/almanac', label: 'Almanac' },
+  ].map((place) => ({ ...place, current: place.href === current }));

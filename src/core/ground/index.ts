@@ -3,6 +3,7 @@ export { type Corner, type Edge } from './corners';
 export * from './parts';
 export * from './mix';
 export * from './water';
+export * from './mediumRanges';
 export * from './moisture';
 export * from './floor';
 export * from './layers';

@@ -2,38 +2,53 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import { Enclosure } from '@/core/design';
-import { usualWall } from '@/core/enclosure';
+import { length } from '@/core/units';
+import { outsideSize, usualWall } from '@/core/enclosure';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import { useReader } from '@/ui/units';
 
 const WORDS = {
   material: { glass: 'glass', acrylic: 'acrylic', pvc: 'foamed PVC', timber: 'timber', mesh: 'mesh' },
   top: { open: 'open', mesh: 'mesh lid', solid: 'closed lid' },
   front: { fixed: 'fixed pane', doors: 'doors' },
+  build: { box: 'a box', 'walk-in': 'a walk-in, built in place' },
 } as const;
+const SIDE_KEYS = ['width', 'depth', 'height'] as const;
+const SIDES = ['left', 'right', 'back', 'front'] as const;
 
 /** The box: sides, what it is made of, where it opens, what it holds. */
 export function EnclosureFields() {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
+  const { write } = useReader();
   const box = design.enclosure;
   const set = (change: Partial<Enclosure>): void => edit({ edit: 'setEnclosure', change });
   const longest = Math.max(box.width, box.depth, box.height);
 
-  const side = (key: 'width' | 'depth' | 'height', label: string) => (
-    <QuantityField
-      label={label}
-      measure="length"
-      value={box[key]}
-      min={0.05}
-      max={10}
-      step={0.05}
-      onCommit={(si) => set({ [key]: si })}
-    />
-  );
+  const [outside, setOutside] = useState(false);
+  const outer = outsideSize(box);
+  // A side given outside is its inside and the walls at both its ends.
+  const side = (key: 'width' | 'depth' | 'height', label: string) => {
+    const walls = outside ? outer[key] - box[key] : 0;
+    return (
+      <QuantityField
+        label={`${label} ${outside ? 'outside' : 'inside'}`}
+        measure="length"
+        value={box[key] + walls}
+        min={0.05 + walls}
+        max={10}
+        step={0.05}
+        onCommit={(si) => set({ [key]: si - walls })}
+      />
+    );
+  };
   const choose = <K extends keyof typeof WORDS>(key: K, label: string) => (
     <TextField
       select
@@ -60,9 +75,10 @@ export function EnclosureFields() {
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(132px, 1fr))', gap: 1.25 }}>
-        {side('width', 'Width inside')}
-        {side('depth', 'Depth inside')}
-        {side('height', 'Height inside')}
+        {side('width', 'Width')}
+        {side('depth', 'Depth')}
+        {side('height', 'Height')}
+        {choose('build', 'Built as')}
         {choose('material', 'Made of')}
         {choose('front', 'Front')}
         {choose('top', 'Top')}
@@ -102,6 +118,45 @@ export function EnclosureFields() {
           onCommit={(si) => set({ emptyMass: si })}
           onClear={() => set({ emptyMass: null })}
         />
+        <QuantityField
+          label="Stand rated for"
+          measure="mass"
+          value={box.standRating}
+          max={50_000}
+          step={5}
+          placeholder="not known"
+          onCommit={(si) => set({ standRating: si })}
+          onClear={() => set({ standRating: null })}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 2, mt: 0.75 }}>
+        <FormControlLabel
+          control={<Checkbox size="small" checked={outside} onChange={(_, on) => setOutside(on)} />}
+          label="Sides given outside"
+        />
+        <Box sx={{ typography: 'body2', color: 'earth.quiet', flex: 1, minWidth: 200 }}>
+          {outside ? 'Inside' : 'Outside'}{' '}
+          {SIDE_KEYS.map((key) => write(length(outside ? box[key] : outer[key]), { trim: true })).join(' × ')}
+        </Box>
+        <Box role="group" aria-label="Walls that are gauze" sx={{ display: 'flex', alignItems: 'center' }}>
+          <Box sx={{ typography: 'body2', color: 'earth.quiet', mr: 0.5 }}>Gauze:</Box>
+          {SIDES.map((wall) => (
+            <FormControlLabel
+              key={wall}
+              disabled={box.material === 'mesh'}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={box.material === 'mesh' || box.screened.includes(wall)}
+                  onChange={(_, on) =>
+                    set({ screened: on ? [...box.screened, wall] : box.screened.filter((it) => it !== wall) })
+                  }
+                />
+              }
+              label={wall}
+            />
+          ))}
+        </Box>
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 1.25 }}>
         <Button variant="outlined" onClick={() => edit({ edit: 'turnEnclosure', change: {} })}>

@@ -2,118 +2,187 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { CutItem } from '@/core/ground';
-import { length, percent } from '@/core/units';
+import { length, percent, tell } from '@/core/units';
 import { fileName, listsCsv } from '@/files';
 import { useOpenDesign, useSetPrice, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
 import { download } from '@/ui/download';
 import { useReader, type Reader } from '@/ui/units';
+import { Making } from './Making';
 
 /** What to buy and what to cut, with the cautions of those steps. */
 export function Build() {
-  const { settings } = useStore();
   const { design, assessment } = useOpenDesign();
   const reader = useReader();
-  const { lists, cautions } = assessment;
-
-  const setPrice = useSetPrice();
+  const [tab, setTab] = useState<'buy' | 'make'>('buy');
+  const { lists } = assessment;
 
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2.5, py: 2 }}>
       <Box sx={{ maxWidth: 1180, mx: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1.5 }}>
-          <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
-            To buy and to cut
+          <Typography variant="h1" component="h1">
+            Build
           </Typography>
-          <Button
-            variant="outlined"
+          <Tabs
             className="no-print"
-            onClick={() =>
-              download(
-                fileName(`${design.name} list`).replace(/\.rincon\.json$/, '.csv'),
-                listsCsv(lists, reader.prefs),
-                'text/csv',
-              )
-            }
+            value={tab}
+            onChange={(_, next: typeof tab) => setTab(next)}
+            aria-label="Sheets"
+            sx={{ flex: 1, ml: 2 }}
           >
-            Save as CSV
-          </Button>
+            <Tab value="buy" label="To buy and to cut" id="tab-buy" aria-controls="panel-buy" />
+            <Tab value="make" label="To be made" id="tab-make" aria-controls="panel-make" />
+          </Tabs>
+          {tab === 'buy' && (
+            <Button
+              variant="outlined"
+              className="no-print"
+              onClick={() =>
+                download(
+                  fileName(`${design.name} list`).replace(/\.rincon\.json$/, '.csv'),
+                  listsCsv(lists, reader.prefs),
+                  'text/csv',
+                )
+              }
+            >
+              Save as CSV
+            </Button>
+          )}
           <Button variant="outlined" className="no-print" onClick={() => window.print()}>
             Print
           </Button>
         </Box>
-        {lists.buy.length === 0 ? (
-          <Typography sx={{ color: 'earth.quiet' }}>
-            Nothing lies in the box yet. Add layers in Ground, and the list follows.
-          </Typography>
-        ) : (
-          <BuyTable
-            lists={lists.buy}
-            total={lists.price}
-            prices={settings.prices}
-            reader={reader}
-            onPrice={setPrice}
-          />
-        )}
-
-        {lists.cut.length > 0 && (
-          <>
-            <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
-              To cut
-            </Typography>
-            <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 1 }}>
-              {lists.cut.map((item) => (
-                <CutRow key={item.layer} item={item} reader={reader} />
-              ))}
-            </Box>
-          </>
-        )}
-
-        <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
-          Take care
-        </Typography>
-        <Box
-          component="ul"
-          sx={{
-            listStyle: 'none',
-            p: 0,
-            m: 0,
-            display: 'grid',
-            gridTemplateColumns: 'repeat(auto-fill, minmax(300px, 1fr))',
-            gap: 1.25,
-          }}
-        >
-          {cautions.map((step) => (
-            <Box
-              component="li"
-              key={step}
-              sx={{
-                borderLeft: 4,
-                borderColor: 'earth.amber',
-                bgcolor: 'earth.card',
-                borderRadius: '0 10px 10px 0',
-                px: 1.5,
-                py: 1,
-              }}
-            >
-              <Typography variant="h3">{CAUTIONS[step].title}</Typography>
-              <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-                {CAUTIONS[step].text}
-              </Typography>
-            </Box>
-          ))}
+        <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>
+          {tab === 'make' ? <Making /> : <BuyAndCut />}
         </Box>
       </Box>
     </Box>
   );
 }
 
+/** What to buy in whole packs, what to cut, what to prepare. */
+function BuyAndCut() {
+  const { settings } = useStore();
+  const { assessment } = useOpenDesign();
+  const reader = useReader();
+  const setPrice = useSetPrice();
+  const { lists, cautions, preparations } = assessment;
+  return (
+    <>
+      {lists.buy.length === 0 ? (
+        <Typography sx={{ color: 'earth.quiet' }}>
+          Nothing lies in the box yet. Add layers in Ground, and the list follows.
+        </Typography>
+      ) : (
+        <BuyTable
+          lists={lists.buy}
+          total={lists.price}
+          prices={settings.prices}
+          reader={reader}
+          onPrice={setPrice}
+        />
+      )}
+
+      {lists.cut.length > 0 && (
+        <>
+          <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+            To cut
+          </Typography>
+          <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 1 }}>
+            {lists.cut.map((item) => (
+              <CutRow key={`${item.layer} ${item.what}`} item={item} reader={reader} />
+            ))}
+          </Box>
+        </>
+      )}
+
+      {preparations.length > 0 && (
+        <>
+          <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+            To prepare, and to keep going
+          </Typography>
+          <Box
+            component="ul"
+            sx={{
+              listStyle: 'none',
+              p: 0,
+              m: 0,
+              display: 'grid',
+              gridTemplateColumns: 'repeat(auto-fill, minmax(300px, 1fr))',
+              gap: 1.25,
+            }}
+          >
+            {preparations.map((it) => (
+              <Box
+                component="li"
+                key={`${it.code} ${tell(it.title, reader)}`}
+                sx={{
+                  bgcolor: 'earth.card',
+                  border: 1,
+                  borderColor: 'earth.rule',
+                  borderRadius: '12px',
+                  px: 1.5,
+                  py: 1,
+                }}
+              >
+                <Typography variant="h3">{tell(it.title, reader)}</Typography>
+                <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+                  {tell(it.text, reader)}
+                </Typography>
+              </Box>
+            ))}
+          </Box>
+        </>
+      )}
+
+      <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
+        Take care
+      </Typography>
+      <Box
+        component="ul"
+        sx={{
+          listStyle: 'none',
+          p: 0,
+          m: 0,
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(300px, 1fr))',
+          gap: 1.25,
+        }}
+      >
+        {cautions.map((step) => (
+          <Box
+            component="li"
+            key={step}
+            sx={{
+              borderLeft: 4,
+              borderColor: 'earth.amber',
+              bgcolor: 'earth.card',
+              borderRadius: '0 10px 10px 0',
+              px: 1.5,
+              py: 1,
+            }}
+          >
+            <Typography variant="h3">{CAUTIONS[step].title}</Typography>
+            <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+              {CAUTIONS[step].text}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+    </>
+  );
+}
+
 function CutRow({ item, reader }: { readonly item: CutItem; readonly reader: Reader }) {
   const { write } = reader;
-  const { roll } = item;
+
   return (
     <Box
       component="li"
@@ -132,18 +201,38 @@ function CutRow({ item, reader }: { readonly item: CutItem; readonly reader: Rea
       <CutDrawing item={item} />
       <Box>
         <Typography variant="h3">
-          {item.name}: {write(length(item.width))} × {write(length(item.depth))}
+          {item.name}: {item.count > 1 ? `${item.count} × ` : ''}
+          {item.what === 'legs'
+            ? `${write(length(item.width))} long`
+            : `${write(length(item.width))} × ${write(length(item.depth))}`}
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-          {roll
-            ? `${roll.strips === 1 ? 'One piece' : `${roll.strips} strips ${write(length(roll.stripBreadth))} broad, laid along the ${roll.along}, overlapping`}, ${write(length(roll.rollLength))} off a roll ${write(length(roll.rollWidth))} wide; ${write(percent(roll.waste))} of it is left over.`
-            : item.sheets !== undefined
-              ? `From ${item.sheets} ${item.sheets === 1 ? 'sheet' : 'sheets'}, cut 2 mm clear of each wall. Measure the floor before you cut.`
-              : 'No roll on offer is long enough.'}
+          {cutWords(item, reader)}
+          {item.outlined && item.what !== 'legs'
+            ? ' Then cut to the outline of its region: the plan prints as a pattern.'
+            : ''}
+          {item.holes.length > 0 &&
+            ` Holes: ${item.holes.map((hole) => `${write(length(hole.diameter))} across at ${write(length(hole.x))} from the left, ${write(length(hole.y))} from the front`).join('; ')}.`}
         </Typography>
       </Box>
     </Box>
   );
+}
+
+function cutWords({ what, roll, sheets, depth }: CutItem, { write }: Reader): string {
+  if (roll) {
+    const strips =
+      roll.strips === 1
+        ? 'One piece'
+        : `${roll.strips} strips ${write(length(roll.stripBreadth))} broad, laid along the ${roll.along}, overlapping`;
+    return `${strips}, ${write(length(roll.rollLength))} off a roll ${write(length(roll.rollWidth))} wide; ${write(percent(roll.waste))} of it is left over.`;
+  }
+  if (what === 'legs') return `${write(length(depth))} across; notch each at its foot so that water passes.`;
+  if (what === 'foam')
+    return `From ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, laid on one another under the grid.`;
+  return sheets
+    ? `From ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, cut 2 mm clear of each wall. Measure the floor before you cut.`
+    : 'No roll on offer is long enough.';
 }
 
 /** The piece as it lies on the roll, small. */

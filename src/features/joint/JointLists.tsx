@@ -14,6 +14,7 @@ import { useDesigns, useSetPrice, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
+import { OUTER_PLACES } from '@/ui/words';
 import { useReader, type Reader } from '@/ui/units';
 
 /** One purchase for several enclosures. */
@@ -46,7 +47,7 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
 
   return (
     <Box sx={{ minHeight: '100dvh' }}>
-      <TopBar places={[{ href: '/', label: 'Rack', current: false }]} tools={tools} />
+      <TopBar places={OUTER_PLACES('/lists')} tools={tools} />
       <Box component="main" sx={{ px: 2.5, py: 2.25, maxWidth: 1180, mx: 'auto' }}>
         {all === undefined ? (
           <Message title="Adding up" role="status" />

@@ -21,6 +21,7 @@ import {
 import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
+import { OUTER_PLACES } from '@/ui/words';
 import { Card } from './Card';
 import { LookList } from './LookList';
 
@@ -67,7 +68,7 @@ export function Rack({ tools, keeping }: Props) {
 
   return (
     <Box sx={{ minHeight: '100dvh' }}>
-      <TopBar places={[{ href: '/', label: 'Rack', current: true }]} tools={tools} />
+      <TopBar places={OUTER_PLACES('/')} tools={tools} />
       <Box component="main" sx={{ px: 2.5, py: 2.25, maxWidth: 1680, mx: 'auto' }}>
         {loaded === undefined ? (
           <Message title="Fetching the rack" role="status" />

@@ -86,6 +86,8 @@ function Finder({ onDone }: { readonly onDone: () => void }) {
     { label: 'Rack', hint: 'all enclosures', href: '/' },
     { label: 'New enclosure', hint: 'three questions', href: '/new' },
     { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
+    { label: 'Stores', hint: 'materials, shelf, prices, recipes', href: '/stores' },
+    { label: 'Almanac', hint: 'animals and what they ask for', href: '/almanac' },
     ...designs.flatMap((it) => {
       if (it.state !== 'ready') return [];
       const { id, design } = it.row;

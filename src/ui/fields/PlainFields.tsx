@@ -1,0 +1,84 @@
+'use client';
+
+import TextField, { type TextFieldProps } from '@mui/material/TextField';
+import { useState } from 'react';
+
+interface TextProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onCommit: (value: string) => void;
+  readonly multiline?: boolean;
+  /** Says what is wrong with what was typed; undefined when nothing is. */
+  readonly check?: (value: string) => string | undefined;
+  readonly sx?: TextFieldProps['sx'];
+}
+
+/** A line of text that is taken over when one leaves it or presses Enter. Give it its value as key. */
+export function LineField({ label, value, onCommit, multiline = false, check, sx }: TextProps) {
+  const [text, setText] = useState(value);
+  const wrong = check?.(text.trim());
+  const commit = (): void => {
+    if (wrong === undefined && text.trim() !== value && text.trim() !== '') onCommit(text.trim());
+  };
+  return (
+    <TextField
+      label={label}
+      value={text}
+      error={wrong !== undefined}
+      helperText={wrong}
+      multiline={multiline}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && !multiline && commit()}
+      sx={sx}
+    />
+  );
+}
+
+interface NumberProps {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step?: number;
+  readonly onCommit: (value: number) => void;
+  /** Decimals always shown; otherwise no more than are needed. */
+  readonly decimals?: number;
+  /** Underlined and without its label, for tables. */
+  readonly bare?: boolean;
+  readonly sx?: TextFieldProps['sx'];
+}
+
+const trim = (value: number): string => String(Math.round(value * 1000) / 1000);
+
+/** A bare number: parts, counts. Comma or point; arrow keys step. Give it its value as key. */
+export function NumberField(props: NumberProps) {
+  const { label, value, min, max, step = 1, onCommit, bare = false, sx, decimals } = props;
+  const [text, setText] = useState(decimals === undefined ? trim(value) : value.toFixed(decimals));
+  const number = Number(text.trim().replace(',', '.'));
+  const wrong = text.trim() === '' || !Number.isFinite(number) || number < min || number > max;
+  const commit = (): void => {
+    if (!wrong && number !== value) onCommit(number);
+  };
+  return (
+    <TextField
+      {...(bare ? { variant: 'standard' as const } : { label })}
+      value={text}
+      error={wrong}
+      helperText={wrong ? `A number from ${min} to ${max}.` : undefined}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') commit();
+        if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+          event.preventDefault();
+          const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? step / 10 : step);
+          const next = Math.min(max, Math.max(min, Math.round((value + by) * 1000) / 1000));
+          if (next !== value) onCommit(next);
+        }
+      }}
+      slotProps={{ htmlInput: { inputMode: 'decimal', ...(bare ? { 'aria-label': label } : {}) } }}
+      sx={bare ? { '& input': { textAlign: 'right', width: 56, p: '2px 0' }, ...sx } : sx}
+    />
+  );
+}

@@ -1,0 +1,141 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState, type ReactNode } from 'react';
+
+export interface Item {
+  readonly id: string;
+  readonly name: string;
+  /** Said beside the name: a second name, an amount. */
+  readonly hint?: string;
+  /** Written by the builder. */
+  readonly own?: boolean;
+}
+
+interface Props {
+  readonly label: string;
+  readonly items: readonly Item[];
+  readonly selected: string | null;
+  readonly onSelect: (id: string) => void;
+  /** Above the list, beside its search. */
+  readonly tools?: ReactNode;
+  readonly children: ReactNode;
+}
+
+const plain = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase();
+
+/** A long list with a search on the left, what is picked on the right. */
+export function ListDetail({ label, items, selected, onSelect, tools, children }: Props) {
+  const [sought, setSought] = useState('');
+  const found = useMemo(() => {
+    const words = plain(sought).split(/\s+/).filter(Boolean);
+    return items.filter((item) =>
+      words.every((word) => plain(`${item.name} ${item.hint ?? ''}`).includes(word)),
+    );
+  }, [items, sought]);
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { md: '340px minmax(0, 1fr)' },
+        gap: 2.5,
+        alignItems: 'start',
+      }}
+    >
+      <Box component="section" aria-label={label} sx={{ minWidth: 0 }}>
+        <Box sx={{ display: 'flex', gap: 1, mb: 1 }}>
+          <TextField
+            label={`Find in ${label.toLowerCase()}`}
+            value={sought}
+            onChange={(event) => setSought(event.target.value)}
+            sx={{ flex: 1 }}
+          />
+          {tools}
+        </Box>
+        <Box
+          component="ul"
+          aria-label={label}
+          sx={{
+            listStyle: 'none',
+            p: 0.5,
+            m: 0,
+            bgcolor: 'earth.card',
+            border: 1,
+            borderColor: 'earth.rule',
+            borderRadius: '12px',
+            maxHeight: { md: 'calc(100dvh - 236px)' },
+            overflow: 'auto',
+          }}
+        >
+          {found.map((item) => (
+            <li key={item.id}>
+              <ButtonBase
+                aria-pressed={item.id === selected}
+                onClick={() => onSelect(item.id)}
+                sx={{
+                  width: '100%',
+                  minHeight: 34,
+                  px: 1.25,
+                  gap: 1,
+                  borderRadius: '8px',
+                  justifyContent: 'flex-start',
+                  textAlign: 'left',
+                  fontFamily: 'inherit',
+                  fontSize: '0.9rem',
+                  '&:hover': { bgcolor: 'earth.paper' },
+                  '&[aria-pressed=true]': { bgcolor: 'earth.mossWash', fontWeight: 650 },
+                }}
+              >
+                <Box component="span" sx={{ flex: 1, py: 0.5 }}>
+                  {item.name}
+                  {item.own && (
+                    <Box component="span" sx={{ color: 'earth.clay', fontSize: '0.78rem', ml: 1 }}>
+                      your own
+                    </Box>
+                  )}
+                </Box>
+                {item.hint && (
+                  <Box component="span" sx={{ color: 'earth.quiet', fontSize: '0.8rem', textAlign: 'right' }}>
+                    {item.hint}
+                  </Box>
+                )}
+              </ButtonBase>
+            </li>
+          ))}
+          {found.length === 0 && (
+            <Box component="li" sx={{ p: 1.5, color: 'earth.quiet' }}>
+              Nothing here is called “{sought}”.
+            </Box>
+          )}
+        </Box>
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** The card on the right. */
+export function DetailCard({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    <Box
+      component="section"
+      aria-label={label}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        p: 2.25,
+        minWidth: 0,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
