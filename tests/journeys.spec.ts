@@ -1,3 +1,4 @@
+import { writeFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { chooseAnimal, demo, exported, file, readIn, saved, type } from './helpers';
 
@@ -33,7 +34,7 @@ test('a new builder: three questions to the buying list', async ({ page }) => {
   expect(await ledger.innerText()).not.toBe(before);
 
   await page.getByRole('link', { name: /Build/ }).click();
-  await expect(page.getByRole('heading', { name: 'To buy and to cut' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Build', level: 1 })).toBeVisible();
   const row = page.locator('tr[data-material=charcoal]');
   await expect(row).toContainText('bag');
   // The builder's own price stays, and the total follows it.
@@ -150,12 +151,20 @@ test('keyboard only: from an empty rack to a dragged layer and back', async ({ p
   await expect(slider).toHaveAttribute('aria-valuenow', String(start + 5));
 
   await press('3');
-  await expect(page.getByRole('heading', { name: 'To buy and to cut' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Build', level: 1 })).toBeVisible();
   await press('1');
   await expect(page.getByRole('heading', { name: 'Brief', level: 1 })).toBeVisible();
 });
 
-test('export, clear, import: equal; a file that will not do changes nothing', async ({ page }) => {
+/** The same file with one enclosure piled ten thousand layers high. */
+function tenThousandLayers(text: string): string {
+  const file = JSON.parse(text) as { designs: { ground: { layers: unknown[] } }[] };
+  const { ground } = file.designs[1]!;
+  ground.layers = Array.from({ length: 10_000 }, () => ground.layers[0]);
+  return JSON.stringify(file);
+}
+
+test('export, clear, import: equal; a file that will not do changes nothing', async ({ page }, testInfo) => {
   await demo(page);
   const all = await exported(page, /Export everything/);
   const before = JSON.parse(all);
@@ -170,19 +179,24 @@ test('export, clear, import: equal; a file that will not do changes nothing', as
 
   const refusals: readonly (readonly [string, RegExp])[] = [
     [all.slice(0, all.length / 2), /line \d+, column \d+: this is not JSON/],
-    [all.replace('"version": 1', '"version": 9'), /version 9; this Rincon reads up to 1/],
+    [all.replace('"version": 2', '"version": 9'), /version 9; this Rincon reads up to 2/],
     [
       all.replace(/"frontLeft": [\d.]+/, '"frontLeft": -1'),
-      /designs\[0\]\.ground\.layers\[0\]\.thickness\.frontLeft/,
+      /designs\[\d\]\.ground\.(regions\[0\]\.)?layers\[0\]\.thickness\.frontLeft/,
     ],
+    [all.replace(/"waterDepth": [\d.]+/, '"waterDepth": NaN'), /line \d+, column \d+: this is not JSON/],
+    [tenThousandLayers(all), /designs\[1\]\.ground\.layers: a box holds at most 60 layers/],
     [
       '{"format":"rincon","version":1,"written":"2026-11-23T00:00:00.000Z","designs":[],"prices":{},"__proto__":{"x":1}}',
       /“__proto__” is not known/,
     ],
     ['{"hello":1}', /file of another program/],
   ];
-  for (const [text, message] of refusals) {
-    await readIn(page, text);
+  const nonsense = testInfo.outputPath('nonsense.json');
+  await writeFile(nonsense, '[1, "x", '.repeat(6_000_000));
+  for (const [text, message] of [...refusals, [null, /larger than 20 MB/] as const]) {
+    if (text === null) await page.getByLabel('File to read in').setInputFiles(nonsense);
+    else await readIn(page, text);
     const dialog = page.getByRole('dialog', { name: 'This file cannot be read' });
     await expect(dialog).toContainText(message);
     await expect(dialog).toContainText('Nothing was changed.');
@@ -304,7 +318,7 @@ test('three boxes on one roll, one purchase for several', async ({ page }) => {
   const four = Number(await total.innerText());
   await expect(page.getByText(/^Bought one by one it would be/)).toBeVisible();
   const roll = page.getByRole('region', { name: /cut from one roll/ }).getByRole('img');
-  await expect(roll).toHaveAttribute('aria-label', /Bog shelf.*; .*; /);
+  await expect(roll).toHaveAttribute('aria-label', /^(Bog shelf|Hedge|Limestone): .*; .*; /);
   await page.getByRole('checkbox', { name: 'Dry wash' }).uncheck();
   await expect.poll(async () => Number(await total.innerText())).toBeLessThan(four);
   await page.getByRole('checkbox', { name: 'Limestone' }).uncheck();

@@ -15,6 +15,7 @@ async function sound(page: Page, what: string): Promise<void> {
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser }) => {
+    test.setTimeout(180_000);
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
     await page.goto('/');
@@ -30,7 +31,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     for (const [path, heading] of [
       ['/e/demo-bog-shelf/brief', 'Brief'],
       ['/e/demo-limestone/ground', 'Ground'],
-      ['/e/demo-hedge/build', 'To buy and to cut'],
+      ['/e/demo-hedge/build', 'Build'],
+      ['/e/demo-bog-shelf/ground', 'Ground'],
+      ['/stores', 'Stores'],
+      ['/almanac', 'Almanac'],
       ['/lists', 'One purchase for several'],
     ] as const) {
       await page.goto(path);
@@ -42,6 +46,32 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await page.locator(`tr[data-layer=${layer}] button`).first().click();
       await sound(page, `${layer} picked`);
     }
+    await page.goto('/e/demo-bog-shelf/ground');
+    await page.getByRole('button', { name: 'Plan' }).click();
+    await page.locator('tr[data-layer=drainage] button').first().click();
+    await sound(page, 'half-water box in plan, its panel picked');
+    await page.getByRole('button', { name: 'Rest of the floor' }).click();
+    await sound(page, 'open water picked');
+    await page.goto('/e/demo-dry-wash/ground');
+    await page.getByRole('radio', { name: /^Paper at first/ }).waitFor();
+    await sound(page, 'dry box');
+    await page.goto('/e/demo-hedge/build');
+    await page.getByRole('tab', { name: 'To be made' }).click();
+    await page.getByRole('button', { name: 'Add a hole' }).click();
+    await sound(page, 'to be made');
+    await page.goto('/stores');
+    await page.getByRole('button', { name: 'Coconut coir, pressed' }).click();
+    await page.getByRole('button', { name: 'Change its values' }).click();
+    await page.getByRole('button', { name: 'Back to what ships' }).waitFor();
+    await sound(page, 'own material');
+    await page.getByRole('tab', { name: 'Recipes' }).click();
+    await page.getByRole('button', { name: 'Make one like it' }).click();
+    await page.getByRole('combobox', { name: 'Add an ingredient' }).waitFor();
+    await sound(page, 'own recipe');
+    await page.goto('/almanac');
+    await page.getByRole('button', { name: 'Make one like it' }).click();
+    await page.getByLabel('Scientific name').waitFor();
+    await sound(page, 'own animal');
     await page.goto('/e/nothing/ground');
     await page.getByRole('heading', { name: 'No such enclosure here' }).waitFor();
     await sound(page, 'missing');

@@ -4,9 +4,18 @@ import addFormats from 'ajv-formats';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
-import { DESIGN_VERSION } from '@/core/design';
+import { applyEdit, DESIGN_VERSION } from '@/core/design';
 import { METRIC } from '@/core/units';
-import { envelopeJsonSchema, fileName, listsCsv, MAX_BYTES, NO_STORES, readEnvelope, writeEnvelope } from '.';
+import {
+  envelopeJsonSchema,
+  fileName,
+  listsCsv,
+  MAX_BYTES,
+  NO_STORES,
+  readEnvelope,
+  writeEnvelope,
+  writeSingle,
+} from '.';
 
 const NOW = new Date('2026-11-23T18:00:00Z');
 const demo = demoDesigns(catalogue);
@@ -20,7 +29,7 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2'])('%s opens for ever, with all that it held', (name) => {
+  it.each(['rack-v1', 'rack-v2', 'rack-v3'])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
     if (!read.ok) return;
@@ -29,6 +38,28 @@ describe('files of every earlier version', () => {
     expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     for (const design of read.value.designs)
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 2 had one stack of layers and at most a drain on the floor', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v2.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error(read.message);
+    const [bog, hedge] = read.value.designs;
+    expect(bog!.ground).toMatchObject({ regions: [], sunk: [], outlet: { kind: 'none' } });
+    expect(hedge!.ground.outlet).toEqual({ kind: 'drain', bore: 0.012, height: 0 });
+    expect(hedge!.enclosure).toMatchObject({ build: 'box', screened: [], standRating: null });
+    expect(read.value).toMatchObject({ shelf: {}, own: { materials: [], recipes: [], animals: [] } });
+    for (const layer of bog!.ground.layers) if (layer.kind === 'barrier') expect(layer.holes).toEqual([]);
+  });
+
+  it('version 3 keeps regions, own rows and the shelf', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v3.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error(read.message);
+    const [bog, hedge] = read.value.designs;
+    expect(bog!.ground.method).toBe('full-water');
+    expect(bog!.ground.regions.map((it) => it.name)).toEqual(['Land', 'Litter pocket']);
+    expect(hedge!.enclosure.made.bores).toHaveLength(1);
+    expect(read.value.shelf).toEqual({ charcoal: 0.0035 });
+    expect(read.value.own.materials.map((it) => it.id)).toEqual(['house-mix']);
   });
 
   it('version 1 moistened all of the soil, and nothing was put away', () => {
@@ -122,6 +153,50 @@ describe('writing and reading', () => {
       /60 layers/,
     ],
     [
+      'ten thousand corners of a region',
+      () =>
+        broken((it) => {
+          const { ground } = it.designs[0] as unknown as { ground: { regions: { outline: unknown[] }[] } };
+          ground.regions[0]!.outline = Array.from({ length: 10_000 }, () => ({ x: 0, y: 0 }));
+        }),
+      /^designs\[0\]\.ground\.regions\[0\]\.outline$/,
+      /40/,
+    ],
+    [
+      'two layers of one id',
+      () =>
+        broken((it) => {
+          const { ground } = it.designs[2] as unknown as Loose;
+          ground.layers[1] = { ...ground.layers[1]!, id: ground.layers[0]!.id } as never;
+        }),
+      /^designs\[2\]\.ground\.layers\[1\]\.id$/,
+      /id of its own/,
+    ],
+    [
+      'a negative thickness deep in a region',
+      () =>
+        broken((it) => {
+          const { ground } = it.designs[0] as unknown as {
+            ground: { regions: { layers: { thickness: { backRight: number } }[] }[] };
+          };
+          ground.regions[0]!.layers[0]!.thickness.backRight = -1;
+        }),
+      /^designs\[0\]\.ground\.regions\[0\]\.layers\[0\]\.thickness\.backRight$/,
+      />=0|0 or more/,
+    ],
+    [
+      'a shelf that holds less than nothing',
+      () => good.replace('"shelf": {}', '"shelf": { "charcoal": -1 }'),
+      /^shelf\.charcoal$/,
+      />=0|0 or more/,
+    ],
+    [
+      'an own material without its density',
+      () => good.replace('"materials": []', '"materials": [{ "id": "x", "name": "x" }]'),
+      /^own\.materials\[0\]/,
+      /./,
+    ],
+    [
       'something unknown',
       () => broken((it) => ((it.designs[0] as Record<string, unknown>).colour = 'red')),
       /^designs\[0\]$/,
@@ -154,6 +229,19 @@ describe('writing and reading', () => {
       ok: false,
       message: expect.stringMatching(/20 MB/),
     });
+  });
+
+  it('one enclosure goes with the own rows it names, and with no others', () => {
+    const like = (id: string) => ({ ...catalogue.materials.find((row) => row.id === 'coir')!, id, name: id });
+    const design = applyEdit(
+      demo[1]!,
+      { edit: 'setParts', change: { layer: 'layer-3', material: 'mine', parts: 1 } },
+      catalogue,
+    );
+    const own = { materials: [like('mine'), like('other')], recipes: [], animals: [] };
+    const read = readEnvelope(writeSingle(design, own, NOW));
+    expect(read.ok && read.value.own.materials.map((row) => row.id)).toEqual(['mine']);
+    expect(read.ok && read.value.designs).toEqual([design]);
   });
 
   it('names files that any system takes', () => {

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue, demoDesigns, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import { applyEdit, type Design } from '@/core/design';
 import { US } from '@/core/units';
 import { RinconDatabase } from './database';
@@ -19,7 +19,7 @@ import {
   travel,
 } from './designs';
 import { DesignSession } from './session';
-import { DEFAULT_SETTINGS, loadSettings, saveSetting } from './settings';
+import { DEFAULT_SETTINGS, loadSettings, removeOwnRow, saveOwnRow, saveSetting, setEntry } from './settings';
 
 let db: RinconDatabase;
 let clock = 0;
@@ -222,6 +222,108 @@ describe('a session', () => {
     const session = await open();
     await deleteDesign(db, first.id, now());
     await vi.waitFor(() => expect(session.view().loaded).toBe('missing'));
+  });
+});
+
+describe('own rows and the shelf', () => {
+  const coir = catalogue.materials.find((it) => it.id === 'coir')!;
+  const recipe = catalogue.recipes[0]!;
+
+  it('are kept one by one: two windows writing different rows lose neither', async () => {
+    await Promise.all([
+      saveOwnRow(db, 'materials', { ...coir, id: 'a' }),
+      saveOwnRow(db, 'materials', { ...coir, id: 'b' }),
+      saveOwnRow(db, 'recipes', { ...recipe, id: 'c', basis: 'own' }),
+    ]);
+    const { materials, recipes } = await loadSettings(db);
+    expect(materials.map((it) => it.id).sort()).toEqual(['a', 'b']);
+    expect(recipes.map((it) => it.id)).toEqual(['c']);
+  });
+
+  it('a row is written in place of the one with its id, and can be taken out', async () => {
+    await saveOwnRow(db, 'materials', { ...coir, name: 'First' });
+    await saveOwnRow(db, 'materials', { ...coir, name: 'Second' });
+    expect((await loadSettings(db)).materials.map((it) => it.name)).toEqual(['Second']);
+    await removeOwnRow(db, 'materials', coir.id);
+    expect((await loadSettings(db)).materials).toEqual([]);
+  });
+
+  it('a row this version cannot read is left out, and kept', async () => {
+    await db.settings.put({ key: 'animals', value: [{ id: 'future', legs: 6 }] });
+    await saveOwnRow(db, 'animals', catalogue.animals[0]!);
+    expect((await loadSettings(db)).animals.map((it) => it.id)).toEqual([catalogue.animals[0]!.id]);
+    expect((await db.settings.get('animals'))?.value).toHaveLength(2);
+  });
+
+  it('prices and shelf take one entry at a time; null takes it out', async () => {
+    await Promise.all([
+      setEntry(db, 'shelf', 'coir', 0.004),
+      setEntry(db, 'shelf', 'charcoal', 0.002),
+      setEntry(db, 'prices', 'coir/brick-650g', 2.8),
+    ]);
+    await setEntry(db, 'shelf', 'coir', null);
+    const { shelf, prices } = await loadSettings(db);
+    expect(shelf).toEqual({ charcoal: 0.002 });
+    expect(prices).toEqual({ 'coir/brick-650g': 2.8 });
+  });
+
+  it('a file brings its rows and shelf; what is written down here stands', async () => {
+    await saveOwnRow(db, 'materials', { ...coir, id: 'mine', name: 'Here' });
+    await setEntry(db, 'shelf', 'charcoal', 0.001);
+    const file = {
+      designs: [first],
+      prices: {},
+      shelf: { charcoal: 0.009, coir: 0.003 },
+      own: {
+        materials: [
+          { ...coir, id: 'mine', name: 'From the file' },
+          { ...coir, id: 'new' },
+        ],
+        recipes: [],
+        animals: [],
+      },
+    };
+    await takeInFile(db, file, () => 'made', now());
+    const { materials, shelf } = await loadSettings(db);
+    expect(Object.fromEntries(materials.map((it) => [it.id, it.name]))).toEqual({
+      mine: 'Here',
+      new: coir.name,
+    });
+    expect(shelf).toEqual({ charcoal: 0.001, coir: 0.003 });
+  });
+
+  it('all or none: when the designs cannot be written, neither are the rows', async () => {
+    await createDesign(db, first, now());
+    const clash = { ...renamed('other'), note: '' } as unknown as Design;
+    const file = {
+      designs: [clash],
+      prices: {},
+      shelf: { coir: 1 },
+      own: { materials: [{ ...coir, id: 'x' }], recipes: [], animals: [] },
+    };
+    // The id made for the copy is already taken: the whole file is refused.
+    await expect(takeInFile(db, file, () => first.id, now())).rejects.toThrow();
+    const { materials, shelf } = await loadSettings(db);
+    expect(materials).toEqual([]);
+    expect(shelf).toEqual({});
+  });
+
+  it('in the catalogue they stand in place of what ships, or beside it', () => {
+    const own: OwnRows = {
+      materials: [
+        { ...coir, name: 'Coir of mine' },
+        { ...coir, id: 'house', name: 'House soil' },
+      ],
+      recipes: [],
+      animals: [],
+    };
+    const all = withOwn(catalogue, own);
+    expect(all.materials).toHaveLength(catalogue.materials.length + 1);
+    expect(all.materials.find((it) => it.id === 'coir')!.name).toBe('Coir of mine');
+    expect(all.materials.at(-1)!.name).toBe('House soil');
+    expect(withOwn(catalogue, { materials: [], recipes: [], animals: [] })).toBe(catalogue);
+    const priced = withPrices(all, { 'house/brick-650g': 1.5 }).materials.at(-1)!;
+    expect(priced.packs[0]!.price).toEqual({ value: 1.5, basis: 'own' });
   });
 });
 

@@ -2,8 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import { useEffect, useState, type ReactNode } from 'react';
@@ -12,7 +10,7 @@ import { Animal, type Range, type Sourced } from '@/core/catalogue';
 import { length, mass, percent, temperature, type Measure, type Quantity } from '@/core/units';
 import { useOwn, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
-import { LineField } from '@/ui/fields/PlainFields';
+import { LineField, PickField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -225,19 +223,12 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
           />
           <Line label="Soil">
             {own ? (
-              <TextField
-                select
-                variant="standard"
+              <PickField
+                label="Soil"
                 value={row.recipe}
-                onChange={(event) => put({ recipe: event.target.value })}
-                slotProps={{ select: { 'aria-label': 'Soil' } as object }}
-              >
-                {catalogue.recipes.map((it) => (
-                  <MenuItem key={it.id} value={it.id}>
-                    {it.name}
-                  </MenuItem>
-                ))}
-              </TextField>
+                options={catalogue.recipes.map((it) => ({ value: it.id, name: it.name }))}
+                onPick={(recipe) => put({ recipe })}
+              />
             ) : (
               (catalogue.recipes.find((it) => it.id === row.recipe)?.name ?? row.recipe)
             )}
@@ -332,18 +323,12 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
           />
           <Line label="UV zone" of={row.climate.uvZone}>
             {own ? (
-              <TextField
-                select
-                variant="standard"
-                value={row.climate.uvZone.value}
-                onChange={(event) => inClimate({ uvZone: mineOf(Number(event.target.value)) })}
-              >
-                {[1, 2, 3, 4].map((zone) => (
-                  <MenuItem key={zone} value={zone}>
-                    {zone}
-                  </MenuItem>
-                ))}
-              </TextField>
+              <PickField
+                label="UV zone"
+                value={String(row.climate.uvZone.value)}
+                options={['1', '2', '3', '4'].map((zone) => ({ value: zone, name: zone }))}
+                onPick={(zone) => inClimate({ uvZone: mineOf(Number(zone)) })}
+              />
             ) : (
               row.climate.uvZone.value
             )}
@@ -405,22 +390,12 @@ function Pick<T extends string>({ label, of, words, own, onPick }: PickProps<T>)
   return (
     <Line label={label} of={of}>
       {own ? (
-        <TextField
-          select
-          variant="standard"
+        <PickField
+          label={label}
           value={of.value}
-          onChange={(event) => {
-            const next = options.find((it) => it === event.target.value);
-            if (next) onPick(next);
-          }}
-          slotProps={{ htmlInput: { 'aria-label': label } }}
-        >
-          {options.map((it) => (
-            <MenuItem key={it} value={it}>
-              {words[it]}
-            </MenuItem>
-          ))}
-        </TextField>
+          options={options.map((value) => ({ value, name: words[value] }))}
+          onPick={onPick}
+        />
       ) : (
         words[of.value]
       )}

@@ -12,6 +12,7 @@ import { proposeGround, Stage, type Design } from '@/core/design';
 import { mass, tank } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
+import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { FindingList } from '@/ui/FindingList';
 import { RoomChoice } from '@/ui/RoomChoice';
@@ -64,14 +65,13 @@ export function Brief() {
                   onChange={(kind) => edit({ edit: 'setAnimal', change: { animal: kind } })}
                 />
               </Box>
-              <TextField
+              <NumberField
+                key={design.brief.count}
                 label="How many"
-                type="number"
                 value={design.brief.count}
-                onChange={(event) =>
-                  edit({ edit: 'setCount', change: { count: Number(event.target.value) || 1 } }, 'count')
-                }
-                slotProps={{ htmlInput: { min: 1, max: 500 } }}
+                min={1}
+                max={500}
+                onCommit={(count) => edit({ edit: 'setCount', change: { count } })}
                 sx={{ width: 104 }}
               />
               <StageField

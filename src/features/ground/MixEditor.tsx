@@ -7,7 +7,7 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { memo, useCallback, useState } from 'react';
+import { memo, useCallback } from 'react';
 import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/design';
 import type { LayerResult, Squeeze } from '@/core/ground';
@@ -15,6 +15,7 @@ import { bag, percent, tank, unitFor, UNITS } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { PlainTable } from '@/ui/PlainTable';
+import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
 
@@ -116,7 +117,12 @@ const MixHead = memo(function MixHead({ layer, name, recipe, packingLoss }: Head
   return (
     <>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 128px', gap: 1.25 }}>
-        <NameField key={name} layer={layer} name={name} />
+        <LineField
+          key={name}
+          label="Name of this soil"
+          value={name}
+          onCommit={(next) => edit({ edit: 'renameLayer', change: { layer, name: next } })}
+        />
         <TextField
           select
           label="Start from a recipe"
@@ -306,23 +312,6 @@ const TakeOut = memo(function TakeOut({ layer, material, name, last }: TakeOutPr
 
 const trim = (value: number): string => String(Math.round(value * 100) / 100);
 
-function NameField({ layer, name: given }: { readonly layer: string; readonly name: string }) {
-  const { edit } = useEditing();
-  const [name, setName] = useState(given);
-  const commit = (): void => {
-    if (name !== given) edit({ edit: 'renameLayer', change: { layer, name } });
-  };
-  return (
-    <TextField
-      label="Name of this soil"
-      value={name}
-      onChange={(event) => setName(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && commit()}
-    />
-  );
-}
-
 interface PartsProps {
   readonly layer: string;
   readonly material: string;
@@ -330,35 +319,17 @@ interface PartsProps {
   readonly parts: number;
 }
 
+/** Drawn anew only when its own parts change: a mix has a row of them. */
 const PartsField = memo(function PartsField({ layer, material, name, parts }: PartsProps) {
   const { edit } = useEditing();
-  const onCommit = (next: number): void =>
-    edit({ edit: 'setParts', change: { layer, material, parts: next } });
-  const [text, setText] = useState(trim(parts));
-  const value = Number(text.trim().replace(',', '.'));
-  const wrong = text.trim() === '' || !Number.isFinite(value) || value < 0 || value > 1e6;
-  const commit = (): void => {
-    if (!wrong && value !== parts) onCommit(value);
-  };
   return (
-    <TextField
-      variant="standard"
-      value={text}
-      error={wrong}
-      helperText={wrong ? 'A number from 0 up.' : undefined}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') commit();
-        if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-          event.preventDefault();
-          const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 0.1 : 1);
-          const next = Math.max(0, Math.round((parts + by) * 100) / 100);
-          if (next !== parts) onCommit(next);
-        }
-      }}
-      slotProps={{ htmlInput: { 'aria-label': `Parts of ${name}`, inputMode: 'decimal' } }}
-      sx={{ '& input': { textAlign: 'right', width: 56, p: '2px 0' } }}
+    <NumberField
+      bare
+      label={`Parts of ${name}`}
+      value={parts}
+      min={0}
+      max={1e6}
+      onCommit={(next) => edit({ edit: 'setParts', change: { layer, material, parts: next } })}
     />
   );
 });

@@ -13,6 +13,7 @@ import { Region, REGION_KINDS, type RegionKind } from '@/core/design';
 import { boundsOf } from '@/core/ground';
 import { bag, percent } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
+import { LineField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
 import { partOf, REGION_WORD } from './places';
@@ -115,7 +116,12 @@ export function RegionFields({ region, onGone }: { readonly region: Region; read
       }}
     >
       <Box sx={{ display: 'grid', gridTemplateColumns: '1.4fr 1.4fr 1fr', gap: 1.25 }}>
-        <NameField key={region.name} region={region.id} name={region.name} />
+        <LineField
+          key={region.name}
+          label="Name of this region"
+          value={region.name}
+          onCommit={(name) => edit({ edit: 'setRegion', change: { region: region.id, name } })}
+        />
         <TextField
           select
           label="Takes the place of what lies"
@@ -172,22 +178,5 @@ export function RegionFields({ region, onGone }: { readonly region: Region; read
         </Button>
       </Box>
     </Box>
-  );
-}
-
-function NameField({ region, name: given }: { readonly region: string; readonly name: string }) {
-  const { edit } = useEditing();
-  const [name, setName] = useState(given);
-  const commit = (): void => {
-    if (name !== given) edit({ edit: 'setRegion', change: { region, name } });
-  };
-  return (
-    <TextField
-      label="Name of this region"
-      value={name}
-      onChange={(event) => setName(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && commit()}
-    />
   );
 }

@@ -8,9 +8,10 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import type { Design } from '@/core/design';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { LineField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { layerName } from '@/ui/words';
 
@@ -65,7 +66,6 @@ export function Sunk() {
 
 const Row = memo(function Row({ piece, into }: { readonly piece: Piece; readonly into: readonly Into[] }) {
   const { edit } = useEditing();
-  const [name, setName] = useState(piece.name);
   const set = (change: Partial<Pick<Piece, 'name' | 'layer' | 'volume' | 'mass'>>): void =>
     edit({ edit: 'setSunk', change: { piece: piece.id, ...change } });
   return (
@@ -78,12 +78,7 @@ const Row = memo(function Row({ piece, into }: { readonly piece: Piece; readonly
         alignItems: 'start',
       }}
     >
-      <TextField
-        label="What"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        onBlur={() => name !== piece.name && set({ name })}
-      />
+      <LineField key={piece.name} label="What" value={piece.name} onCommit={(name) => set({ name })} />
       <TextField
         select
         label="Sunk in"

@@ -1,5 +1,6 @@
 'use client';
 
+import MenuItem from '@mui/material/MenuItem';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
 
@@ -80,5 +81,34 @@ export function NumberField(props: NumberProps) {
       slotProps={{ htmlInput: { inputMode: 'decimal', ...(bare ? { 'aria-label': label } : {}) } }}
       sx={bare ? { '& input': { textAlign: 'right', width: 56, p: '2px 0' }, ...sx } : sx}
     />
+  );
+}
+
+interface PickProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly { readonly value: T; readonly name: string }[];
+  readonly onPick: (value: T) => void;
+}
+
+/** One of a few, underlined and without its label, for tables. */
+export function PickField<T extends string>({ label, value, options, onPick }: PickProps<T>) {
+  return (
+    <TextField
+      select
+      variant="standard"
+      value={value}
+      onChange={(event) => {
+        const next = options.find((it) => it.value === event.target.value);
+        if (next) onPick(next.value);
+      }}
+      slotProps={{ select: { SelectDisplayProps: { 'aria-label': label } } }}
+    >
+      {options.map((it) => (
+        <MenuItem key={it.value} value={it.value}>
+          {it.name}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }
