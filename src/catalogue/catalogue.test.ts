@@ -21,10 +21,15 @@ describe('the catalogue', () => {
     for (const it of values) if (it.source) expect(sources).toContain(it.source);
   });
 
-  it('holds what this version promises: 12 animals, 20 materials, 6 recipes, no name twice', () => {
-    expect(catalogue.animals.length).toBeGreaterThanOrEqual(12);
-    expect(catalogue.materials.length).toBeGreaterThanOrEqual(20);
-    expect(catalogue.recipes.length).toBeGreaterThanOrEqual(6);
+  it('holds what this version promises: 24 animals, 40 materials, 12 recipes, no name twice', () => {
+    expect(catalogue.animals.length).toBeGreaterThanOrEqual(24);
+    expect(catalogue.materials.length).toBeGreaterThanOrEqual(40);
+    expect(catalogue.recipes.length).toBeGreaterThanOrEqual(12);
+    // Wet, in between and dry; with peat and without.
+    expect(new Set(catalogue.recipes.map((it) => it.family))).toEqual(new Set(['wet', 'middle', 'dry']));
+    const peat = (it: (typeof catalogue.recipes)[number]) =>
+      it.parts.some((part) => part.material === 'peat');
+    expect(catalogue.recipes.some(peat) && catalogue.recipes.some((it) => !peat(it))).toBe(true);
     for (const rows of [catalogue.animals, catalogue.materials, catalogue.recipes, catalogue.sources]) {
       expect(new Set(rows.map((it) => it.id)).size).toBe(rows.length);
     }

@@ -1,5 +1,6 @@
 import clipping, { type MultiPolygon } from 'polygon-clipping';
 import type { Corners, Point } from '../design/schema';
+import { highest, lowest } from './corners';
 
 /** An upright rectangle of the floor: x to the right from the left wall, y to the back from the front, m. */
 export interface Rect {
@@ -61,6 +62,17 @@ export const refield = (surface: Corners, from: Rect, to: Rect): Corners => ({
 
 /** Moments of an area by Green's theorem, ring by ring; holes count against it whichever way they run. */
 export function momentsOf(area: Area): Moments {
+  // The same areas are asked for at every frame of a drag.
+  const known = moments.get(area);
+  if (known) return known;
+  const made = addUp(area);
+  moments.set(area, made);
+  return made;
+}
+
+const moments = new WeakMap<Area, Moments>();
+
+function addUp(area: Area): Moments {
   const sum = { area: 0, x: 0, y: 0, xy: 0 };
   for (const polygon of area) {
     polygon.forEach((ring, index) => {
@@ -113,6 +125,9 @@ const STRIPS = 24;
  * corners of the outline.
  */
 export function volumeBelow(surface: Corners, field: Rect, over: Area, level: number): number {
+  // Wholly under the level or wholly over it, as a level bed is: nothing to cut through.
+  if (highest(surface) <= level) return volumeUnder(surface, field, momentsOf(over));
+  if (lowest(surface) >= level) return level * momentsOf(over).area;
   const edges: (readonly [number, number, number, number])[] = [];
   const stops = new Set<number>();
   for (const polygon of over) {
@@ -169,6 +184,8 @@ function meanBelow(a: number, b: number, level: number): number {
  * corner or where the height turns along an edge.
  */
 export function extremes(surface: Corners, field: Rect, over: Area): { low: number; high: number } {
+  const [least, most] = [lowest(surface), highest(surface)];
+  if (most - least < 1e-12 && over.length > 0) return { low: least, high: most };
   let low = Infinity;
   let high = -Infinity;
   const see = (height: number): void => {

@@ -103,6 +103,16 @@ export function materialsIn(layer: Layer): readonly string[] {
   return layer.kind === 'substrate' ? layer.mix.parts.map((part) => part.material) : [layer.material];
 }
 
+let lastFloor: { readonly width: number; readonly depth: number; readonly area: Area } | undefined;
+
+/** The floor as an area, the same object while the box keeps its size. */
+function wholeFloor(width: number, depth: number): Area {
+  if (lastFloor?.width !== width || lastFloor.depth !== depth) {
+    lastFloor = { width, depth, area: areaOfRect(rectOf(width, depth)) };
+  }
+  return lastFloor.area;
+}
+
 /** Where a layer lies, before anything is asked about what it is made of. */
 interface Lying {
   readonly layer: Layer;
@@ -149,7 +159,7 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
     ground.regions.map((region) => region.outline),
   );
   const seen = plan.regions.map(momentsOf);
-  const whole = momentsOf(areaOfRect(floor));
+  const whole = momentsOf(wholeFloor(width, depth));
   const kept = ground.regions.map((region) => keptUnder(region, ground.layers));
 
   let under = level(0);

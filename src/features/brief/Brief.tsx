@@ -116,7 +116,7 @@ export function Brief() {
 
           <Part
             title="Enclosure"
-            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (reckoned)'}`}
+            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (reckoned)'}, ${write(mass(assessment.standingMass))} standing; presses ${(assessment.loads.pressure / 1000).toFixed(1)} kN/m²`}
           >
             <EnclosureFields />
           </Part>

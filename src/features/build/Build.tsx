@@ -209,7 +209,7 @@ function CutRow({ item, reader }: { readonly item: CutItem; readonly reader: Rea
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
           {cutWords(item, reader)}
           {item.outlined && item.what !== 'legs'
-            ? ' Then cut to the outline of its region: the plan prints as a pattern.'
+            ? ' Then trimmed to the outline of its region, as the plan shows it.'
             : ''}
           {item.holes.length > 0 &&
             ` Holes: ${item.holes.map((hole) => `${write(length(hole.diameter))} across at ${write(length(hole.x))} from the left, ${write(length(hole.y))} from the front`).join('; ')}.`}

@@ -7,7 +7,7 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { memo, useCallback } from 'react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/design';
 import type { LayerResult, Squeeze } from '@/core/ground';
@@ -161,21 +161,39 @@ const FROM = [
 
 /** Where the mix comes from: a bag, a recipe, or both. */
 function MixSchool({ layer, placed }: { readonly layer: SubstrateLayer; readonly placed: number }) {
-  const { catalogue } = useStore();
   const { design } = useOpenDesign();
+  // Asked for when a choice is made, so that the cards need not be drawn anew while a layer is dragged.
+  const now = useRef(placed);
+  useEffect(() => {
+    now.current = placed;
+  }, [placed]);
+  const room = useCallback(() => now.current, []);
+  return <MixSchoolCards layer={layer.id} mix={layer.mix} animal={design.brief.animal} placed={room} />;
+}
+
+interface MixSchoolProps {
+  readonly layer: string;
+  readonly mix: Mix;
+  readonly animal: string | null;
+  /** m³ the layer takes. */
+  readonly placed: () => number;
+}
+
+const MixSchoolCards = memo(function MixSchoolCards({ layer, mix, animal: kind, placed }: MixSchoolProps) {
+  const { catalogue } = useStore();
   const { edit } = useEditing();
   const ready = materialsFor(catalogue, 'ready-made');
-  const bags = layer.mix.parts.filter((part) => ready.some((row) => row.id === part.material));
-  const value = bags.length === 0 ? 'own' : bags.length === layer.mix.parts.length ? 'ready' : 'stretch';
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const bags = mix.parts.filter((part) => ready.some((row) => row.id === part.material));
+  const value = bags.length === 0 ? 'own' : bags.length === mix.parts.length ? 'ready' : 'stretch';
+  const animal = findAnimal(catalogue, kind);
   const dry = animal?.ground.value === 'dry';
   const suits = ready.find((row) => row.id === (dry ? 'ready-dry' : 'ready-forest')) ?? ready[0];
-  const recipe = layer.mix.recipe ?? animal?.recipe ?? catalogue.recipes[0]?.id ?? '';
+  const recipe = mix.recipe ?? animal?.recipe ?? catalogue.recipes[0]?.id ?? '';
   const material = bags[0]?.material ?? suits?.id ?? '';
   const stretch = (have: number): void =>
     edit({
       edit: 'stretchReadyMade',
-      change: { layer: layer.id, material, have, recipe: animal?.recipe ?? recipe, placed },
+      change: { layer, material, have, recipe: animal?.recipe ?? recipe, placed: placed() },
     });
   const have = value === 'stretch' ? (bags[0]?.parts ?? 0) / 1000 : 0;
   return (
@@ -187,9 +205,9 @@ function MixSchool({ layer, placed }: { readonly layer: SubstrateLayer; readonly
         value={value}
         onChange={(next) => {
           if (next === value) return;
-          if (next === 'own') edit({ edit: 'useRecipe', change: { layer: layer.id, recipe } });
-          if (next === 'ready') edit({ edit: 'useReadyMade', change: { layer: layer.id, material } });
-          if (next === 'stretch') stretch(Math.min(0.004, placed / 2));
+          if (next === 'own') edit({ edit: 'useRecipe', change: { layer, recipe } });
+          if (next === 'ready') edit({ edit: 'useReadyMade', change: { layer, material } });
+          if (next === 'stretch') stretch(Math.min(0.004, placed() / 2));
         }}
       />
       {value !== 'own' && (
@@ -199,7 +217,7 @@ function MixSchool({ layer, placed }: { readonly layer: SubstrateLayer; readonly
             label="Ready-made mix"
             value={material}
             onChange={(event) =>
-              edit({ edit: 'useReadyMade', change: { layer: layer.id, material: event.target.value } })
+              edit({ edit: 'useReadyMade', change: { layer, material: event.target.value } })
             }
           >
             {ready.map((row) => (
@@ -224,7 +242,7 @@ function MixSchool({ layer, placed }: { readonly layer: SubstrateLayer; readonly
       )}
     </Box>
   );
-}
+});
 
 const SCHOOLS = [
   {

@@ -8,7 +8,7 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Design } from '@/core/design';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
@@ -25,15 +25,28 @@ interface Into {
 export function Sunk() {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
-  const { edit } = useEditing();
   const into = assessment.layers.flatMap(({ layer, region }): Into[] => {
     if (layer.kind === 'barrier') return [];
     const where = design.ground.regions.find((it) => it.id === region)?.name;
     return [{ id: layer.id, name: `${layerName(layer, catalogue)}${where ? `, ${where}` : ''}` }];
   });
-  const soil =
+  const soil = (
     assessment.layers.findLast((it) => it.layer.kind === 'substrate' && it.region === null) ??
-    assessment.layers.find((it) => it.layer.kind === 'substrate');
+    assessment.layers.find((it) => it.layer.kind === 'substrate')
+  )?.layer.id;
+  return <SunkList sunk={design.ground.sunk} names={JSON.stringify(into)} soil={soil} />;
+}
+
+interface ListProps {
+  readonly sunk: readonly Piece[];
+  /** What a piece can be sunk in, written out: the same words while a layer is dragged. */
+  readonly names: string;
+  readonly soil: string | undefined;
+}
+
+const SunkList = memo(function SunkList({ sunk, names, soil }: ListProps) {
+  const { edit } = useEditing();
+  const into = useMemo(() => JSON.parse(names) as readonly Into[], [names]);
   return (
     <Box component="section" aria-labelledby="sunk" sx={{ mt: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 0.75 }}>
@@ -50,19 +63,19 @@ export function Sunk() {
             soil &&
             edit({
               edit: 'addSunk',
-              change: { layer: soil.layer.id, name: 'Piece of wood', volume: 0.0005, mass: null },
+              change: { layer: soil, name: 'Piece of wood', volume: 0.0005, mass: null },
             })
           }
         >
           Add a piece
         </Button>
       </Box>
-      {design.ground.sunk.map((piece) => (
+      {sunk.map((piece) => (
         <Row key={piece.id} piece={piece} into={into} />
       ))}
     </Box>
   );
-}
+});
 
 const Row = memo(function Row({ piece, into }: { readonly piece: Piece; readonly into: readonly Into[] }) {
   const { edit } = useEditing();
