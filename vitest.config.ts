@@ -5,6 +5,7 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/unit/**/*.test.ts'],
-    testTimeout: 20_000,
+    // Whole places are drawn, on machines that may be busy with another suite.
+    testTimeout: 60_000,
   },
 });

@@ -17,6 +17,11 @@ export const sources: Source[] = [
       'Yeager, T. et al. Best Management Practices: Guide for Producing Nursery Crops. Southern Nursery Association.',
   },
   {
+    id: 'de-boodt-verdonck-1972',
+    citation:
+      'de Boodt, M. & Verdonck, O. 1972. The physical properties of the substrates in horticulture. Acta Hortic. 26: 37.',
+  },
+  {
     id: 'scott-kilgour-1969',
     citation:
       'Scott, G. D. & Kilgour, D. M. 1969. The density of random close packing of spheres. J. Phys. D 2: 863.',

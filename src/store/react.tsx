@@ -24,6 +24,7 @@ import type { Design, EditCall } from '@/core/design';
 import { RinconDatabase } from './database';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
 import {
+  changeOwnRow,
   DEFAULT_SETTINGS,
   loadSettings,
   ownRows,
@@ -218,6 +219,11 @@ export function useOwn() {
   return useMemo(
     () => ({
       save: <K extends keyof OwnRows>(kind: K, row: OwnRows[K][number]) => saveOwnRow(db, kind, row),
+      change: <K extends keyof OwnRows>(
+        kind: K,
+        base: OwnRows[K][number],
+        how: (row: OwnRows[K][number]) => OwnRows[K][number],
+      ) => changeOwnRow(db, kind, base, how),
       remove: (kind: keyof OwnRows, id: string) => removeOwnRow(db, kind, id),
       onShelf: (material: string, amount: number | null) => setEntry(db, 'shelf', material, amount),
     }),

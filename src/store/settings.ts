@@ -79,6 +79,22 @@ export async function saveOwnRow<K extends OwnKind>(
   await changeStored(db, kind, (rows) => [...rows.filter((it) => it.id !== row.id), row]);
 }
 
+/**
+ * Changes one own row as it is stored at that moment; `base` where it is not stored yet. Two quick edits of one row lose
+ * neither, whatever the screen still showed when the second was made.
+ */
+export async function changeOwnRow<K extends OwnKind>(
+  db: RinconDatabase,
+  kind: K,
+  base: OwnRows[K][number],
+  change: (row: OwnRows[K][number]) => OwnRows[K][number],
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    const here = (await loadSettings(db))[kind].find((row) => row.id === base.id);
+    await saveOwnRow(db, kind, change(here ?? base));
+  });
+}
+
 export async function removeOwnRow(db: RinconDatabase, kind: OwnKind, id: string): Promise<void> {
   await changeStored(db, kind, (rows) => rows.filter((it) => it.id !== id));
 }

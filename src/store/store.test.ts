@@ -19,7 +19,15 @@ import {
   travel,
 } from './designs';
 import { DesignSession } from './session';
-import { DEFAULT_SETTINGS, loadSettings, removeOwnRow, saveOwnRow, saveSetting, setEntry } from './settings';
+import {
+  changeOwnRow,
+  DEFAULT_SETTINGS,
+  loadSettings,
+  removeOwnRow,
+  saveOwnRow,
+  saveSetting,
+  setEntry,
+} from './settings';
 
 let db: RinconDatabase;
 let clock = 0;
@@ -246,6 +254,14 @@ describe('own rows and the shelf', () => {
     expect((await loadSettings(db)).materials.map((it) => it.name)).toEqual(['Second']);
     await removeOwnRow(db, 'materials', coir.id);
     expect((await loadSettings(db)).materials).toEqual([]);
+  });
+
+  it('two quick edits of one row lose neither, though the second was made on what the first had not yet changed', async () => {
+    await Promise.all([
+      changeOwnRow(db, 'materials', coir, (now) => ({ ...now, name: 'Renamed' })),
+      changeOwnRow(db, 'materials', coir, (now) => ({ ...now, peatFree: false })),
+    ]);
+    expect((await loadSettings(db)).materials).toEqual([{ ...coir, name: 'Renamed', peatFree: false }]);
   });
 
   it('a row this version cannot read is left out, and kept', async () => {

@@ -225,3 +225,37 @@ describe('shipped mixes in a porometer 7.6 cm tall', () => {
     },
   );
 });
+
+describe('shipped mixes beside the ideal substrate', () => {
+  // de Boodt & Verdonck 1972, Acta Hortic. 26: 37: total porosity 0.85, air 0.20 to 0.30 at 10 cm of suction, easily
+  // available water (between 10 and 50 cm) 0.20 to 0.30. It is meant for pots that are watered daily: ground that is misted
+  // for years over an open bed is built more open on purpose, so it holds more air and less water than that.
+  const at = (id: string) => {
+    const blend = blendOf(mixOfRecipe(id, catalogue), catalogue)!;
+    return {
+      porosity: blend.porosity,
+      air: blend.porosity - blend.held(10),
+      easy: blend.held(10) - blend.held(50),
+    };
+  };
+  const of = (family: string) => catalogue.recipes.filter((it) => it.family === family).map((it) => it.id);
+
+  it.each(of('wet'))('%s: as many pores, at least as much air, and water left for roots', (id) => {
+    const { porosity, air, easy } = at(id);
+    expect(porosity).toBeGreaterThan(0.8);
+    expect(porosity).toBeLessThan(0.88);
+    expect(air).toBeGreaterThanOrEqual(0.2);
+    expect(air).toBeLessThan(0.5);
+    expect(easy).toBeGreaterThan(0.08);
+    expect(easy).toBeLessThan(0.3);
+  });
+
+  it('middling mixes lie nearer to it, and dry ground is no pot soil at all', () => {
+    for (const id of ['coir-bark-leaf', 'forest-floor']) {
+      expect(at(id).air).toBeGreaterThan(0.15);
+      expect(at(id).easy).toBeGreaterThan(0.2);
+    }
+    for (const id of ['soil-sand-clay', 'granite-wash', 'sand-and-clay'])
+      expect(at(id).air).toBeLessThan(0.1);
+  });
+});

@@ -109,12 +109,12 @@ const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
 
 function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { catalogue } = useStore();
-  const { save, remove } = useOwn();
+  const { save, change, remove } = useOwn();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const inShipped = shipped.animals.some((it) => it.id === row.id);
-  const put = (change: Partial<Animal>): void => void save('animals', { ...row, ...change });
-  const inClimate = (change: Partial<Animal['climate']>): void =>
-    put({ climate: { ...row.climate, ...change } });
+  const put = (parts: Partial<Animal>): void => void change('animals', row, (now) => ({ ...now, ...parts }));
+  const inClimate = (parts: Partial<Animal['climate']>): void =>
+    void change('animals', row, (now) => ({ ...now, climate: { ...now.climate, ...parts } }));
 
   const takeOut = (): void => {
     void remove('animals', row.id).then(() => {
@@ -261,7 +261,12 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               min={0.05}
               max={8}
               own={own}
-              onPut={(it) => put({ space: mineOf({ ...row.space.value, [side]: it.value }) })}
+              onPut={(it) =>
+                void change('animals', row, (now) => ({
+                  ...now,
+                  space: mineOf({ ...now.space.value, [side]: it.value }),
+                }))
+              }
             />
           ))}
         </Box>

@@ -96,11 +96,12 @@ interface DetailProps {
 
 function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { settings } = useStore();
-  const { save, remove, onShelf } = useOwn();
+  const { save, change, remove, onShelf } = useOwn();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { write } = useReader();
   const inShipped = shipped.materials.some((it) => it.id === row.id);
-  const put = (change: Partial<Material>): void => void save('materials', { ...row, ...change });
+  const alter = (how: (now: Material) => Material): void => void change('materials', row, how);
+  const put = (parts: Partial<Material>): void => alter((now) => ({ ...now, ...parts }));
   const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
   const form = row.packs[0]?.form;
   const there = settings.shelf[row.id] ?? null;
@@ -295,7 +296,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
             />
           )}
           <Heading>Packs and prices</Heading>
-          <Packs row={row} own={own} onPut={put} />
+          <Packs row={row} own={own} onAlter={alter} />
         </Box>
       </Box>
     </DetailCard>
@@ -338,10 +339,10 @@ function Value({ label, of, children }: ValueProps) {
 interface PacksProps {
   readonly row: Material;
   readonly own: boolean;
-  readonly onPut: (change: Partial<Material>) => void;
+  readonly onAlter: (how: (now: Material) => Material) => void;
 }
 
-function Packs({ row, own, onPut }: PacksProps) {
+function Packs({ row, own, onAlter }: PacksProps) {
   const { settings } = useStore();
   const { write } = useReader();
   const setPrice = useSetPrice();
@@ -399,7 +400,9 @@ function Packs({ row, own, onPut }: PacksProps) {
                     <IconButton
                       size="small"
                       aria-label={`Take out ${words(pack)}`}
-                      onClick={() => onPut({ packs: row.packs.filter((it) => it.id !== pack.id) })}
+                      onClick={() =>
+                        onAlter((now) => ({ ...now, packs: now.packs.filter((it) => it.id !== pack.id) }))
+                      }
                     >
                       <CloseIcon sx={{ fontSize: 16 }} />
                     </IconButton>
@@ -426,17 +429,18 @@ function Packs({ row, own, onPut }: PacksProps) {
           <Button
             variant="outlined"
             onClick={() =>
-              onPut({
+              onAlter((now) => ({
+                ...now,
                 packs: [
-                  ...row.packs,
+                  ...now.packs,
                   {
-                    id: freshId('bag-own', row.packs),
+                    id: freshId('bag-own', now.packs),
                     form: 'bag',
                     volume,
                     price: { value: 0, basis: 'own' },
                   },
                 ],
-              })
+              }))
             }
           >
             Add it

@@ -71,11 +71,13 @@ interface DetailProps {
 
 function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { catalogue } = useStore();
-  const { save, remove } = useOwn();
+  const { save, change, remove } = useOwn();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { write } = useReader();
   const inShipped = shipped.recipes.some((it) => it.id === row.id);
-  const put = (change: Partial<Recipe>): void => void save('recipes', { ...row, ...change, basis: 'own' });
+  const alter = (how: (now: Recipe) => Partial<Recipe>): void =>
+    void change('recipes', row, (now) => ({ ...now, ...how(now), basis: 'own' }));
+  const put = (parts: Partial<Recipe>): void => alter(() => parts);
   const mix = { recipe: row.id, parts: row.parts, packingLoss: row.packingLoss.value };
   const shares = normalise(mix);
   const blend = blendOf(mix, catalogue);
@@ -189,7 +191,11 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
                           max={100_000}
                           step={0.5}
                           onCommit={(parts) =>
-                            put({ parts: row.parts.map((it) => (it === part ? { ...it, parts } : it)) })
+                            alter((now) => ({
+                              parts: now.parts.map((it) =>
+                                it.material === part.material ? { ...it, parts } : it,
+                              ),
+                            }))
                           }
                         />
                       ) : (
@@ -202,7 +208,11 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
                         <IconButton
                           size="small"
                           aria-label={`Take out ${name}`}
-                          onClick={() => put({ parts: row.parts.filter((it) => it !== part) })}
+                          onClick={() =>
+                            alter((now) => ({
+                              parts: now.parts.filter((it) => it.material !== part.material),
+                            }))
+                          }
                         >
                           <CloseIcon sx={{ fontSize: 16 }} />
                         </IconButton>
@@ -219,7 +229,9 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
                 key={row.parts.length}
                 options={materialsFor(catalogue, 'mix').filter((it) => !used.has(it.id))}
                 getOptionLabel={(it) => it.name}
-                onChange={(_, it) => it && put({ parts: [...row.parts, { material: it.id, parts: 1 }] })}
+                onChange={(_, it) =>
+                  it && alter((now) => ({ parts: [...now.parts, { material: it.id, parts: 1 }] }))
+                }
                 renderInput={(params) => <TextField {...params} label="Add an ingredient" />}
                 sx={{ flex: 1 }}
               />

@@ -128,18 +128,24 @@ export function Section(props: Props) {
       <rect x={x(0)} y={y(box.height)} width={boxWidth} height={boxHeight} fill={earth.sky} />
 
       <g clipPath={`url(#${prefix}-box)`}>
-        {/* The ground that rises behind the cut is seen from above: only its top layer shows. */}
+        {/* Ground that rises behind the cut is seen from above, by its top layer; the face of another part by all of its. */}
         {far.map((span) => {
           const top = span.layers.at(-1);
+          const same = spans.some((near) => near.part === span.part);
           return (
             top && (
-              <polygon
-                key={span.from}
-                points={`${x(span.from)},${y(0)} ${x(span.to)},${y(0)} ${x(span.to)},${y(top.top[1])} ${x(span.from)},${y(top.top[0])}`}
-                fill={fillOf(top)}
-                opacity={0.5}
-                aria-hidden
-              />
+              <g key={span.from} opacity={0.5} aria-hidden>
+                {same ? (
+                  <polygon
+                    points={`${x(span.from)},${y(0)} ${x(span.to)},${y(0)} ${x(span.to)},${y(top.top[1])} ${x(span.from)},${y(top.top[0])}`}
+                    fill={fillOf(top)}
+                  />
+                ) : (
+                  span.layers.map((it) => (
+                    <polygon key={it.result.layer.id} points={outline(span, it)} fill={fillOf(it)} />
+                  ))
+                )}
+              </g>
             )
           );
         })}
