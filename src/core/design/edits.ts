@@ -290,6 +290,12 @@ function withoutPeat(mix: Mix): Mix {
   };
 }
 
+function peatless(layer: Layer): Layer {
+  if (layer.kind !== 'substrate') return layer;
+  const mix = withoutPeat(layer.mix);
+  return mix === layer.mix ? layer : { ...layer, mix };
+}
+
 /** Follows another school. With “coir” the peat of every mix is written as coir; with “keep” recipes get theirs back. */
 const setSchools: Edit<Partial<Schools>> = (design, change, catalogue) => {
   const schools = { ...design.ground.schools, ...change };
@@ -297,10 +303,7 @@ const setSchools: Edit<Partial<Schools>> = (design, change, catalogue) => {
   if (change.peat === undefined || change.peat === design.ground.schools.peat) return next;
   return inLayers(next, (layer) => {
     if (layer.kind !== 'substrate') return layer;
-    if (change.peat === 'coir') {
-      const mix = withoutPeat(layer.mix);
-      return mix === layer.mix ? layer : { ...layer, mix };
-    }
+    if (change.peat === 'coir') return peatless(layer);
     const recipe = findRecipe(catalogue, layer.mix.recipe);
     if (!recipe) return layer;
     const original = mixOfRecipe(recipe.id, catalogue);
@@ -780,8 +783,12 @@ const writeAsPercent: Edit<{ layer: string }> = (design, { layer }) =>
 const setPackingLoss: Edit<{ layer: string; packingLoss: number }> = (design, change) =>
   inMix(design, change.layer, (mix) => ({ ...mix, packingLoss: clamp(change.packingLoss, 0, 0.28) }));
 
-/** Replaces the ground whole, with the box and room kept: how a fresh proposal is taken over. */
-const setGround: Edit<{ ground: Design['ground'] }> = (design, { ground }) => ({ ...design, ground });
+/** Replaces the ground whole: how a fresh proposal is taken over. Box, room and the schools that are followed stay. */
+const setGround: Edit<{ ground: Design['ground'] }> = (design, { ground }) => {
+  const { schools } = design.ground;
+  const next = { ...design, ground: { ...ground, schools } };
+  return schools.peat === 'coir' ? inLayers(next, peatless) : next;
+};
 
 export const EDITS = {
   rename,

@@ -472,6 +472,13 @@ describe('schools', () => {
     expect(materials(later)).not.toContain('peat');
   });
 
+  it('stay when the ground is proposed afresh', () => {
+    const coir = applyEdit(peaty, follow({ peat: 'coir', renewal: 'replace' }), catalogue);
+    const again = applyEdit(coir, { edit: 'setGround', change: { ground: peaty.ground } }, catalogue);
+    expect(again.ground.schools).toEqual(coir.ground.schools);
+    expect(materials(again)).not.toContain('peat');
+  });
+
   it('peat and coir in one mix are added up', () => {
     const both = applyEdit(
       peaty,

@@ -23,6 +23,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl Shift Z', 'redo'],
   ['↑ ↓', 'on a handle or a number: one step more or less'],
   ['Shift ↑ ↓', 'a fifth of a step'],
+  ['← ↑ → ↓', 'on a region of the plan or one of its corners: move it'],
   ['Enter', 'take over what was typed; on a layer of the drawing: pick it'],
   ['Esc', 'drop what was typed'],
 ];
