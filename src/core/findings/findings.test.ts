@@ -94,7 +94,7 @@ describe('a panel', () => {
     const perArea = above / 0.27;
     expect(said(design, 'panel-unrated')?.because).toContain(`${perArea.toFixed(1)} kg to the square metre`);
     expect(said(design, 'panel-unrated')?.because).toContain(
-      `${(above / 20).toFixed(1)} kg on each of 20 legs`,
+      `${(above / 20).toFixed(2)} kg on each of 20 legs`,
     );
   });
 

@@ -136,6 +136,40 @@ describe('layers and regions', () => {
     expect(layers.find((it) => it.layer.id === 'layer-1')!.area).toBeCloseTo(0.27, 9);
   });
 
+  it.each([0.04, 0.09, 0.18])(
+    'as they are put in they suit soil %d m deep: a den stands over it, a moist end level with it',
+    (deep) => {
+      const start = build(FROG, {
+        edit: 'setThickness',
+        change: { layer: 'layer-3', corners: CORNERS, thickness: deep },
+      });
+      const soilOf = (kind: RegionKind) => {
+        const { layers } = assess(applyEdit(start, add(kind), catalogue), catalogue);
+        const own = layers.filter((it) => it.region !== null);
+        return { own, soil: own.find((it) => it.layer.kind === 'substrate')! };
+      };
+      const rest = assess(start, catalogue).layers.find((it) => it.layer.id === 'layer-3')!.top.frontLeft;
+      expect(soilOf('den').soil.top.frontLeft).toBeGreaterThan(rest + 0.03);
+      expect(soilOf('moist-end').own.at(-1)!.top.frontLeft).toBeCloseTo(rest + 0.015, 2);
+      // A bowl is let into the soil: its water stands a little under the ground around it, a centimetre and a bit deep.
+      const water = soilOf('bowl').own.at(-1)!;
+      expect(water.layer.kind).toBe('water');
+      expect(water.thickness.frontLeft).toBeCloseTo(0.012, 3);
+      if (deep > 0.06) expect(water.top.frontLeft).toBeLessThan(rest);
+    },
+  );
+
+  it('a region to the wall leaves no gap there', () => {
+    const odd = build(
+      FROG,
+      { edit: 'setEnclosure', change: { width: 0.91444, depth: 0.45722 } },
+      add('moist-end'),
+    );
+    const { parts } = assess(odd, catalogue).ground;
+    expect(parts.reduce((sum, part) => sum + part.area, 0)).toBeCloseTo(0.91444 * 0.45722, 6);
+    expect(parts.find((part) => part.region)!.field.x1).toBe(0.91444);
+  });
+
   it('a bark bay from the floor up takes the bed away under it; a litter pocket leaves the soil', () => {
     const outline = rectangle(0, 0, 0.2, 0.2);
     const areas = (kind: RegionKind) => {

@@ -61,7 +61,16 @@ export interface FormatOptions {
 }
 
 /** Two decimals of an inch and of a cubic foot are noise on a tape; the eye wants fewer on large numbers. */
-function decimalsFor(unit: Unit, written: number): number {
+function decimalsFor(unit: Unit, written: number, bare: boolean): number {
+  // A brick of 0.65 kg is no brick of 0.7; in a column the points stay aligned.
+  if (
+    unit.dimension === 'mass' &&
+    unit.decimals === 1 &&
+    !bare &&
+    Math.abs(written) >= 0.05 &&
+    Math.abs(written) < 2
+  )
+    return 2;
   if (unit.symbol === 'cu ft') return 2;
   if (unit.symbol === 'in') return Math.abs(written) < 10 ? 2 : 1;
   if (unit.decimals === 1 && Math.abs(written) >= 100) return 0;
@@ -85,7 +94,7 @@ function formatter(locale: string | undefined, least: number, most: number): Int
 export function formatQuantity(quantity: Quantity, options: FormatOptions): string {
   const unit: Unit = UNITS[unitFor(quantity.measure, options.prefs)];
   const written = fromSi(quantity.si, unit);
-  const places = options.decimals ?? decimalsFor(unit, written);
+  const places = options.decimals ?? decimalsFor(unit, written, options.bare === true);
   const trimmed =
     options.trim ?? (unit.dimension === 'temperature' || (unit.dimension === 'length' && !options.bare));
   const number = formatter(options.locale, trimmed ? 0 : places, places).format(

@@ -5,7 +5,16 @@ import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'r
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Corners, Design, Point, Region } from '@/core/design';
-import { boundsOf, corners, heightAt, liftOutMiddle, type Area, type Part, type Rect } from '@/core/ground';
+import {
+  boundsOf,
+  corners,
+  heightAt,
+  liftOutMiddle,
+  momentsOf,
+  type Area,
+  type Part,
+  type Rect,
+} from '@/core/ground';
 import { length, UNITS } from '@/core/units';
 import { useEarth } from '../theme/useEarth';
 import { useReader } from '../units';
@@ -250,6 +259,8 @@ function Outlined(props: OutlinedProps & { readonly region: Region }) {
   const { write } = useReader();
   const drag = useRef<{ gesture: string; at: Point; corner: number | null }>(null);
   const bounds = boundsOf(region.outline);
+  // Named in the middle of what is seen of it.
+  const seen = momentsOf(part.outline);
   const edits = chosen && onMove !== undefined && onOutline !== undefined;
 
   const metresAt = (event: PointerEvent<SVGElement>): Point => {
@@ -320,8 +331,8 @@ function Outlined(props: OutlinedProps & { readonly region: Region }) {
           : {})}
       />
       <text
-        x={(x(bounds.x0) + x(bounds.x1)) / 2}
-        y={(y(bounds.y0) + y(bounds.y1)) / 2 + 4}
+        x={x(seen.x / seen.area)}
+        y={y(seen.y / seen.area) + 4}
         textAnchor="middle"
         fontSize={12}
         fontWeight={650}
