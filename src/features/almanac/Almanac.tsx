@@ -1,9 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useEffect, useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { Animal, type Range, type Sourced } from '@/core/catalogue';
@@ -12,6 +10,7 @@ import { useOwn, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { LineField, PickField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useReader } from '@/ui/units';
@@ -110,30 +109,9 @@ const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
 function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { catalogue } = useStore();
   const { save, change, remove } = useOwn();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
-  const inShipped = shipped.animals.some((it) => it.id === row.id);
   const put = (parts: Partial<Animal>): void => void change('animals', row, (now) => ({ ...now, ...parts }));
   const inClimate = (parts: Partial<Animal['climate']>): void =>
     void change('animals', row, (now) => ({ ...now, climate: { ...now.climate, ...parts } }));
-
-  const takeOut = (): void => {
-    void remove('animals', row.id).then(() => {
-      if (!inShipped) onGone();
-      enqueueSnackbar(inShipped ? `${row.english}: back to what ships.` : `${row.english} is taken out.`, {
-        action: (key) => (
-          <Button
-            color="inherit"
-            onClick={() => {
-              closeSnackbar(key);
-              void save('animals', row);
-            }}
-          >
-            Undo
-          </Button>
-        ),
-      });
-    });
-  };
 
   return (
     <DetailCard label={row.english}>
@@ -168,19 +146,16 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
             </>
           )}
         </Box>
-        {!own && (
-          <Button variant="outlined" onClick={() => put({})}>
-            Change its values
-          </Button>
-        )}
-        <Button variant="outlined" onClick={onLike}>
-          Make one like it
-        </Button>
-        {own && (
-          <Button variant="outlined" onClick={takeOut}>
-            {inShipped ? 'Back to what ships' : 'Take out'}
-          </Button>
-        )}
+        <OwnRowActions
+          name={row.english}
+          own={own}
+          ships={shipped.animals.some((it) => it.id === row.id)}
+          onChange={() => put({})}
+          onLike={onLike}
+          onTakeOut={() => remove('animals', row.id)}
+          onUndo={() => void save('animals', row)}
+          onGone={onGone}
+        />
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1fr 1fr' }, columnGap: 3 }}>
         <Box>

@@ -5,7 +5,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import type { Material, Pack, Role, Sourced } from '@/core/catalogue';
@@ -16,6 +15,7 @@ import { BasisMark } from '@/ui/BasisMark';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { PlainTable } from '@/ui/PlainTable';
+import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { freshId } from './freshId';
@@ -97,34 +97,13 @@ interface DetailProps {
 function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { settings } = useStore();
   const { save, change, remove, onShelf } = useOwn();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { write } = useReader();
-  const inShipped = shipped.materials.some((it) => it.id === row.id);
   const alter = (how: (now: Material) => Material): void => void change('materials', row, how);
   const put = (parts: Partial<Material>): void => alter((now) => ({ ...now, ...parts }));
   const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
   const form = row.packs[0]?.form;
   const there = settings.shelf[row.id] ?? null;
   const cloth = row.roles.includes('barrier');
-
-  const takeOut = (): void => {
-    void remove('materials', row.id).then(() => {
-      if (!inShipped) onGone();
-      enqueueSnackbar(inShipped ? `${row.name}: back to what ships.` : `${row.name} is taken out.`, {
-        action: (key) => (
-          <Button
-            color="inherit"
-            onClick={() => {
-              closeSnackbar(key);
-              void save('materials', row);
-            }}
-          >
-            Undo
-          </Button>
-        ),
-      });
-    });
-  };
 
   return (
     <DetailCard label={row.name}>
@@ -146,19 +125,16 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
             {row.peatFree ? '' : '; holds peat'}
           </Typography>
         </Box>
-        {!own && (
-          <Button variant="outlined" onClick={() => put({})}>
-            Change its values
-          </Button>
-        )}
-        <Button variant="outlined" onClick={onLike}>
-          Make one like it
-        </Button>
-        {own && (
-          <Button variant="outlined" onClick={takeOut}>
-            {inShipped ? 'Back to what ships' : 'Take out'}
-          </Button>
-        )}
+        <OwnRowActions
+          name={row.name}
+          own={own}
+          ships={shipped.materials.some((it) => it.id === row.id)}
+          onChange={() => put({})}
+          onLike={onLike}
+          onTakeOut={() => remove('materials', row.id)}
+          onUndo={() => void save('materials', row)}
+          onGone={onGone}
+        />
       </Box>
 
       <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1fr 1fr' }, gap: 2.5 }}>

@@ -3,12 +3,10 @@
 import CloseIcon from '@mui/icons-material/Close';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { materialOf, materialsFor, Recipe, type Range } from '@/core/catalogue';
@@ -19,6 +17,7 @@ import { BasisMark } from '@/ui/BasisMark';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { PlainTable } from '@/ui/PlainTable';
+import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { freshId } from './freshId';
@@ -72,9 +71,7 @@ interface DetailProps {
 function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { catalogue } = useStore();
   const { save, change, remove } = useOwn();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { write } = useReader();
-  const inShipped = shipped.recipes.some((it) => it.id === row.id);
   const alter = (how: (now: Recipe) => Partial<Recipe>): void =>
     void change('recipes', row, (now) => ({ ...now, ...how(now), basis: 'own' }));
   const put = (parts: Partial<Recipe>): void => alter(() => parts);
@@ -84,25 +81,6 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
   const inCup = blend && inPorometer(blend);
   const density = mixNeed(mix, 0.001, catalogue).placedDensity;
   const used = new Set(row.parts.map((part) => part.material));
-
-  const takeOut = (): void => {
-    void remove('recipes', row.id).then(() => {
-      if (!inShipped) onGone();
-      enqueueSnackbar(inShipped ? `${row.name}: back to what ships.` : `${row.name} is taken out.`, {
-        action: (key) => (
-          <Button
-            color="inherit"
-            onClick={() => {
-              closeSnackbar(key);
-              void save('recipes', row);
-            }}
-          >
-            Undo
-          </Button>
-        ),
-      });
-    });
-  };
 
   return (
     <DetailCard label={row.name}>
@@ -145,19 +123,17 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
             </>
           )}
         </Box>
-        {!own && (
-          <Button variant="outlined" onClick={() => put({})}>
-            Change it
-          </Button>
-        )}
-        <Button variant="outlined" onClick={onLike}>
-          Make one like it
-        </Button>
-        {own && (
-          <Button variant="outlined" onClick={takeOut}>
-            {inShipped ? 'Back to what ships' : 'Take out'}
-          </Button>
-        )}
+        <OwnRowActions
+          name={row.name}
+          own={own}
+          ships={shipped.recipes.some((it) => it.id === row.id)}
+          changeWord="Change it"
+          onChange={() => put({})}
+          onLike={onLike}
+          onTakeOut={() => remove('recipes', row.id)}
+          onUndo={() => void save('recipes', row)}
+          onGone={onGone}
+        />
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1.1fr 1fr' }, gap: 2.5, alignItems: 'start' }}>
         <Box>
