@@ -1,0 +1,72 @@
+import type { Room, Stage, Enclosure, Design, Point } from '../schema';
+import { type Edit, inBrief, clamp, MAX, inLayers, inGround, NO_CATALOGUE } from './shared';
+
+export const rename: Edit<{ name: string }> = (design, { name }) => {
+  const trimmed = name.trim().slice(0, 80);
+  return trimmed === '' ? design : { ...design, name: trimmed };
+};
+
+export const setAnimal: Edit<{ animal: string | null }> = (design, change) => inBrief(design, change);
+
+export const setCount: Edit<{ count: number }> = (design, { count }) =>
+  inBrief(design, { count: clamp(Math.round(count), 1, 500) });
+
+export const setRoom: Edit<Partial<Room>> = (design, change) =>
+  inBrief(design, { room: { ...design.brief.room, ...change } });
+
+export const setStage: Edit<{ stage: Stage; since: string | null }> = (design, change) =>
+  inBrief(design, change);
+
+export const setNote: Edit<{ note: string }> = (design, { note }) =>
+  inBrief(design, { note: note.slice(0, 4000) });
+
+export const setPutAway: Edit<{ putAway: boolean }> = (design, change) => inBrief(design, change);
+
+export const setEnclosure: Edit<Partial<Enclosure>> = (design, change) => {
+  const enclosure = { ...design.enclosure, ...change };
+  return {
+    ...fitFloor(design, clamp(enclosure.width, 0.05, MAX), clamp(enclosure.depth, 0.05, MAX)),
+    enclosure: {
+      ...enclosure,
+      width: clamp(enclosure.width, 0.05, MAX),
+      depth: clamp(enclosure.depth, 0.05, MAX),
+      height: clamp(enclosure.height, 0.05, MAX),
+      watertightHeight: clamp(enclosure.watertightHeight, 0, clamp(enclosure.height, 0.05, MAX)),
+    },
+  };
+};
+
+/** Regions, holes and tubes keep their place in the floor when the box changes size. */
+function fitFloor(design: Design, width: number, depth: number): Design {
+  const wide = width / design.enclosure.width;
+  const deep = depth / design.enclosure.depth;
+  const { regions, outlet } = design.ground;
+  if (wide === 1 && deep === 1) return design;
+  const at = ({ x, y }: Point): Point => ({ x: x * wide, y: y * deep });
+  const moved = inLayers(design, (layer) =>
+    layer.kind === 'barrier' && layer.holes.length > 0
+      ? { ...layer, holes: layer.holes.map((hole) => ({ ...hole, ...at(hole) })) }
+      : layer,
+  );
+  return inGround(moved, {
+    regions: regions.map((region, index) => ({
+      ...(moved.ground.regions[index] ?? region),
+      outline: region.outline.map(at),
+    })),
+    outlet: outlet.kind === 'siphon' ? { ...outlet, at: at(outlet.at) } : outlet,
+  });
+}
+
+/** Stands the box on its short side, or back: width and height change places, and the lid becomes the front. */
+export const turnEnclosure: Edit<Record<never, never>> = (design) => {
+  const { enclosure } = design;
+  return setEnclosure(
+    design,
+    {
+      width: enclosure.height,
+      height: enclosure.width,
+      stands: enclosure.stands === 'upright' ? 'on-end' : 'upright',
+    } satisfies Partial<Enclosure>,
+    NO_CATALOGUE,
+  );
+};
