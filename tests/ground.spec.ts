@@ -325,7 +325,7 @@ test('a box to be made: a walk-in of sealed wood, its holes, its pieces; printed
   await expect(page.getByText(/Sealed with epoxy resin.*2 coats over/)).toBeVisible();
   await page.getByRole('button', { name: 'Add a hole' }).click();
   await type(page, 'From the left', '30 cm');
-  await expect(page.getByRole('img', { name: 'lid, 1 holes' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'lid, 1 hole' })).toBeVisible();
   await saved(page);
 
   await page.evaluate(() => {

@@ -64,6 +64,7 @@ export function Making() {
   const { made } = box;
   const outer = outsideSize(box);
   const { making } = assessment;
+  const { outlet } = design.ground;
   const sealing = sealingOf(box, making.sealArea);
   const set = (change: Partial<MadeOf>): void =>
     edit({ edit: 'setEnclosure', change: { made: { ...made, ...change } } });
@@ -183,6 +184,12 @@ export function Making() {
 
       <Bores box={box} onPut={(bores) => set({ bores: [...bores] })} />
 
+      {outlet.kind === 'drain' && (
+        <Typography sx={{ mt: 2 }}>
+          The ground asks for a drain besides: {thin(outlet.bore)} inside, its lower edge{' '}
+          {thin(outlet.height)} over the floor. Drill for the fitting it comes with.
+        </Typography>
+      )}
       {sealing && (
         <Typography sx={{ mt: 2 }}>
           {BOARDS[made.board].name.charAt(0).toUpperCase() + BOARDS[made.board].name.slice(1)}:{' '}
@@ -361,6 +368,7 @@ function Elevation({ box, making }: { readonly box: Enclosure; readonly making: 
       {walls.map((wall) => {
         const w = wall === 'left' || wall === 'right' ? outer.depth : outer.width;
         const h = wall === 'top' || wall === 'bottom' ? outer.depth : outer.height;
+        const holes = making.bores.filter((bore) => bore.wall === wall).length;
         return (
           <Box component="figure" key={wall} sx={{ m: 0 }}>
             <Box
@@ -368,7 +376,7 @@ function Elevation({ box, making }: { readonly box: Enclosure; readonly making: 
               width={w * scale + 4}
               height={h * scale + 4}
               role="img"
-              aria-label={`${WALL_WORD[wall]}, ${making.bores.filter((bore) => bore.wall === wall).length} holes`}
+              aria-label={`${WALL_WORD[wall]}, ${holes} ${holes === 1 ? 'hole' : 'holes'}`}
               sx={{ color: 'earth.ink', display: 'block' }}
             >
               <g transform={`translate(2 ${h * scale + 2}) scale(1 -1)`} fill="none" stroke="currentColor">
