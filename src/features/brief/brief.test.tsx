@@ -1,0 +1,101 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { US } from '@/core/units';
+import { made, open } from '../testing/open';
+import { Brief } from './Brief';
+
+const FROG = 'dendrobates-tinctorius';
+const box = (name: string | RegExp) => screen.getByRole<HTMLInputElement>('textbox', { name });
+const enter = (field: HTMLElement, text: string): void => {
+  fireEvent.focus(field);
+  fireEvent.change(field, { target: { value: text } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+  fireEvent.blur(field);
+};
+const read = (name: string): string => box(name).value.replaceAll('\u00a0', ' ');
+
+describe('the box', () => {
+  it('given outside, its walls are taken off each side; the floor counts for its height', async () => {
+    const { stored } = await open(<Brief />, made(FROG));
+    expect(read('Width inside')).toBe('60 cm');
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Sides given outside' }));
+    expect([read('Width outside'), read('Depth outside'), read('Height outside')]).toEqual([
+      '61 cm',
+      '46 cm',
+      '60.5 cm',
+    ]);
+    enter(box('Width outside'), '81 cm');
+    enter(box('Height outside'), '50.5 cm');
+    await vi.waitFor(async () =>
+      expect((await stored()).enclosure).toMatchObject({
+        width: expect.closeTo(0.8, 9),
+        depth: 0.45,
+        height: expect.closeTo(0.5, 9),
+      }),
+    );
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Sides given outside' }));
+    expect(read('Width inside')).toBe('80 cm');
+  });
+
+  it('walls are screened one by one; a mesh box is gauze all round and asks nothing', async () => {
+    const { stored } = await open(<Brief />, made(FROG));
+    const walls = within(screen.getByRole('group', { name: 'Walls that are gauze' }));
+    fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
+    fireEvent.click(walls.getByRole('checkbox', { name: 'back' }));
+    fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
+    await vi.waitFor(async () => expect((await stored()).enclosure.screened).toEqual(['back']));
+  });
+
+  it('on a mesh box every wall is ticked and none can be changed', async () => {
+    await open(<Brief />, made(FROG, { edit: 'setEnclosure', change: { material: 'mesh' } }));
+    const walls = within(
+      screen.getByRole('group', { name: 'Walls that are gauze' }),
+    ).getAllByRole<HTMLInputElement>('checkbox');
+    expect(walls.every((it) => it.checked && it.disabled)).toBe(true);
+  });
+
+  it('a stand’s rating is judged as soon as it is known, and forgotten when it is cleared', async () => {
+    const { stored } = await open(<Brief />, made(FROG), US);
+    enter(box('Stand rated for'), '30 lb');
+    await vi.waitFor(() =>
+      expect(document.querySelector('[data-finding="stand-overloaded"]')).not.toBeNull(),
+    );
+    expect((await stored()).enclosure.standRating).toBeCloseTo(13.608, 3);
+    enter(box('Stand rated for'), '');
+    await vi.waitFor(async () => expect((await stored()).enclosure.standRating).toBeNull());
+    expect(document.querySelector('[data-finding="stand-overloaded"]')).toBeNull();
+  });
+
+  it('says what it weighs and how it presses', async () => {
+    await open(<Brief />, made(FROG));
+    expect(
+      screen.getByText(/162.L inside, .*kg empty \(reckoned\), .*kg standing; presses \d\.\d kN\/m²/),
+    ).toBeDefined();
+  });
+});
+
+describe('animal and proposal', () => {
+  it('how many is a number with a range', async () => {
+    const { stored } = await open(<Brief />, made(FROG));
+    enter(box('How many'), '3');
+    await vi.waitFor(async () => expect((await stored()).brief.count).toBe(3));
+    enter(box('How many'), '0');
+    expect(screen.getByText('A number from 1 to 500.')).toBeDefined();
+    expect((await stored()).brief.count).toBe(3);
+  });
+
+  it('a ground proposed afresh keeps the schools that are followed', async () => {
+    const { stored } = await open(
+      <Brief />,
+      made(
+        FROG,
+        { edit: 'setSchools', change: { renewal: 'replace', microbes: 'bring' } },
+        { edit: 'addRegion', change: { kind: 'den' } },
+      ),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Propose the ground afresh' }));
+    await vi.waitFor(async () => expect((await stored()).ground.regions).toEqual([]));
+    expect((await stored()).ground.schools).toMatchObject({ renewal: 'replace', microbes: 'bring' });
+  });
+});
