@@ -39,9 +39,5 @@ export const sources: Source[] = [
     id: 'nist-sp-811',
     citation: 'Thompson, A. & Taylor, B. N. 2008. Guide for the use of the SI. NIST SP 811, appendix B.',
   },
-  {
-    id: 'en-1991-1-1',
-    citation: 'EN 1991-1-1. Eurocode 1: Actions on structures, general actions. Table 6.2, category A.',
-  },
   { id: 'hse-l23', citation: 'Health and Safety Executive. Manual handling. Guidance on Regulations, L23.' },
 ];

@@ -5,7 +5,7 @@ const GRAVITY = 9.81;
 
 /**
  * Load that floors of dwellings are commonly designed for, spread over the room, Pa: 1.5 to 2.0 kN/m², EN 1991-1-1,
- * table 6.2, category A.
+ * table 6.2, category A (figures from memory, to be confirmed against the standard).
  */
 export const FLOOR_DESIGN = { low: 1500, high: 2000 } as const;
 

@@ -79,6 +79,12 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
   const shares = normalise(mix);
   const blend = blendOf(mix, catalogue);
   const inCup = blend && inPorometer(blend);
+  // As good as the weakest curve put in.
+  const curves = row.parts.every(
+    (part) => materialOf(catalogue, part.material).retention?.basis === 'published',
+  )
+    ? 'published'
+    : 'memory';
   const density = mixNeed(mix, 0.001, catalogue).placedDensity;
   const used = new Set(row.parts.map((part) => part.material));
 
@@ -240,8 +246,9 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               />
               <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
                 In a vessel {write(length(POROMETER))} tall, as nurseries measure it; the green stretch is
-                what they grow in. Ground for animals may lie outside it, and says why.{' '}
-                <BasisMark basis="published" />
+                what they grow in. Ground for animals may lie outside it. The ranges are{' '}
+                <BasisMark basis="published" />; the figures follow from the parts’ curves{' '}
+                <BasisMark basis={curves} />.
               </Typography>
             </>
           ) : (
