@@ -12,6 +12,8 @@ interface Row {
   kind: Animal['kind'];
   ground: Animal['ground']['value'];
   life: Animal['life']['value'];
+  /** Through loose sand. */
+  swims?: boolean;
   length: readonly [number, number];
   mass: readonly [number, number];
   basking?: readonly [number, number];
@@ -258,6 +260,7 @@ const rows: Row[] = [
     extraFloor: 0.8,
     company: 'alone',
     water: 'dish',
+    swims: true,
     recipe: 'loose-sand-bark',
   },
   {
@@ -505,6 +508,7 @@ const rows: Row[] = [
     extraFloor: 0.5,
     company: 'alone',
     water: 'dish',
+    swims: true,
     recipe: 'loose-sand-bark',
   },
   {
@@ -588,6 +592,7 @@ export const animals: Animal[] = rows.map((row) => ({
   kind: row.kind,
   ground: memory(row.ground),
   life: memory(row.life),
+  ...(row.swims ? { swimsInSand: memory(true) } : {}),
   length: memory(span(row.length)),
   mass: memory(span(row.mass)),
   climate: {

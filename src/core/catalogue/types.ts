@@ -89,6 +89,41 @@ export const RetentionCurve = z.strictObject({
 });
 export type RetentionCurve = z.infer<typeof RetentionCurve>;
 
+/**
+ * Sorts of ingredient, in the order they go into the tub: what soaks first, then coarse pieces, then what is heavy or
+ * dusty on damp matter, powders thinly over it, and at the end by hand what is alive or feeds.
+ */
+export const INGREDIENT_SORTS = [
+  'fibre',
+  'moss',
+  'bark',
+  'ready',
+  'soil',
+  'sand',
+  'mineral',
+  'char',
+  'clay',
+  'powder',
+  'living',
+] as const;
+
+/** What counts of an ingredient once it is part of a mix. */
+export const Mixing = z.strictObject({
+  sort: z.enum(INGREDIENT_SORTS),
+  /** In water. */
+  ph: sourced(Range),
+  /** Electrical conductivity of its pore water when wet through, dS/m. */
+  salts: sourced(z.number().min(0).max(20)),
+  /** Share of its volume that breaks down and is lost in a year in the warm and moist. */
+  decay: sourced(share),
+  /** How well a tunnel dug in it stands once damp: 0 runs like dry sand, 1 stands like clay. A comparison, no unit. */
+  hold: sourced(share),
+});
+export type Mixing = z.infer<typeof Mixing>;
+
+export const MATERIAL_CAUTIONS = ['dust', 'collecting', 'fertiliser', 'wetting-agent', 'eaten'] as const;
+export type MaterialCaution = (typeof MATERIAL_CAUTIONS)[number];
+
 export const Material = z.strictObject({
   id: z.string(),
   name: z.string(),
@@ -104,6 +139,8 @@ export const Material = z.strictObject({
   waterMoist: sourced(share),
   /** How it holds water against suction; for all that soil is mixed from. */
   retention: sourced(RetentionCurve).optional(),
+  /** For what soil is mixed from. */
+  mixing: Mixing.optional(),
   /** Share of a drainage bed that water can fill. */
   voids: sourced(share).optional(),
   /** Grain size, m. */
@@ -111,7 +148,7 @@ export const Material = z.strictObject({
   /** Collected outside, or bought clean: what sterilising is about. */
   collected: z.boolean().optional(),
   peatFree: z.boolean(),
-  cautions: z.array(z.enum(['dust', 'collecting'])),
+  cautions: z.array(z.enum(MATERIAL_CAUTIONS)),
   packs: z.array(Pack).min(1),
 });
 export type Material = z.infer<typeof Material>;
@@ -136,6 +173,8 @@ export const Animal = z.strictObject({
   /** Which ground suits it: standing water, wet soil, damp below and drier above, or dry. */
   ground: sourced(z.enum(['half-water', 'wet', 'damp', 'dry'])),
   life: sourced(z.enum(['ground', 'climbing', 'burrowing', 'half-water'])),
+  /** Of burrowing kinds: moves through loose sand and leaves no tunnel. */
+  swimsInSand: sourced(z.boolean()).optional(),
   /** Nose to tail tip, m. */
   length: sourced(Range),
   mass: sourced(Range),
