@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { applyEdit, DESIGN_VERSION } from '@/core/design';
+import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC } from '@/core/units';
 import {
   envelopeJsonSchema,
@@ -29,16 +30,24 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2', 'rack-v3'])('%s opens for ever, with all that it held', (name) => {
-    const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
-    expect(read.ok).toBe(true);
-    if (!read.ok) return;
-    expect(read.value.designs.map((it) => it.name)).toEqual(['Bog shelf', 'Hedge', 'Limestone', 'Dry wash']);
-    expect(read.value.designs.every((it) => it.version === DESIGN_VERSION)).toBe(true);
-    expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
-    for (const design of read.value.designs)
-      expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
-  });
+  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4'])(
+    '%s opens for ever, with all that it held',
+    (name) => {
+      const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
+      expect(read.ok).toBe(true);
+      if (!read.ok) return;
+      expect(read.value.designs.map((it) => it.name)).toEqual([
+        'Bog shelf',
+        'Hedge',
+        'Limestone',
+        'Dry wash',
+      ]);
+      expect(read.value.designs.every((it) => it.version === DESIGN_VERSION)).toBe(true);
+      expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
+      for (const design of read.value.designs)
+        expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+    },
+  );
 
   it('version 2 had one stack of layers and at most a drain on the floor', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v2.rincon.json', 'utf8'));
@@ -47,7 +56,7 @@ describe('files of every earlier version', () => {
     expect(bog!.ground).toMatchObject({ regions: [], sunk: [], outlet: { kind: 'none' } });
     expect(hedge!.ground.outlet).toEqual({ kind: 'drain', bore: 0.012, height: 0 });
     expect(hedge!.enclosure).toMatchObject({ build: 'box', screened: [], standRating: null });
-    expect(read.value).toMatchObject({ shelf: {}, own: { materials: [], recipes: [], animals: [] } });
+    expect(read.value).toMatchObject({ shelf: [], own: { materials: [], recipes: [], animals: [] } });
     for (const layer of bog!.ground.layers) if (layer.kind === 'barrier') expect(layer.holes).toEqual([]);
   });
 
@@ -58,8 +67,21 @@ describe('files of every earlier version', () => {
     expect(bog!.ground.method).toBe('full-water');
     expect(bog!.ground.regions.map((it) => it.name)).toEqual(['Land', 'Litter pocket']);
     expect(hedge!.enclosure.made.bores).toHaveLength(1);
-    expect(read.value.shelf).toEqual({ charcoal: 0.0035 });
+    expect(shelfAmounts(stockOf(read.value.shelf))).toEqual({ charcoal: 0.0035 });
     expect(read.value.own.materials.map((it) => it.id)).toEqual(['house-mix']);
+  });
+
+  it('version 3 of the file keeps the shelf as a book, with dates and what was undone', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v4.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error(read.message);
+    const stocks = stockOf(read.value.shelf);
+    expect(shelfAmounts(stocks)).toEqual({ coir: expect.closeTo(0.012, 9), 'worm-castings': 0.002 });
+    expect(stocks.get('worm-castings')!.lots[0]!.move).toMatchObject({
+      opened: '2026-11-01',
+      bestBefore: '2027-05-01',
+    });
+    expect(read.value.shelf.filter((move) => move.undone)).toHaveLength(1);
+    expect(read.value.own.materials[0]!.mixing).toBeDefined();
   });
 
   it('version 1 moistened all of the soil, and nothing was put away', () => {
@@ -186,7 +208,8 @@ describe('writing and reading', () => {
     ],
     [
       'a shelf that holds less than nothing',
-      () => good.replace('"shelf": {}', '"shelf": { "charcoal": -1 }'),
+      () =>
+        good.replace('"version": 3,', '"version": 2,').replace('"shelf": []', '"shelf": { "charcoal": -1 }'),
       /^shelf\.charcoal$/,
       />=0|0 or more/,
     ],

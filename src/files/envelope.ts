@@ -3,10 +3,11 @@ import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
 import { Animal, Material, Recipe } from '@/core/catalogue';
 import { allLayers, Design, migrate } from '@/core/design';
 import { materialsIn } from '@/core/ground';
+import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import { pathText, type Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 2;
+export const ENVELOPE_VERSION = 3;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -21,8 +22,8 @@ export const Envelope = z.strictObject({
   designs: z.array(Design).max(2000),
   /** The builder's own prices by `material/pack`. */
   prices: Prices,
-  /** What is on the shelf, by material: m³ of loose goods, m of roll or pipe, count of sheets. */
-  shelf: z.record(z.string().max(80), z.number().finite().min(0).max(1e6)),
+  /** The book of the shelf: receipts, uses and counts, in the order of time. */
+  shelf: z.array(ShelfMove).max(50_000),
   /** Rows of the catalogue that the builder wrote. */
   own: z.strictObject({
     materials: z.array(Material).max(1000),
@@ -40,11 +41,11 @@ export function envelopeJsonSchema(): unknown {
 /** What goes with the designs into a file. */
 export interface Stores {
   readonly prices: Prices;
-  readonly shelf: Readonly<Record<string, number>>;
+  readonly shelf: readonly ShelfMove[];
   readonly own: OwnRows;
 }
 
-export const NO_STORES: Stores = { prices: {}, shelf: {}, own: NO_OWN_ROWS };
+export const NO_STORES: Stores = { prices: {}, shelf: [], own: NO_OWN_ROWS };
 
 /** Own rows that these designs name, so that a single enclosure can be read elsewhere. */
 export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
@@ -71,7 +72,7 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
     written: written.toISOString(),
     designs: [...designs],
     prices: stores.prices,
-    shelf: stores.shelf,
+    shelf: [...stores.shelf],
     own: { materials: [...materials], recipes: [...recipes], animals: [...animals] },
   };
   return `${JSON.stringify(envelope, null, 2)}\n`;
@@ -111,10 +112,22 @@ export function readEnvelope(text: string): Read<Envelope> {
   if (json.version === 1) {
     json = {
       ...json,
-      version: ENVELOPE_VERSION,
+      version: 2,
       shelf: {},
       own: { materials: [], recipes: [], animals: [] },
     };
+  }
+  if (!isObject(json)) return fault('the whole file', 'an object is expected');
+  // Version 2 had a table of amounts for a shelf.
+  if (json.version === 2) {
+    const amounts = json.shelf;
+    const written = typeof json.written === 'string' ? Date.parse(json.written) : Number.NaN;
+    const book = bookFromAmounts(amounts, Number.isFinite(written) ? Math.max(0, written) : 0);
+    const wrong = Object.keys(isObject(amounts) ? amounts : {}).find(
+      (material) => !book.some((move) => move.material === material),
+    );
+    if (wrong !== undefined) return fault(pathText(['shelf', wrong]), 'an amount of 0 or more is expected');
+    json = { ...json, version: ENVELOPE_VERSION, shelf: book };
   }
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {

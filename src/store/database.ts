@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/design';
+import { bookFromAmounts, type ShelfMove } from '@/core/shelf';
 
 export interface DesignRow {
   readonly id: string;
@@ -33,6 +34,7 @@ export class RinconDatabase extends Dexie {
   declare designs: EntityTable<DesignRow, 'id'>;
   declare steps: Table<StepRow, [string, number]>;
   declare settings: EntityTable<SettingRow, 'key'>;
+  declare shelf: EntityTable<ShelfMove, 'id'>;
 
   constructor(name = 'rincon') {
     // A write counts as saved only once the disk has it: a power cut must lose nothing that was called saved.
@@ -42,5 +44,13 @@ export class RinconDatabase extends Dexie {
       steps: '[designId+seq], designId',
       settings: 'key',
     });
+    // The shelf was a table of amounts among the settings; it is a book now, opened with a count of each.
+    this.version(2)
+      .stores({ shelf: 'id, at, batch, material' })
+      .upgrade(async (all) => {
+        const before: unknown = (await all.table('settings').get('shelf'))?.value;
+        await all.table('shelf').bulkAdd(bookFromAmounts(before, Date.now()));
+        await all.table('settings').delete('shelf');
+      });
   }
 }

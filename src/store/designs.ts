@@ -1,9 +1,11 @@
 import Dexie from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
+import type { ShelfMove } from '@/core/shelf';
 import type { DesignRow, RinconDatabase } from './database';
 import type { OwnRows } from '@/catalogue';
 import { loadSettings, saveOwnRow, saveSetting } from './settings';
+import { takeInMoves } from './shelf';
 
 /** Steps kept for undo; older ones are let go. */
 export const MAX_STEPS = 200;
@@ -212,21 +214,20 @@ export async function takeInFile(
   file: {
     readonly designs: readonly Design[];
     readonly prices: Readonly<Record<string, number>>;
-    readonly shelf?: Readonly<Record<string, number>>;
+    readonly shelf?: readonly ShelfMove[];
     readonly own?: OwnRows;
   },
   makeId: () => string,
   now: number,
 ): Promise<TakenIn> {
-  return db.transaction('rw', db.designs, db.steps, db.settings, async () => {
+  return db.transaction('rw', db.designs, db.steps, db.settings, db.shelf, async () => {
     const taken = await takeIn(db, file.designs, makeId, now);
     if (Object.keys(file.prices).length > 0) {
       const { prices } = await loadSettings(db);
       await saveSetting(db, 'prices', { ...file.prices, ...prices });
     }
     const here = await loadSettings(db);
-    if (Object.keys(file.shelf ?? {}).length > 0)
-      await saveSetting(db, 'shelf', { ...file.shelf, ...here.shelf });
+    await takeInMoves(db, file.shelf ?? []);
     for (const kind of ['materials', 'recipes', 'animals'] as const) {
       const known = new Set(here[kind].map((row) => row.id));
       for (const row of file.own?.[kind] ?? []) if (!known.has(row.id)) await saveOwnRow(db, kind, row);

@@ -1,6 +1,7 @@
 export * from './database';
 export * from './designs';
 export * from './settings';
+export * from './shelf';
 export * from './session';
 export * from './persist';
 export * from './react';

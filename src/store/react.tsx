@@ -21,6 +21,8 @@ import {
 import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design, EditCall } from '@/core/design';
+import type { Shelf } from '@/core/ground';
+import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
 import { RinconDatabase } from './database';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
 import {
@@ -31,9 +33,10 @@ import {
   removeOwnRow,
   saveOwnRow,
   saveSetting,
-  setEntry,
+  setPrice,
   type Settings,
 } from './settings';
+import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 
 interface Store {
@@ -41,6 +44,10 @@ interface Store {
   readonly settings: Settings;
   /** What ships, with the builder's own rows and prices. */
   readonly catalogue: Catalogue;
+  /** The book of the shelf, what follows from it, and what the lists may take from it. */
+  readonly moves: readonly ShelfMove[];
+  readonly stocks: ReadonlyMap<string, Stock>;
+  readonly shelf: Shelf;
   readonly set: <K extends keyof Settings>(key: K, value: Settings[K]) => Promise<void>;
 }
 
@@ -79,6 +86,9 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
   }, [demo]);
 
   const settings = useLiveQuery(() => (db ? loadSettings(db) : undefined), [db]);
+  const moves = useLiveQuery(() => (db ? listMoves(db) : undefined), [db]);
+  const stocks = useMemo(() => stockOf(moves ?? []), [moves]);
+  const shelf = useMemo(() => shelfAmounts(stocks), [stocks]);
   const prices = settings?.prices ?? DEFAULT_SETTINGS.prices;
   // Read anew at every change of any setting: the same words mean the same rows.
   const written = JSON.stringify(settings ? [ownRows(settings), prices] : null);
@@ -88,15 +98,18 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
   }, [written]);
   const store = useMemo(
     () =>
-      db && settings
+      db && settings && moves
         ? {
             db,
             settings,
             catalogue,
+            moves,
+            stocks,
+            shelf,
             set: <K extends keyof Settings>(key: K, value: Settings[K]) => saveSetting(db, key, value),
           }
         : undefined,
-    [db, settings, catalogue],
+    [db, settings, catalogue, moves, stocks, shelf],
   );
 
   if (error !== undefined) return broken(error);
@@ -106,10 +119,9 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 
 /** Lays out the demo's enclosures; those already here stay as they are. */
 export async function layDemo(db: RinconDatabase): Promise<void> {
-  await db.transaction('rw', db.designs, db.steps, db.settings, async () => {
+  await db.transaction('rw', db.designs, db.steps, db.settings, db.shelf, async () => {
     await takeIn(db, demoDesigns(shipped), () => crypto.randomUUID(), Date.now());
-    const { shelf } = await loadSettings(db);
-    if (Object.keys(shelf).length === 0) await saveSetting(db, 'shelf', { ...DEMO_SHELF });
+    if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...DEMO_SHELF]);
     await saveSetting(db, 'demoLaid', true);
   });
 }
@@ -156,11 +168,10 @@ interface OpenProps {
 
 /** Opens one design: every number below it follows from the same assessment. */
 export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
-  const { db, catalogue, settings } = useStore();
+  const { db, catalogue, shelf } = useStore();
   const session = useMemo(() => new DesignSession(db, id, Date.now), [db, id]);
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
   const { design } = view;
-  const { shelf } = settings;
   const assessment = useMemo(() => design && assess(design, catalogue, shelf), [design, catalogue, shelf]);
   const editing = useMemo(
     (): Editing => ({
@@ -210,10 +221,10 @@ export function useEditing(): Editing {
 export function useSetPrice() {
   const { db } = useStore();
   return (material: string, pack: string, price: number | null): void =>
-    void setEntry(db, 'prices', `${material}/${pack}`, price);
+    void setPrice(db, `${material}/${pack}`, price);
 }
 
-/** Ways to change what the builder wrote down himself: rows of the catalogue, and what is on the shelf. */
+/** Ways to change the rows of the catalogue that the builder wrote down himself. */
 export function useOwn() {
   const { db } = useStore();
   return useMemo(
@@ -225,8 +236,20 @@ export function useOwn() {
         how: (row: OwnRows[K][number]) => OwnRows[K][number],
       ) => changeOwnRow(db, kind, base, how),
       remove: (kind: keyof OwnRows, id: string) => removeOwnRow(db, kind, id),
-      onShelf: (material: string, amount: number | null) => setEntry(db, 'shelf', material, amount),
     }),
     [db],
   );
+}
+
+/** Ways to write in the book of the shelf. Each gives the batch it can be undone by. */
+export function useShelfBook() {
+  const { db } = useStore();
+  return useMemo(() => {
+    const makeId = (): string => crypto.randomUUID();
+    return {
+      write: (moves: readonly NewMove[]) => writeMoves(db, moves, makeId, Date.now()),
+      undo: (batch: string, undone = true) => setUndone(db, batch, undone),
+      date: (id: string, change: Parameters<typeof dateMove>[2]) => dateMove(db, id, change),
+    };
+  }, [db]);
 }

@@ -28,8 +28,6 @@ const Settings = z.object({
   units: Units.catch(METRIC),
   /** The builder's own prices by `material/pack`. */
   prices: z.record(z.string(), z.number().min(0)).catch({}),
-  /** What is on the shelf, by material: m³ of loose goods, m of roll or pipe, count of sheets. */
-  shelf: z.record(z.string(), z.number().min(0)).catch({}),
   materials: rows(Material),
   recipes: rows(Recipe),
   animals: rows(Animal),
@@ -43,7 +41,6 @@ export type Settings = z.infer<typeof Settings>;
 export const DEFAULT_SETTINGS: Settings = {
   units: METRIC,
   prices: {},
-  shelf: {},
   materials: [],
   recipes: [],
   animals: [],
@@ -111,16 +108,11 @@ async function changeStored(
   });
 }
 
-/** Writes one entry of a table of numbers (prices, shelf); null takes it out. */
-export async function setEntry(
-  db: RinconDatabase,
-  table: 'prices' | 'shelf',
-  key: string,
-  value: number | null,
-): Promise<void> {
+/** Writes the builder's own price of a pack; null takes it out. */
+export async function setPrice(db: RinconDatabase, key: string, value: number | null): Promise<void> {
   await db.transaction('rw', db.settings, async () => {
-    const before = (await loadSettings(db))[table];
-    const others = Object.fromEntries(Object.entries(before).filter(([it]) => it !== key));
-    await saveSetting(db, table, value === null ? others : { ...others, [key]: value });
+    const { prices } = await loadSettings(db);
+    const others = Object.fromEntries(Object.entries(prices).filter(([it]) => it !== key));
+    await saveSetting(db, 'prices', value === null ? others : { ...others, [key]: value });
   });
 }

@@ -1,7 +1,9 @@
 import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { catalogue, demoDesigns, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import { applyEdit, type Design } from '@/core/design';
+import { bookFromAmounts, shelfAmounts, stockOf } from '@/core/shelf';
 import { US } from '@/core/units';
 import { RinconDatabase } from './database';
 import {
@@ -19,6 +21,7 @@ import {
   travel,
 } from './designs';
 import { DesignSession } from './session';
+import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import {
   changeOwnRow,
   DEFAULT_SETTINGS,
@@ -26,7 +29,7 @@ import {
   removeOwnRow,
   saveOwnRow,
   saveSetting,
-  setEntry,
+  setPrice,
 } from './settings';
 
 let db: RinconDatabase;
@@ -233,6 +236,73 @@ describe('a session', () => {
   });
 });
 
+let ids = 0;
+const nextId = (): string => {
+  ids += 1;
+  return `id-${ids}`;
+};
+const receipt = (material: string, amount: number): NewMove => ({
+  kind: 'receipt',
+  material,
+  amount,
+  label: 'bought',
+});
+const amounts = async () => shelfAmounts(stockOf(await listMoves(db)));
+
+describe('the book of the shelf', () => {
+  it('lines of one doing are written, undone and done again together', async () => {
+    await writeMoves(db, [receipt('coir', 0.02), receipt('charcoal', 0.005)], nextId, 1);
+    const mixed = await writeMoves(
+      db,
+      [
+        { kind: 'use', material: 'coir', amount: 0.008, label: 'Hedge', design: 'd1' },
+        { kind: 'use', material: 'charcoal', amount: 0.005, label: 'Hedge', design: 'd1' },
+      ],
+      nextId,
+      2,
+    );
+    expect(await amounts()).toEqual({ coir: expect.closeTo(0.012, 12) });
+    await setUndone(db, mixed, true);
+    expect(await amounts()).toEqual({ coir: 0.02, charcoal: 0.005 });
+    await setUndone(db, mixed, false);
+    expect(await amounts()).toEqual({ coir: expect.closeTo(0.012, 12) });
+    expect(await listMoves(db)).toHaveLength(4);
+  });
+
+  it('a line that is no line is refused with the whole doing', async () => {
+    const same = () => 'same';
+    await expect(writeMoves(db, [receipt('coir', 1), receipt('coir', 2)], same, 1)).rejects.toThrow();
+    expect(await listMoves(db)).toEqual([]);
+  });
+
+  it('opened and best before can be written down later', async () => {
+    await writeMoves(db, [receipt('coir', 0.02)], nextId, 1);
+    const [move] = await listMoves(db);
+    await dateMove(db, move!.id, { opened: '2026-11-20' });
+    await dateMove(db, move!.id, { bestBefore: '2027-02-01' });
+    expect((await listMoves(db))[0]).toMatchObject({ opened: '2026-11-20', bestBefore: '2027-02-01' });
+  });
+
+  it('a browser that kept amounts opens with a count of each', async () => {
+    const name = `old-${Date.now()}`;
+    const old = new Dexie(name);
+    old
+      .version(1)
+      .stores({ designs: 'id, updated, deleted', steps: '[designId+seq], designId', settings: 'key' });
+    await old.open();
+    await old.table('settings').put({ key: 'shelf', value: { coir: 0.02, nonsense: -4, charcoal: 0.003 } });
+    await old.table('settings').put({ key: 'demoLaid', value: true });
+    old.close();
+    const opened = new RinconDatabase(name);
+    await opened.open();
+    expect(shelfAmounts(stockOf(await listMoves(opened)))).toEqual({ coir: 0.02, charcoal: 0.003 });
+    expect((await loadSettings(opened)).demoLaid).toBe(true);
+    expect(await opened.settings.get('shelf')).toBeUndefined();
+    opened.close();
+    await Dexie.delete(name);
+  });
+});
+
 describe('own rows and the shelf', () => {
   const coir = catalogue.materials.find((it) => it.id === 'coir')!;
   const recipe = catalogue.recipes[0]!;
@@ -271,25 +341,19 @@ describe('own rows and the shelf', () => {
     expect((await db.settings.get('animals'))?.value).toHaveLength(2);
   });
 
-  it('prices and shelf take one entry at a time; null takes it out', async () => {
-    await Promise.all([
-      setEntry(db, 'shelf', 'coir', 0.004),
-      setEntry(db, 'shelf', 'charcoal', 0.002),
-      setEntry(db, 'prices', 'coir/brick-650g', 2.8),
-    ]);
-    await setEntry(db, 'shelf', 'coir', null);
-    const { shelf, prices } = await loadSettings(db);
-    expect(shelf).toEqual({ charcoal: 0.002 });
-    expect(prices).toEqual({ 'coir/brick-650g': 2.8 });
+  it('prices take one entry at a time; null takes it out', async () => {
+    await Promise.all([setPrice(db, 'coir/brick-650g', 2.8), setPrice(db, 'charcoal/bag-5l', 11)]);
+    await setPrice(db, 'charcoal/bag-5l', null);
+    expect((await loadSettings(db)).prices).toEqual({ 'coir/brick-650g': 2.8 });
   });
 
   it('a file brings its rows and shelf; what is written down here stands', async () => {
     await saveOwnRow(db, 'materials', { ...coir, id: 'mine', name: 'Here' });
-    await setEntry(db, 'shelf', 'charcoal', 0.001);
+    await writeMoves(db, [receipt('charcoal', 0.001)], nextId, now());
     const file = {
       designs: [first],
       prices: {},
-      shelf: { charcoal: 0.009, coir: 0.003 },
+      shelf: bookFromAmounts({ charcoal: 0.009, coir: 0.003 }, 1),
       own: {
         materials: [
           { ...coir, id: 'mine', name: 'From the file' },
@@ -300,12 +364,15 @@ describe('own rows and the shelf', () => {
       },
     };
     await takeInFile(db, file, () => 'made', now());
-    const { materials, shelf } = await loadSettings(db);
+    const { materials } = await loadSettings(db);
     expect(Object.fromEntries(materials.map((it) => [it.id, it.name]))).toEqual({
       mine: 'Here',
       new: coir.name,
     });
-    expect(shelf).toEqual({ charcoal: 0.001, coir: 0.003 });
+    expect(await amounts()).toEqual({ charcoal: 0.001, coir: 0.003 });
+    // Read in again it adds nothing.
+    await takeInFile(db, file, () => 'made', now());
+    expect(await amounts()).toEqual({ charcoal: 0.001, coir: 0.003 });
   });
 
   it('all or none: when the designs cannot be written, neither are the rows', async () => {
@@ -314,14 +381,13 @@ describe('own rows and the shelf', () => {
     const file = {
       designs: [clash],
       prices: {},
-      shelf: { coir: 1 },
+      shelf: bookFromAmounts({ coir: 1 }, 1),
       own: { materials: [{ ...coir, id: 'x' }], recipes: [], animals: [] },
     };
     // The id made for the copy is already taken: the whole file is refused.
     await expect(takeInFile(db, file, () => first.id, now())).rejects.toThrow();
-    const { materials, shelf } = await loadSettings(db);
-    expect(materials).toEqual([]);
-    expect(shelf).toEqual({});
+    expect((await loadSettings(db)).materials).toEqual([]);
+    expect(await amounts()).toEqual({});
   });
 
   it('in the catalogue they stand in place of what ships, or beside it', () => {

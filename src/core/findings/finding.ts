@@ -17,7 +17,9 @@ export type Place =
   | { readonly at: 'enclosure' }
   | { readonly at: 'ground' }
   | { readonly at: 'layer'; readonly layer: string }
-  | { readonly at: 'region'; readonly region: string };
+  | { readonly at: 'region'; readonly region: string }
+  /** A mix on the bench, in no box yet. */
+  | { readonly at: 'mix' };
 
 export interface Remedy {
   readonly label: Said;

@@ -23,6 +23,7 @@ import type { Finding, Looked, Rule, Severity } from './finding';
 
 export type { Finding, Looked, Severity } from './finding';
 export { ONE_PERSON, TWO_PEOPLE } from './lifting';
+export { mixOutside } from './mixOutside';
 
 const RULES: readonly Rule[] = [
   unknownMaterial,

@@ -77,8 +77,8 @@ describe('mixing by parts', () => {
       expect.closeTo(6.17284, 5),
       expect.closeTo(6.17284, 5),
     ]);
-    // Solids are conserved: 6.17284 L · (80 + 1550) kg/m³ in 10 L placed.
-    expect(need.placedDensity).toBeCloseTo((6.17284e-3 * (80 + 1550)) / 0.01, 2);
+    // Solids are conserved: 6.17284 L · (80 + 1430) kg/m³ in 10 L placed.
+    expect(need.placedDensity).toBeCloseTo((6.17284e-3 * (80 + 1430)) / 0.01, 2);
   });
 
   const ids = catalogue.materials.filter((row) => row.roles.includes('mix')).map((row) => row.id);

@@ -99,9 +99,10 @@ export function curveFromCup(
     ]).capacity;
   };
   let low = Math.log(1e-4);
-  let high = Math.log(1e3);
+  // Curves that fall off slowly need a very steep α to let go early.
+  let high = Math.log(1e9);
   // More α, less water: halved until it fits.
-  for (let step = 0; step < 80; step += 1) {
+  for (let step = 0; step < 100; step += 1) {
     const middle = (low + high) / 2;
     if (meanWith(Math.exp(middle)) > capacity) low = middle;
     else high = middle;

@@ -6,3 +6,4 @@ export * from './targets';
 export * from './problem';
 export type { Outcome, Program, Run } from './program';
 export * from './solve';
+export * from './sheet';

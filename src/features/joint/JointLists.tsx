@@ -19,7 +19,7 @@ import { useReader, type Reader } from '@/ui/units';
 
 /** One purchase for several enclosures. */
 export function JointLists({ tools }: { readonly tools: ReactNode }) {
-  const { catalogue, settings } = useStore();
+  const { catalogue, settings, shelf } = useStore();
   const designs = useDesigns();
   const reader = useReader();
   const onPrice = useSetPrice();
@@ -39,9 +39,9 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
             return { design, ground, lists };
           }),
         catalogue,
-        settings.shelf,
+        shelf,
       ),
-    [all, left, catalogue, settings.shelf],
+    [all, left, catalogue, shelf],
   );
   const saved = joint.apart - joint.price;
 

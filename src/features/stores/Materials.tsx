@@ -10,7 +10,7 @@ import { catalogue as shipped } from '@/catalogue';
 import type { Material, Pack, Role, Sourced } from '@/core/catalogue';
 import { heldAt } from '@/core/ground';
 import { bag, length, mass, percent } from '@/core/units';
-import { useOwn, useSetPrice, useStore } from '@/store';
+import { useOwn, useSetPrice, useShelfBook, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -39,7 +39,7 @@ const SUCTIONS = [2, 5, 10, 50, 100];
 
 /** Every material with its values, where each comes from, what packs cost and what is on the shelf. */
 export function Materials() {
-  const { catalogue, settings } = useStore();
+  const { catalogue, settings, shelf } = useStore();
   const { write } = useReader();
   const { save } = useOwn();
   const [selected, setSelected] = useState<string>(catalogue.materials[0]?.id ?? '');
@@ -49,7 +49,7 @@ export function Materials() {
     <ListDetail
       label="Materials"
       items={catalogue.materials.map((it) => {
-        const there = settings.shelf[it.id] ?? 0;
+        const there = shelf[it.id] ?? 0;
         return {
           id: it.id,
           name: it.name,
@@ -95,14 +95,17 @@ interface DetailProps {
 }
 
 function Detail({ row, own, onLike, onGone }: DetailProps) {
-  const { settings } = useStore();
-  const { save, change, remove, onShelf } = useOwn();
+  const { shelf } = useStore();
+  const { save, change, remove } = useOwn();
+  const book = useShelfBook();
+  const counted = (amount: number): void =>
+    void book.write([{ kind: 'count', material: row.id, amount, label: 'Counted' }]);
   const { write } = useReader();
   const alter = (how: (now: Material) => Material): void => void change('materials', row, how);
   const put = (parts: Partial<Material>): void => alter((now) => ({ ...now, ...parts }));
   const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
   const form = row.packs[0]?.form;
-  const there = settings.shelf[row.id] ?? null;
+  const there = shelf[row.id] ?? null;
   const cloth = row.roles.includes('barrier');
 
   return (
@@ -256,7 +259,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               value={there ?? 0}
               min={0}
               max={10_000}
-              onCommit={(count) => void onShelf(row.id, count === 0 ? null : Math.round(count))}
+              onCommit={(count) => counted(Math.round(count))}
             />
           ) : (
             <QuantityField
@@ -267,8 +270,8 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               max={100}
               step={form === 'roll' || form === 'pipe' ? 0.1 : 0.001}
               placeholder="none"
-              onCommit={(si) => void onShelf(row.id, si === 0 ? null : si)}
-              onClear={() => void onShelf(row.id, null)}
+              onCommit={counted}
+              onClear={() => counted(0)}
             />
           )}
           <Heading>Packs and prices</Heading>

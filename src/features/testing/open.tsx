@@ -6,9 +6,11 @@ import { type ReactElement } from 'react';
 import { afterEach, expect, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { applyEdit, proposeDesign, type Design, type EditCall } from '@/core/design';
+import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import {
   createDesign,
+  listMoves,
   loadDesign,
   loadSettings,
   OpenDesignProvider,
@@ -73,5 +75,8 @@ export async function open(element: ReactElement, design?: Design, prefs: UnitPr
       return loaded.row.design;
     },
     settings: () => loadSettings(db),
+    /** What the book says is on the shelf. */
+    shelf: async () => shelfAmounts(stockOf(await listMoves(db))),
+    moves: () => listMoves(db),
   };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { fileName, writeEnvelope } from '@/files';
-import { listDesigns, ownRows, type RinconDatabase, type Settings } from '@/store';
+import { listDesigns, listMoves, ownRows, type RinconDatabase, type Settings } from '@/store';
 import { download } from '@/ui/download';
 
 /** Saves all enclosures, own rows, shelf and prices as one file. */
@@ -9,7 +9,8 @@ export async function exportEverything(db: RinconDatabase, settings: Settings): 
   const rows = await listDesigns(db);
   const designs = rows.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
   const now = new Date();
-  const { prices, shelf } = settings;
+  const { prices } = settings;
+  const shelf = await listMoves(db);
   download(
     fileName(`rincon ${now.toISOString().slice(0, 10)}`),
     writeEnvelope(designs, { prices, shelf, own: ownRows(settings) }, now),
