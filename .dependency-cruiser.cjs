@@ -41,6 +41,7 @@ module.exports = {
       ['catalogue', 'core'],
       'The parts of the interface know no feature and no store.',
     ),
+    below('workers-below', 'workers', ['catalogue', 'core'], 'Workers are thin shells over the core.'),
     below('cli-below', 'cli', ['files', 'catalogue', 'core'], 'The shell uses the same core, no screen.'),
     below(
       'features-below',

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createHash } from 'node:crypto';
 import { CHROMIUM } from './browser.mjs';
@@ -40,8 +40,15 @@ export function ensureChromium() {
   }
 }
 
+/** Puts the solver's WebAssembly where the browser can fetch it; its version follows the package. */
+function placeSolver() {
+  mkdirSync('public/solver', { recursive: true });
+  copyFileSync('node_modules/highs/build/highs.wasm', 'public/solver/highs.wasm');
+}
+
 /** Builds, unless the build that stands is newer than everything it is made from. */
 export function ensureBuild() {
+  placeSolver();
   const files = [
     'package-lock.json',
     'next.config.ts',

@@ -22,7 +22,11 @@ const SHOTS = [
   ['list', '/e/demo-bog-shelf/build'],
   ['to-be-made', '/e/demo-hedge/build', toBeMade],
   ['stores', '/stores'],
-  ['recipes', '/stores', recipes],
+  ['shelf', '/stores?tab=shelf'],
+  ['recipes', '/stores?tab=recipes'],
+  ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
+  ['solver', '/stores?tab=bench&design=demo-hedge&layer=layer-3', solver, { viewport: { width: 1280, height: 1500 } }],
+  ['mixing-sheet', '/e/demo-dry-wash/mixing'],
   ['almanac', '/almanac', almanac],
   ['one-roll', '/lists', oneRoll, { viewport: { width: 1280, height: 1240 } }],
   ['ground-dark', '/e/demo-hedge/ground', undefined, { colorScheme: 'dark' }],
@@ -50,8 +54,16 @@ async function toBeMade(page) {
   await page.getByRole('tab', { name: 'To be made' }).click();
 }
 
-async function recipes(page) {
-  await page.getByRole('tab', { name: 'Recipes' }).click();
+async function bench(page) {
+  await page.getByRole('button', { name: 'Another mix beside' }).click();
+  const third = page.getByRole('region', { name: 'Mix C' });
+  await third.getByRole('combobox').first().fill('chunky');
+  await page.getByRole('option').first().click();
+}
+
+async function solver(page) {
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await page.getByRole('table', { name: 'What goes in' }).waitFor();
 }
 
 async function almanac(page) {

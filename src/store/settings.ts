@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
 import { Animal, Material, Recipe } from '@/core/catalogue';
+import { Mix } from '@/core/design';
+import { FAMILIES } from '@/core/mixing';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';
 
@@ -24,6 +26,21 @@ const rows = <T extends z.ZodType>(row: T) =>
       }),
     );
 
+/** What stands on the mixing bench. */
+const Bench = z.object({
+  /** The soil it is for: an enclosure's layer; null for a soil in no box. */
+  soil: z.object({ design: z.string(), layer: z.string() }).nullable(),
+  /** m³ placed, m deep, and the way of life it is judged by, for a soil in no box. */
+  placed: z.number().min(0.0001).max(10),
+  depth: z.number().min(0.005).max(2),
+  family: z.enum(FAMILIES),
+  mixes: z
+    .array(z.object({ name: z.string().max(200), mix: Mix }))
+    .min(1)
+    .max(3),
+});
+export type Bench = z.infer<typeof Bench>;
+
 const Settings = z.object({
   units: Units.catch(METRIC),
   /** The builder's own prices by `material/pack`. */
@@ -31,6 +48,9 @@ const Settings = z.object({
   materials: rows(Material),
   recipes: rows(Recipe),
   animals: rows(Animal),
+  bench: Bench.nullable().catch(null),
+  /** The tub soil is mixed in, m³. */
+  tub: z.number().min(0.001).max(2).catch(0.03),
   /** Set once the demo has been laid out, so that clearing it away lasts. */
   demoLaid: z.boolean().catch(false),
   /** When everything was last exported, ms since 1970; null: never. */
@@ -44,6 +64,8 @@ export const DEFAULT_SETTINGS: Settings = {
   materials: [],
   recipes: [],
   animals: [],
+  bench: null,
+  tub: 0.03,
   demoLaid: false,
   exported: null,
 };

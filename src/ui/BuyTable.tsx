@@ -1,6 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -14,7 +15,7 @@ import type { Purchase } from '@/core/ground';
 import { bag, length, mass } from '@/core/units';
 import type { Reader } from './units';
 
-function packWords(pack: Pack, { write }: Reader): string {
+export function packWords(pack: Pack, { write }: Reader): string {
   if (pack.form === 'pipe') return `${write(length(pack.length))} pipe`;
   // A brick is told by what is weighed, not by what its label promises.
   if (pack.form === 'brick')
@@ -30,16 +31,30 @@ function amountWords(unit: Purchase['need']['unit'], amount: number, { write }: 
   return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
 }
 
+/** What stands on the shelf once these packs are bought: one line of its book for each sort of pack. */
+export const receiptsOf = (rows: readonly Pick<Purchase, 'material' | 'packs'>[], reader: Reader) =>
+  rows.flatMap(({ material, packs }) =>
+    packs.map(({ pack, count }) => ({
+      kind: 'receipt' as const,
+      material,
+      amount: count * ('volume' in pack ? pack.volume : pack.form === 'sheet' ? 1 : pack.length),
+      label: `${count} × ${packWords(pack, reader)}`,
+    })),
+  );
+
 interface BuyProps {
   readonly lists: readonly Purchase[];
   readonly total: number;
   readonly prices: Readonly<Record<string, number>>;
   readonly reader: Reader;
   readonly onPrice: (material: string, pack: string, price: number | null) => void;
+  /** All of it was bought: the lines for the book of the shelf. */
+  readonly onBought: (receipts: ReturnType<typeof receiptsOf>) => void;
 }
 
 /** What to buy in whole packs, each price open to the builder's own. */
-export function BuyTable({ lists, total, prices, reader, onPrice }: BuyProps) {
+export function BuyTable({ lists, total, prices, reader, onPrice, onBought }: BuyProps) {
+  const receipts = receiptsOf(lists, reader);
   const own = lists.every((row) =>
     row.packs.every(({ pack }) => prices[`${row.material}/${pack.id}`] !== undefined),
   );
@@ -115,6 +130,13 @@ export function BuyTable({ lists, total, prices, reader, onPrice }: BuyProps) {
               {own
                 ? 'At your own prices.'
                 : 'Prices in italics are typical, from memory: write in what the shop asks. The packs follow the cheapest way to buy enough.'}
+              {receipts.length > 0 && (
+                <Box className="no-print" sx={{ mt: 0.5 }}>
+                  <Button variant="outlined" size="small" onClick={() => onBought(receipts)}>
+                    All bought: put it on the shelf
+                  </Button>
+                </Box>
+              )}
             </TableCell>
             <TableCell align="right" sx={{ typography: 'h2', color: 'earth.ink' }}>
               {total.toFixed(2)}

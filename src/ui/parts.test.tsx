@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
@@ -103,9 +103,19 @@ describe('the ledger', () => {
 
 describe('the buying list', () => {
   const lists = assess(wash!, catalogue, { 'washed-sand': 0.004 }).lists;
+  const onBought = vi.fn();
   function Table({ onPrice }: { readonly onPrice: Parameters<typeof BuyTable>[0]['onPrice'] }) {
     const reader = useReader();
-    return <BuyTable lists={lists.buy} total={lists.price} prices={{}} reader={reader} onPrice={onPrice} />;
+    return (
+      <BuyTable
+        lists={lists.buy}
+        total={lists.price}
+        prices={{}}
+        reader={reader}
+        onBought={onBought}
+        onPrice={onPrice}
+      />
+    );
   }
   it('shows need, shelf, packs and price of each, and takes the builder’s own price', async () => {
     const onPrice = vi.fn();
@@ -124,6 +134,19 @@ describe('the buying list', () => {
     await type.type(price, 'free{Enter}');
     expect(onPrice).not.toHaveBeenCalled();
     expect(screen.getByText('More than nothing.')).toBeDefined();
+  });
+
+  it('bought, every pack is a line of the shelf’s book: packs times what one holds', () => {
+    draw(<Table onPrice={vi.fn()} />);
+    fireEvent.click(screen.getByRole('button', { name: /^All bought/ }));
+    const [receipts] = onBought.mock.calls[0] as [{ material: string; amount: number; label: string }[]];
+    for (const row of lists.buy) {
+      const got = receipts
+        .filter((it) => it.material === row.material)
+        .reduce((sum, it) => sum + it.amount, 0);
+      expect(got).toBeCloseTo(row.need.amount - row.fromShelf + row.leftOver, 6);
+    }
+    expect(receipts[0]!.label).toMatch(/^\d+ × /);
   });
 });
 

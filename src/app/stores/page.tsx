@@ -1,9 +1,18 @@
 import type { Metadata } from 'next';
+import { Bench } from '@/features/mixing/Bench';
 import { Stores } from '@/features/stores/Stores';
 import { Tools } from '@/features/tools/Tools';
 
 export const metadata: Metadata = { title: 'Stores · Rincon' };
 
-export default function StoresPage() {
-  return <Stores tools={<Tools />} />;
+interface Props {
+  readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;
+}
+
+const one = (value: string | string[] | undefined): string | null =>
+  typeof value === 'string' ? value : null;
+
+export default async function StoresPage({ searchParams }: Props) {
+  const { design, layer } = await searchParams;
+  return <Stores tools={<Tools />} bench={<Bench design={one(design)} layer={one(layer)} />} />;
 }

@@ -55,6 +55,8 @@ export interface LayerResult {
   readonly dryMass: number;
   /** kg, moist as it will stand; the drainage layer with the water kept in it. */
   readonly wetMass: number;
+  /** Share of it that goes in moistened, for soil; 1 for all else. */
+  readonly moistShare: number;
   /** What it takes to fill it; undefined for what is cut or poured: barrier, panel, foam, water. */
   readonly need: MixNeed | undefined;
 }
@@ -283,6 +285,7 @@ function resultOf(
     gross,
     displaced,
     placed,
+    moistShare: damp,
   };
 
   if (layer.kind === 'water') {

@@ -9,6 +9,8 @@ export interface PackChoice {
 }
 
 const EPS = 1e-12;
+/** Nobody opens another bag for a millilitre, m³. */
+const TRIFLE = 1e-6;
 
 /**
  * Whole packs that cover a need at the lowest price; of equally dear choices, the one with least left over.
@@ -29,7 +31,7 @@ export function choosePacks(need: number, packs: readonly VolumePack[]): PackCho
 
   const visit = (at: number, counts: number[], price: number, volume: number): void => {
     const open = need - volume;
-    if (open <= EPS) {
+    if (open <= TRIFLE) {
       if (better(price, volume)) best = { counts, price, volume };
       return;
     }

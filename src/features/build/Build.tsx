@@ -10,10 +10,11 @@ import { CAUTIONS } from '@/catalogue';
 import type { CutItem } from '@/core/ground';
 import { length, percent, tell } from '@/core/units';
 import { fileName, listsCsv } from '@/files';
-import { useOpenDesign, useSetPrice, useStore } from '@/store';
+import { useOpenDesign, useSetPrice, useShelfBook, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
 import { download } from '@/ui/download';
 import { useReader, type Reader } from '@/ui/units';
+import { useUndoable } from '@/ui/useUndoable';
 import { Making } from './Making';
 
 /** What to buy and what to cut, with the cautions of those steps. */
@@ -73,6 +74,8 @@ function BuyAndCut() {
   const { assessment } = useOpenDesign();
   const reader = useReader();
   const setPrice = useSetPrice();
+  const book = useShelfBook();
+  const undoable = useUndoable();
   const { lists, cautions, preparations } = assessment;
   return (
     <>
@@ -87,6 +90,11 @@ function BuyAndCut() {
           prices={settings.prices}
           reader={reader}
           onPrice={setPrice}
+          onBought={(receipts) =>
+            void book
+              .write(receipts)
+              .then((batch) => undoable('What is bought stands on the shelf.', () => book.undo(batch)))
+          }
         />
       )}
 

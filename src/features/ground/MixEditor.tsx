@@ -3,10 +3,13 @@
 import CloseIcon from '@mui/icons-material/Close';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useParams } from 'next/navigation';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/design';
@@ -34,6 +37,7 @@ export function MixEditor({ layer, result }: Props) {
   return (
     <>
       <MixSchool layer={layer} placed={result.placed} />
+      <MixPlaces layer={layer.id} />
       <MixHead
         layer={layer.id}
         name={layer.name}
@@ -103,6 +107,26 @@ export function MixEditor({ layer, result }: Props) {
     </>
   );
 }
+
+/** From a soil to the bench it is weighed against others on, and to the sheet it is mixed by. */
+const MixPlaces = memo(function MixPlaces({ layer }: { readonly layer: string }) {
+  const { id } = useParams<{ id: string }>();
+  return (
+    <Box sx={{ display: 'flex', gap: 1, mb: 1.25 }}>
+      <Button
+        component={NextLink}
+        size="small"
+        variant="outlined"
+        href={`/stores?tab=bench&design=${id}&layer=${layer}`}
+      >
+        Lay it on the bench
+      </Button>
+      <Button component={NextLink} size="small" variant="outlined" href={`/e/${id}/mixing`}>
+        Mixing sheet
+      </Button>
+    </Box>
+  );
+});
 
 interface HeadProps {
   readonly layer: string;

@@ -10,12 +10,13 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { jointLists, type SharedRoll } from '@/core/ground';
 import { length, percent } from '@/core/units';
-import { useDesigns, useSetPrice, useStore } from '@/store';
+import { useDesigns, useSetPrice, useShelfBook, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
 import { useReader, type Reader } from '@/ui/units';
+import { useUndoable } from '@/ui/useUndoable';
 
 /** One purchase for several enclosures. */
 export function JointLists({ tools }: { readonly tools: ReactNode }) {
@@ -23,6 +24,8 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
   const designs = useDesigns();
   const reader = useReader();
   const onPrice = useSetPrice();
+  const book = useShelfBook();
+  const undoable = useUndoable();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const all = useMemo(
     () =>
@@ -105,6 +108,11 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
                 prices={settings.prices}
                 reader={reader}
                 onPrice={onPrice}
+                onBought={(receipts) =>
+                  void book
+                    .write(receipts)
+                    .then((batch) => undoable('What is bought stands on the shelf.', () => book.undo(batch)))
+                }
               />
             )}
             {saved > 0.005 && (

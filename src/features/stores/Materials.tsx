@@ -18,6 +18,7 @@ import { PlainTable } from '@/ui/PlainTable';
 import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
+import { amountWords } from './amountWords';
 import { freshId } from './freshId';
 
 const ROLE_WORD: Record<Role, string> = {
@@ -54,7 +55,7 @@ export function Materials() {
           id: it.id,
           name: it.name,
           own: mine.has(it.id),
-          ...(there > 0 ? { hint: `${shelfWords(it, there, write)} there` } : {}),
+          ...(there > 0 ? { hint: `${amountWords(it, there, write)} there` } : {}),
         };
       })}
       selected={row?.id ?? null}
@@ -76,15 +77,6 @@ export function Materials() {
       )}
     </ListDetail>
   );
-}
-
-type Write = ReturnType<typeof useReader>['write'];
-
-/** How much of a thing is there, in what it is counted by. */
-function shelfWords(row: Material, amount: number, write: Write): string {
-  const form = row.packs[0]?.form;
-  if (form === 'sheet') return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
-  return form === 'roll' || form === 'pipe' ? write(length(amount)) : write(bag(amount));
 }
 
 interface DetailProps {

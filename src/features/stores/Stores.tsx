@@ -4,15 +4,34 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState, type ReactNode } from 'react';
+import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, type ReactNode } from 'react';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
 import { Materials } from './Materials';
 import { Recipes } from './Recipes';
+import { Shelf } from './Shelf';
 
-/** What soils are made from, what it costs, what is on the shelf, and how it is mixed. */
-export function Stores({ tools }: { readonly tools: ReactNode }) {
-  const [tab, setTab] = useState<'materials' | 'recipes'>('materials');
+const TABS = [
+  { value: 'materials', label: 'Materials' },
+  { value: 'shelf', label: 'Shelf' },
+  { value: 'recipes', label: 'Recipes' },
+  { value: 'bench', label: 'Bench' },
+] as const;
+type StoresTab = (typeof TABS)[number]['value'];
+
+interface Props {
+  readonly tools: ReactNode;
+  /** The mixing bench, a place of its own. */
+  readonly bench: ReactNode;
+}
+
+/** What soils are made from, what it costs, what is on the shelf, and how it is mixed. The address names the tab. */
+export function Stores({ tools, bench }: Props) {
+  const asked = useSearchParams().get('tab');
+  const path = usePathname();
+  const router = useRouter();
+  const tab: StoresTab = TABS.find((it) => it.value === asked)?.value ?? 'materials';
   useEffect(() => {
     document.title = 'Stores · Rincon';
   }, []);
@@ -24,18 +43,27 @@ export function Stores({ tools }: { readonly tools: ReactNode }) {
           <Typography variant="h1" component="h1">
             Stores
           </Typography>
-          <Tabs value={tab} onChange={(_, next: typeof tab) => setTab(next)} aria-label="Stores">
-            <Tab
-              value="materials"
-              label="Materials and shelf"
-              id="tab-materials"
-              aria-controls="panel-materials"
-            />
-            <Tab value="recipes" label="Recipes" id="tab-recipes" aria-controls="panel-recipes" />
+          <Tabs
+            value={tab}
+            onChange={(_, next: StoresTab) => router.replace(`${path}?tab=${next}`, { scroll: false })}
+            aria-label="Stores"
+          >
+            {TABS.map((it) => (
+              <Tab
+                key={it.value}
+                value={it.value}
+                label={it.label}
+                id={`tab-${it.value}`}
+                aria-controls={`panel-${it.value}`}
+              />
+            ))}
           </Tabs>
         </Box>
         <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>
-          {tab === 'materials' ? <Materials /> : <Recipes />}
+          {tab === 'materials' && <Materials />}
+          {tab === 'shelf' && <Shelf />}
+          {tab === 'recipes' && <Recipes />}
+          {tab === 'bench' && bench}
         </Box>
       </Box>
     </Box>

@@ -53,6 +53,10 @@ export const takeRecipe: Edit<{ layer: string; recipe: string }> = (design, { la
   return inMix(design, layer, () => (peat === 'coir' ? withoutPeat(mix) : mix));
 };
 
+/** Puts a whole mix, as it stands on the bench, into a soil. */
+export const setMix: Edit<{ layer: string; mix: Mix }> = (design, { layer, mix }) =>
+  inMix(design, layer, () => mix);
+
 /** Fills a soil with a ready-made mix alone. */
 export const useReadyMade: Edit<{ layer: string; material: string }> = (design, { layer, material }) =>
   inMix(design, layer, (mix) => ({ ...mix, recipe: null, parts: [{ material, parts: 1 }], packingLoss: 0 }));

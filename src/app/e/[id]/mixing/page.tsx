@@ -1,0 +1,5 @@
+import { Sheet } from '@/features/mixing/Sheet';
+
+export default function MixingPage() {
+  return <Sheet />;
+}

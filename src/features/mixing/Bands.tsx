@@ -1,0 +1,212 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import type { EChartsCoreOption } from 'echarts/core';
+import { useCallback } from 'react';
+import {
+  PROPERTIES,
+  standingOf,
+  type MixProperties,
+  type Property,
+  type State,
+  type Target,
+  type Targets,
+} from '@/core/mixing';
+import { BasisMark } from '@/ui/BasisMark';
+import { Chart, type Inks } from '@/ui/Chart';
+import { PlainTable } from '@/ui/PlainTable';
+import { useReader } from '@/ui/units';
+import { COLOURS, LETTERS, propertyText, propertyWord, SHAPES, STANDING_WORD } from './words';
+
+interface Props {
+  readonly mixes: readonly MixProperties[];
+  readonly targets: Targets;
+  readonly state: State;
+  readonly citation: (source: string | undefined) => string | undefined;
+}
+
+const ROW = 31;
+/** How far beyond its band a mark is still drawn, in widths of the band. */
+const REACH = 0.9;
+
+/** Where mixes stand against the bands of the animal's family: the strip is where each should lie. */
+export function Bands({ mixes, targets, state, citation }: Props) {
+  const reader = useReader();
+  const rows = PROPERTIES.flatMap((property) => {
+    const target = targets[property];
+    return target ? [{ property, target }] : [];
+  });
+  const text = useCallback(
+    (property: Property, value: number) => propertyText(property, value, reader),
+    [reader],
+  );
+  const option = useCallback(
+    (inks: Inks): EChartsCoreOption => optionOf(rows, mixes, inks, text),
+    // The rows follow from the targets.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [targets, mixes, text],
+  );
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', columnGap: 1.5 }}>
+      <Box sx={{ pt: `${ROW}px` }}>
+        <Chart
+          label="Where each mix lies against its band. The figures stand in the table beside it."
+          height={rows.length * ROW}
+          option={option}
+        />
+      </Box>
+      <Box sx={{ '& td, & th': { px: '5px !important', py: '0 !important', height: ROW } }}>
+        <PlainTable label="What they will be like">
+          <thead>
+            <tr>
+              <th scope="col">what counts</th>
+              {mixes.map((_, index) => (
+                <th scope="col" className="number" key={LETTERS[index]}>
+                  {LETTERS[index]}
+                </th>
+              ))}
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ property, target }) => (
+              <tr key={property}>
+                <th scope="row">{propertyWord(property, state)}</th>
+                {mixes.map((mix, index) => (
+                  <Value key={LETTERS[index]} property={property} value={mix[property]} target={target} />
+                ))}
+                <td>
+                  <BasisMark basis={target.basis} source={citation(target.source)} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </PlainTable>
+      </Box>
+    </Box>
+  );
+}
+
+interface ValueProps {
+  readonly property: Property;
+  readonly value: number | undefined;
+  readonly target: Target;
+}
+
+function Value({ property, value, target }: ValueProps) {
+  const reader = useReader();
+  if (value === undefined) return <td className="number">not known</td>;
+  const standing = standingOf(property, value, target.range);
+  return (
+    <td className="number">
+      {propertyText(property, value, reader)}
+      <Box
+        component="span"
+        sx={{
+          display: 'inline-block',
+          width: 44,
+          ml: 0.75,
+          textAlign: 'left',
+          fontSize: '0.76rem',
+          color: standing === 'within' ? 'earth.moss' : 'earth.clay',
+        }}
+      >
+        {STANDING_WORD[standing]}
+      </Box>
+    </td>
+  );
+}
+
+function optionOf(
+  rows: readonly { readonly property: Property; readonly target: Target }[],
+  mixes: readonly MixProperties[],
+  inks: Inks,
+  text: (property: Property, value: number) => string,
+): EChartsCoreOption {
+  const count = rows.length;
+  // Rows from the top down, as the table reads.
+  const at = (row: number): number => count - 1 - row;
+  const ends = rows.flatMap(({ property, target: { range } }, row) =>
+    [
+      { x: 0, value: range.low, position: 'left' },
+      { x: 1, value: range.high, position: 'right' },
+    ].map(({ x, value, position }) => ({
+      value: [x, at(row)],
+      label: {
+        show: true,
+        position,
+        distance: 5,
+        formatter: text(property, value),
+        color: inks.quiet,
+        fontSize: 11,
+        fontFamily: inks.font,
+      },
+    })),
+  );
+  return {
+    grid: { left: 0, right: 0, top: 0, bottom: 0 },
+    xAxis: { type: 'value', min: -REACH, max: 1 + REACH, show: false },
+    yAxis: {
+      type: 'value',
+      min: -0.5,
+      max: count - 0.5,
+      interval: 1,
+      axisLabel: { show: false },
+      axisLine: { show: false },
+      axisTick: { show: false },
+      splitLine: { show: false },
+    },
+    series: [
+      {
+        type: 'scatter',
+        silent: true,
+        symbolSize: 0,
+        data: ends,
+        // One strip for all: each row is drawn on a scale of its own, on which its band is the strip.
+        markArea: {
+          silent: true,
+          itemStyle: { color: inks.mossWash },
+          data: [[{ xAxis: 0 }, { xAxis: 1 }]],
+        },
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          label: { show: false },
+          lineStyle: { color: inks.rule, type: 'solid', width: 1 },
+          data: rows.slice(1).map((_, row) => ({ yAxis: at(row) - 0.5 })),
+        },
+      },
+      ...mixes.map((mix, index) => ({
+        type: 'scatter',
+        silent: true,
+        symbol: SHAPES[index],
+        symbolSize: 17,
+        z: 5 - index,
+        itemStyle: { color: inks[COLOURS[index] ?? 'moss'], borderColor: inks.card, borderWidth: 1 },
+        label: {
+          show: true,
+          formatter: LETTERS[index],
+          color: inks.card,
+          fontSize: 10,
+          fontWeight: 700,
+          fontFamily: inks.font,
+          offset: index === 2 ? [0, 2] : [0, 0],
+        },
+        data: rows.flatMap(({ property, target: { range } }, row) => {
+          const value = mix[property];
+          if (value === undefined) return [];
+          const along = (value - range.low) / (range.high - range.low);
+          // Marks that would cover one another stand a little apart.
+          const near = mixes.slice(0, index).filter((other) => {
+            const theirs = other[property];
+            return (
+              theirs !== undefined && Math.abs((theirs - range.low) / (range.high - range.low) - along) < 0.09
+            );
+          }).length;
+          const shown = Math.min(1 + REACH - 0.08, Math.max(-REACH + 0.08, along));
+          return [{ value: [shown, at(row) - near * 0.2] }];
+        }),
+      })),
+    ],
+  };
+}
