@@ -26,6 +26,7 @@ const SHOTS = [
   ['recipes', '/stores?tab=recipes'],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
   ['solver', '/stores?tab=bench&design=demo-hedge&layer=layer-3', solver, { viewport: { width: 1280, height: 1500 } }],
+  ['cup', '/stores', cup],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
   ['almanac', '/almanac', almanac],
   ['one-roll', '/lists', oneRoll, { viewport: { width: 1280, height: 1240 } }],
@@ -57,8 +58,28 @@ async function toBeMade(page) {
 async function bench(page) {
   await page.getByRole('button', { name: 'Another mix beside' }).click();
   const third = page.getByRole('region', { name: 'Mix C' });
-  await third.getByRole('combobox').first().fill('chunky');
+  await third.getByRole('combobox').first().fill('fern fibre');
   await page.getByRole('option').first().click();
+}
+
+async function cup(page) {
+  await page.getByLabel('Find in materials').fill('coconut');
+  await page.getByRole('button', { name: 'New', exact: true }).click();
+  const made = page.getByRole('dialog');
+  await made.getByLabel('What you call it').fill('Coir, sieved');
+  await made.getByRole('combobox', { name: 'It is like' }).fill('coconut coir, loose');
+  await page.getByRole('option').first().click();
+  await made.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Measure it in a cup' }).click();
+  for (const [label, value] of Object.entries({
+    'Cup, empty, g': '20',
+    'with water, g': '520',
+    'with the ingredient, g': '80',
+    'stands high, cm': '9',
+    'soaked, g': '480',
+    'drained, g': '370',
+  }))
+    await page.getByLabel(label).fill(value);
 }
 
 async function solver(page) {

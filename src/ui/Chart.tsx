@@ -1,14 +1,14 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { init, use, type ECharts, type EChartsCoreOption } from 'echarts/core';
+import { init, use as register, type ECharts, type EChartsCoreOption } from 'echarts/core';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components';
 import { SVGRenderer } from 'echarts/renderers';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
 
-use([LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
+register([LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
 
 /** The colours of the scheme as they stand, read from the page: a chart cannot follow a variable. */
 export interface Inks {

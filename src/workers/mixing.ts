@@ -4,8 +4,8 @@ import type { MixAnswer, MixProblem, Progress } from '@/core/mixing';
 import type { MixingApi } from './mixing.worker';
 
 export interface Running {
-  /** Rejects when the solver fails or was stopped. */
-  readonly answer: Promise<MixAnswer>;
+  /** With the seconds it took, loading included. Rejects when the solver fails or was stopped. */
+  readonly done: Promise<{ readonly answer: MixAnswer; readonly seconds: number }>;
   readonly stop: () => void;
 }
 
@@ -33,6 +33,7 @@ export function startMix(
   catalogue: Catalogue,
   onProgress: (progress: Progress) => void,
 ): Running {
+  const began = performance.now();
   const here = open();
   let reject: (reason: Error) => void = () => undefined;
   const end = (): void => {
@@ -51,7 +52,10 @@ export function startMix(
   const { sources, materials, recipes } = catalogue;
   const answer = here.api.solve(problem, { sources, materials, recipes, animals: [] }, proxy(onProgress));
   return {
-    answer: Promise.race([answer, stopped]),
+    done: Promise.race([answer, stopped]).then((found) => ({
+      answer: found,
+      seconds: (performance.now() - began) / 1000,
+    })),
     stop: () => {
       end();
       reject(new Stopped());

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
 import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { CutItem } from '@/core/ground';
@@ -56,6 +57,14 @@ export function Build() {
               Save as CSV
             </Button>
           )}
+          <Button
+            component={NextLink}
+            href={`/e/${design.id}/mixing`}
+            variant="outlined"
+            className="no-print"
+          >
+            Mixing sheet
+          </Button>
           <Button variant="outlined" className="no-print" onClick={() => window.print()}>
             Print
           </Button>

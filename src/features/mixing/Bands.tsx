@@ -15,7 +15,7 @@ import {
 import { BasisMark } from '@/ui/BasisMark';
 import { Chart, type Inks } from '@/ui/Chart';
 import { PlainTable } from '@/ui/PlainTable';
-import { useReader } from '@/ui/units';
+import { useReader, type Reader } from '@/ui/units';
 import { COLOURS, LETTERS, propertyText, propertyWord, SHAPES, STANDING_WORD } from './words';
 
 interface Props {
@@ -25,9 +25,10 @@ interface Props {
   readonly citation: (source: string | undefined) => string | undefined;
 }
 
-const ROW = 31;
+/** Height of a table's row, so that each mark stands beside its figures. */
+const ROW = 36;
 /** How far beyond its band a mark is still drawn, in widths of the band. */
-const REACH = 0.9;
+const REACH = 0.75;
 
 /** Where mixes stand against the bands of the animal's family: the strip is where each should lie. */
 export function Bands({ mixes, targets, state, citation }: Props) {
@@ -36,15 +37,11 @@ export function Bands({ mixes, targets, state, citation }: Props) {
     const target = targets[property];
     return target ? [{ property, target }] : [];
   });
-  const text = useCallback(
-    (property: Property, value: number) => propertyText(property, value, reader),
-    [reader],
-  );
   const option = useCallback(
-    (inks: Inks): EChartsCoreOption => optionOf(rows, mixes, inks, text),
+    (inks: Inks): EChartsCoreOption => optionOf(rows, mixes, inks),
     // The rows follow from the targets.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [targets, mixes, text],
+    [targets, mixes],
   );
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', columnGap: 1.5 }}>
@@ -55,11 +52,14 @@ export function Bands({ mixes, targets, state, citation }: Props) {
           option={option}
         />
       </Box>
-      <Box sx={{ '& td, & th': { px: '5px !important', py: '0 !important', height: ROW } }}>
+      <Box sx={{ '& td, & th': { px: '6px !important', py: '0 !important' } }}>
         <PlainTable label="What they will be like">
           <thead>
             <tr>
               <th scope="col">what counts</th>
+              <th scope="col" className="number">
+                should be
+              </th>
               {mixes.map((_, index) => (
                 <th scope="col" className="number" key={LETTERS[index]}>
                   {LETTERS[index]}
@@ -72,6 +72,9 @@ export function Bands({ mixes, targets, state, citation }: Props) {
             {rows.map(({ property, target }) => (
               <tr key={property}>
                 <th scope="row">{propertyWord(property, state)}</th>
+                <td className="number" style={{ fontSize: '0.82rem' }}>
+                  {wanted(property, target, reader)}
+                </td>
                 {mixes.map((mix, index) => (
                   <Value key={LETTERS[index]} property={property} value={mix[property]} target={target} />
                 ))}
@@ -87,6 +90,13 @@ export function Bands({ mixes, targets, state, citation }: Props) {
   );
 }
 
+/** “10 – 30 %”: the unit once, where both ends have the same. */
+function wanted(property: Property, { range: { low, high } }: Target, reader: Reader): string {
+  const [from, to] = [propertyText(property, low, reader), propertyText(property, high, reader)];
+  const unit = /\u00a0\S+$/.exec(to)?.[0] ?? '';
+  return `${unit && from.endsWith(unit) ? from.slice(0, -unit.length) : from} – ${to}`;
+}
+
 interface ValueProps {
   readonly property: Property;
   readonly value: number | undefined;
@@ -99,19 +109,24 @@ function Value({ property, value, target }: ValueProps) {
   const standing = standingOf(property, value, target.range);
   return (
     <td className="number">
-      {propertyText(property, value, reader)}
+      <Box
+        component="span"
+        sx={{ color: standing === 'within' ? 'earth.ink' : 'earth.clay', fontWeight: 600 }}
+      >
+        {propertyText(property, value, reader)}
+      </Box>
       <Box
         component="span"
         sx={{
           display: 'inline-block',
-          width: 44,
-          ml: 0.75,
+          width: 30,
+          ml: 0.5,
           textAlign: 'left',
           fontSize: '0.76rem',
-          color: standing === 'within' ? 'earth.moss' : 'earth.clay',
+          color: 'earth.clay',
         }}
       >
-        {STANDING_WORD[standing]}
+        {standing !== 'within' && STANDING_WORD[standing]}
       </Box>
     </td>
   );
@@ -121,28 +136,10 @@ function optionOf(
   rows: readonly { readonly property: Property; readonly target: Target }[],
   mixes: readonly MixProperties[],
   inks: Inks,
-  text: (property: Property, value: number) => string,
 ): EChartsCoreOption {
   const count = rows.length;
   // Rows from the top down, as the table reads.
   const at = (row: number): number => count - 1 - row;
-  const ends = rows.flatMap(({ property, target: { range } }, row) =>
-    [
-      { x: 0, value: range.low, position: 'left' },
-      { x: 1, value: range.high, position: 'right' },
-    ].map(({ x, value, position }) => ({
-      value: [x, at(row)],
-      label: {
-        show: true,
-        position,
-        distance: 5,
-        formatter: text(property, value),
-        color: inks.quiet,
-        fontSize: 11,
-        fontFamily: inks.font,
-      },
-    })),
-  );
   return {
     grid: { left: 0, right: 0, top: 0, bottom: 0 },
     xAxis: { type: 'value', min: -REACH, max: 1 + REACH, show: false },
@@ -161,7 +158,7 @@ function optionOf(
         type: 'scatter',
         silent: true,
         symbolSize: 0,
-        data: ends,
+        data: [],
         // One strip for all: each row is drawn on a scale of its own, on which its band is the strip.
         markArea: {
           silent: true,
@@ -180,9 +177,14 @@ function optionOf(
         type: 'scatter',
         silent: true,
         symbol: SHAPES[index],
-        symbolSize: 17,
+        symbolSize: 19,
         z: 5 - index,
-        itemStyle: { color: inks[COLOURS[index] ?? 'moss'], borderColor: inks.card, borderWidth: 1 },
+        itemStyle: {
+          color: inks[COLOURS[index] ?? 'moss'],
+          borderColor: inks.card,
+          borderWidth: 1.5,
+          opacity: 1,
+        },
         label: {
           show: true,
           formatter: LETTERS[index],
@@ -204,7 +206,7 @@ function optionOf(
             );
           }).length;
           const shown = Math.min(1 + REACH - 0.08, Math.max(-REACH + 0.08, along));
-          return [{ value: [shown, at(row) - near * 0.2] }];
+          return [{ value: [shown, at(row) - near * 0.24] }];
         }),
       })),
     ],

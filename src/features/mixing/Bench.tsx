@@ -142,10 +142,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
     [mixes, catalogue, state],
   );
   const blends = useMemo(() => mixes.map(({ mix }) => blendOf(mix, catalogue)), [mixes, catalogue]);
-  const findings = useMemo(
-    () => mixes.slice(0, 1).flatMap(({ mix }) => mixOutside(mix, family, catalogue)),
-    [mixes, family, catalogue],
-  );
+  const findings = mixes.slice(0, 1).flatMap(({ mix }) => mixOutside(mix, family, catalogue));
   const citation = (source: string | undefined): string | undefined =>
     catalogue.sources.find((it) => it.id === source)?.citation;
   const change = (at: number, next: OnBench, done: boolean): void =>
@@ -257,7 +254,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
         sx={{
           display: 'grid',
           gap: 1.5,
-          gridTemplateColumns: { md: 'minmax(0, 1fr) 380px' },
+          gridTemplateColumns: { md: 'minmax(0, 1fr) 340px' },
           alignItems: 'start',
         }}
       >

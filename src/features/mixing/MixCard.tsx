@@ -126,7 +126,18 @@ export function MixCard({ index, mix: { name, mix }, catalogue, onChange, onRemo
           defaultValue={null}
           blurOnSelect
           onChange={(_, it) => it && onChange(it.make(), true)}
-          renderInput={(params) => <TextField {...params} label={name} placeholder="Start from another" />}
+          renderInput={(params) => (
+            <TextField
+              {...params}
+              label={`Mix ${letter}, start from`}
+              placeholder={name}
+              slotProps={{
+                ...params.slotProps,
+                inputLabel: { ...params.slotProps.inputLabel, shrink: true },
+              }}
+              sx={{ '& input::placeholder': { opacity: 1, color: 'earth.ink', fontWeight: 600 } }}
+            />
+          )}
           sx={{ flex: 1 }}
         />
         {onRemove && (

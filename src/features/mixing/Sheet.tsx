@@ -272,7 +272,7 @@ function LotCard({
                 {index + 1}. {it.name}
               </td>
               <td className="number">{write(bag(it.loose), { decimals: 2 })}</td>
-              <td style={{ whiteSpace: 'normal' }}>{howOf(it)}</td>
+              <td style={{ whiteSpace: 'normal' }}>{howOf(it, squeeze !== undefined)}</td>
             </tr>
           ))}
         </tbody>
@@ -299,9 +299,11 @@ function LotCard({
   );
 }
 
-function howOf({ sort, cautions }: TubLot['measures'][number]): string {
+function howOf({ sort, cautions }: TubLot['measures'][number], damp: boolean): string {
   const first = cautions.includes('dust')
-    ? 'damp it down before you pour'
+    ? damp
+      ? 'damp it down before you pour'
+      : 'pour it slowly and low, mask on'
     : sort === 'living'
       ? 'fold in last, by hand'
       : sort === 'moss'

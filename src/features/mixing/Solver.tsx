@@ -161,15 +161,14 @@ export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
     const problem = ask();
     if (!problem) return;
     setWork({ at: 'work', progress: { step: 0, of: 1, gap: 1 } });
-    const began = performance.now();
     const run = startMix(problem, catalogue, (progress) =>
       setWork((now) => (now.at === 'work' && running.current === run ? { at: 'work', progress } : now)),
     );
     running.current = run;
-    run.answer
-      .then((answer) => {
+    run.done
+      .then(({ answer, seconds }) => {
         if (running.current !== run) return;
-        setWork({ at: 'done', answer, problem, seconds: (performance.now() - began) / 1000 });
+        setWork({ at: 'done', answer, problem, seconds });
       })
       .catch((cause: unknown) => {
         if (running.current !== run) return;

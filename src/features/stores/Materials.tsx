@@ -7,7 +7,7 @@ import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
-import type { Material, Pack, Role, Sourced } from '@/core/catalogue';
+import type { Material, MaterialCaution, Mixing, Pack, Role, Sourced } from '@/core/catalogue';
 import { heldAt } from '@/core/ground';
 import { bag, length, mass, percent } from '@/core/units';
 import { useOwn, useSetPrice, useShelfBook, useStore } from '@/store';
@@ -19,7 +19,9 @@ import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { amountWords } from './amountWords';
+import { CupDialog } from './Cup';
 import { freshId } from './freshId';
+import { NewIngredient } from './NewIngredient';
 
 const ROLE_WORD: Record<Role, string> = {
   'bead-bed': 'drainage bed',
@@ -60,6 +62,7 @@ export function Materials() {
       })}
       selected={row?.id ?? null}
       onSelect={setSelected}
+      tools={<NewIngredient onMade={setSelected} />}
     >
       {row && (
         <Detail
@@ -202,6 +205,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               )}
             </Value>
           )}
+          {row.mixing && <MixingValues row={row} mixing={row.mixing} own={own} onAlter={alter} />}
           {row.grain && (
             <Value label="Grain" of={row.grain}>
               {write(length(row.grain.value.low), { decimals: 1, trim: true })} to{' '}
@@ -237,6 +241,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               </PlainTable>
               <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.75 }}>
                 {write(percent(row.retention.value.saturated))} of it is pores.{' '}
+                {own && <CupDialog row={row} onMeasured={(next) => alter(() => next)} />}{' '}
                 {shipped.sources.find((it) => it.id === row.retention?.source)?.citation}
               </Typography>
             </>
@@ -306,6 +311,97 @@ function Value({ label, of, children }: ValueProps) {
     </Box>
   );
 }
+
+interface MixingProps {
+  readonly row: Material;
+  readonly mixing: Mixing;
+  readonly own: boolean;
+  readonly onAlter: (how: (now: Material) => Material) => void;
+}
+
+/** What counts of it in a mix. */
+function MixingValues({ row, mixing, own, onAlter }: MixingProps) {
+  const { write } = useReader();
+  const put = (change: Partial<Mixing>): void =>
+    onAlter((now) => (now.mixing ? { ...now, mixing: { ...now.mixing, ...change } } : now));
+  const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
+  const number = (
+    label: string,
+    value: number,
+    max: number,
+    step: number,
+    onCommit: (value: number) => void,
+  ) => (
+    <NumberField
+      bare
+      key={value}
+      label={label}
+      value={value}
+      min={0}
+      max={max}
+      step={step}
+      onCommit={onCommit}
+    />
+  );
+  const { ph, salts, hold, decay } = mixing;
+  return (
+    <>
+      <Value label="pH in water" of={ph}>
+        {own ? (
+          <>
+            {number('pH from', ph.value.low, ph.value.high, 0.1, (low) =>
+              put({ ph: mineOf({ ...ph.value, low }) }),
+            )}{' '}
+            to{' '}
+            {number('pH to', ph.value.high, 14, 0.1, (high) =>
+              put({ ph: mineOf({ low: Math.min(ph.value.low, high), high }) }),
+            )}
+          </>
+        ) : (
+          `${ph.value.low.toFixed(1)} to ${ph.value.high.toFixed(1)}`
+        )}
+      </Value>
+      <Value label="Salts, dS/m" of={salts}>
+        {own
+          ? number('Salts, dS/m', salts.value, 20, 0.1, (value) => put({ salts: mineOf(value) }))
+          : salts.value}
+      </Value>
+      <Value label="Rots in a year" of={decay}>
+        {own ? (
+          <QuantityField
+            bare
+            label="Rots in a year"
+            measure="percent"
+            value={decay.value}
+            max={1}
+            step={0.01}
+            onCommit={(si) => put({ decay: mineOf(si) })}
+          />
+        ) : (
+          write(percent(decay.value))
+        )}
+      </Value>
+      <Value label="Burrow hold, 0 runs to 1 stands" of={hold}>
+        {own
+          ? number('Burrow hold', hold.value, 1, 0.05, (value) => put({ hold: mineOf(value) }))
+          : hold.value}
+      </Value>
+      {row.cautions.length > 0 && (
+        <Typography variant="body2" sx={{ color: 'earth.clay', mt: 0.75 }}>
+          {row.cautions.map((it) => CAUTION_WORD[it]).join(' ')}
+        </Typography>
+      )}
+    </>
+  );
+}
+
+const CAUTION_WORD: Record<MaterialCaution, string> = {
+  dust: 'Dusty: damp it down before you pour, and wear a mask.',
+  collecting: 'Collected: only with permission, where nothing is sprayed; bake or boil it.',
+  fertiliser: 'May hold mineral fertiliser: read the bag, and leave it if it does.',
+  'wetting-agent': 'May hold a wetting agent, which harms frogs: read the bag.',
+  eaten: 'Not where an animal may eat it in quantity.',
+};
 
 interface PacksProps {
   readonly row: Material;

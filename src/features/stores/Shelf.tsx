@@ -142,7 +142,7 @@ function Entry({ row, stock }: Omit<DetailProps, 'moves'>) {
   const measure = form === 'roll' || form === 'pipe' ? 'length' : 'bag';
 
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1.2fr 1fr' }, gap: 2, mt: 1.5 }}>
+    <Box sx={{ display: 'grid', gap: 2, mt: 1.5 }}>
       <Box role="group" aria-label="Bought">
         <Typography variant="h3" sx={{ mb: 1 }}>
           Bought
@@ -162,7 +162,7 @@ function Entry({ row, stock }: Omit<DetailProps, 'moves'>) {
             label="Pack"
             value={chosen?.id ?? ''}
             onChange={(event) => setPack(event.target.value)}
-            sx={{ flex: 1, minWidth: 170 }}
+            sx={{ flex: 1, minWidth: 170, maxWidth: 320 }}
           >
             {row.packs.map((it) => (
               <MenuItem key={it.id} value={it.id}>
@@ -225,7 +225,7 @@ function Entry({ row, stock }: Omit<DetailProps, 'moves'>) {
               placeholder="how much"
               onCommit={setAmount}
               onClear={() => setAmount(null)}
-              sx={{ flex: 1 }}
+              sx={{ width: 170 }}
             />
           )}
           <Button
