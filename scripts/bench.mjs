@@ -4,5 +4,9 @@ import { ensureBuild, ensureChromium, ensurePackages, run } from './ensure.mjs';
 ensurePackages();
 ensureChromium();
 if (!ensureBuild()) process.exit(1);
-const done = [run('node_modules/.bin/tsx', ['bench/assess.ts']), run(process.execPath, ['bench/drag.mjs'])];
+const done = [
+  run('node_modules/.bin/tsx', ['bench/assess.ts']),
+  run('node_modules/.bin/tsx', ['bench/mixing.ts']),
+  run(process.execPath, ['bench/drag.mjs']),
+];
 process.exitCode = done.every(Boolean) ? 0 : 1;

@@ -25,7 +25,12 @@ const SHOTS = [
   ['shelf', '/stores?tab=shelf'],
   ['recipes', '/stores?tab=recipes'],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
-  ['solver', '/stores?tab=bench&design=demo-hedge&layer=layer-3', solver, { viewport: { width: 1280, height: 1500 } }],
+  [
+    'solver',
+    '/stores?tab=bench&design=demo-hedge&layer=layer-3',
+    solver,
+    { viewport: { width: 1280, height: 1500 } },
+  ],
   ['cup', '/stores', cup],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
   ['almanac', '/almanac', almanac],

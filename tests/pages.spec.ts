@@ -15,7 +15,7 @@ async function sound(page: Page, what: string): Promise<void> {
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(240_000);
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
     await page.goto('/');
@@ -68,6 +68,26 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Make one like it' }).click();
     await page.getByRole('combobox', { name: 'Add an ingredient' }).waitFor();
     await sound(page, 'own recipe');
+    await page.goto('/stores');
+    await page.getByRole('button', { name: 'New', exact: true }).click();
+    await page.getByRole('dialog').waitFor();
+    await sound(page, 'new ingredient');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^Coconut coir, pressed/ }).click();
+    await page.getByRole('button', { name: 'Measure it in a cup' }).click();
+    await page.getByRole('dialog').waitFor();
+    await sound(page, 'cup');
+    await page.goto('/stores?tab=shelf');
+    await page.getByRole('table', { name: 'The book' }).waitFor();
+    await sound(page, 'shelf');
+    await page.goto('/stores?tab=bench');
+    await page.getByRole('button', { name: 'Another mix beside' }).click();
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await page.getByRole('table', { name: 'What goes in' }).waitFor({ timeout: 30_000 });
+    await sound(page, 'bench, three mixes and an answer');
+    await page.goto('/e/demo-dry-wash/mixing');
+    await page.getByRole('heading', { name: 'Mixing sheet', level: 1 }).waitFor();
+    await sound(page, 'mixing sheet');
     await page.goto('/almanac');
     await page.getByRole('button', { name: 'Make one like it' }).click();
     await page.getByLabel('Scientific name').waitFor();

@@ -1,13 +1,16 @@
 import GLPK, { type GLPK as Glpk } from 'glpk.js/node';
 import type { Outcome, Program, Run } from '@/core/mixing';
 
-/** The referee: the same program handed to GLPK. Used by tests and the benchmark only. */
-export async function glpkRun(): Promise<Run> {
+/**
+ * The referee: the same program handed to GLPK. Used by tests and the benchmark only.
+ * @param seconds after which it gives up, and throws
+ */
+export async function glpkRun(seconds = 600): Promise<Run> {
   const glpk = await GLPK();
-  return (program): Outcome => solved(program, glpk);
+  return (program): Outcome => solved(program, glpk, seconds);
 }
 
-function solved({ columns, rows, objective }: Program, glpk: Glpk): Outcome {
+function solved({ columns, rows, objective }: Program, glpk: Glpk, seconds: number): Outcome {
   const bounds = (lower: number, upper: number) =>
     lower === upper
       ? { type: glpk.GLP_FX, lb: lower, ub: upper }
@@ -38,7 +41,7 @@ function solved({ columns, rows, objective }: Program, glpk: Glpk): Outcome {
       bounds: columns.map((column, index) => ({ name: name(index), ...bounds(column.lower, column.upper) })),
       generals: columns.flatMap((column, index) => (column.integer ? [name(index)] : [])),
     },
-    { mipgap: 0, presol: true, msglev: glpk.GLP_MSG_OFF },
+    { mipgap: 0, presol: true, msglev: glpk.GLP_MSG_OFF, tmlim: seconds },
   );
   if (
     result.status === glpk.GLP_NOFEAS ||
