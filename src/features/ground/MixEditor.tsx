@@ -9,7 +9,6 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useParams } from 'next/navigation';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/design';
@@ -30,6 +29,7 @@ interface Props {
 /** A soil by parts: what it is mixed from, and how much of each to measure out. */
 export function MixEditor({ layer, result }: Props) {
   const { catalogue } = useStore();
+  const { design } = useOpenDesign();
   const { prefs, write } = useReader();
   const { need } = result;
   const total = layer.mix.parts.reduce((sum, part) => sum + part.parts, 0);
@@ -37,7 +37,7 @@ export function MixEditor({ layer, result }: Props) {
   return (
     <>
       <MixSchool layer={layer} placed={result.placed} />
-      <MixPlaces layer={layer.id} />
+      <MixPlaces design={design.id} layer={layer.id} />
       <MixHead
         layer={layer.id}
         name={layer.name}
@@ -109,19 +109,24 @@ export function MixEditor({ layer, result }: Props) {
 }
 
 /** From a soil to the bench it is weighed against others on, and to the sheet it is mixed by. */
-const MixPlaces = memo(function MixPlaces({ layer }: { readonly layer: string }) {
-  const { id } = useParams<{ id: string }>();
+const MixPlaces = memo(function MixPlaces({
+  design,
+  layer,
+}: {
+  readonly design: string;
+  readonly layer: string;
+}) {
   return (
     <Box sx={{ display: 'flex', gap: 1, mb: 1.25 }}>
       <Button
         component={NextLink}
         size="small"
         variant="outlined"
-        href={`/stores?tab=bench&design=${id}&layer=${layer}`}
+        href={`/stores?tab=bench&design=${design}&layer=${layer}`}
       >
         Lay it on the bench
       </Button>
-      <Button component={NextLink} size="small" variant="outlined" href={`/e/${id}/mixing`}>
+      <Button component={NextLink} size="small" variant="outlined" href={`/e/${design}/mixing`}>
         Mixing sheet
       </Button>
     </Box>

@@ -17,8 +17,7 @@ import { useReader, type Reader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
 import type { KnownSoil } from './Bench';
 import type { OnBench } from './MixCard';
-import { THIS } from './Solver';
-import { boundWord, propertyText } from './words';
+import { boundWord, propertyText, THIS } from './words';
 
 interface Props {
   readonly answer: MixAnswer;

@@ -34,7 +34,7 @@ import { startMix, Stopped, type Running } from '@/workers/mixing';
 import { Answer } from './Answer';
 import type { KnownSoil } from './Bench';
 import type { OnBench } from './MixCard';
-import { GOAL_WORD } from './words';
+import { GOAL_WORD, THIS } from './words';
 
 interface Props {
   readonly soils: readonly KnownSoil[];
@@ -58,7 +58,6 @@ type Work =
   | { readonly at: 'failed'; readonly message: string };
 
 const GOAL_OPTIONS = GOALS.map((value) => ({ value, ...GOAL_WORD[value] }));
-export const THIS = 'this';
 
 /** Enough to make a bag up with, and few enough to be done in a breath (common practice). */
 const STRETCH_WITH = [

@@ -1,4 +1,3 @@
-import type { Basis } from '@/core/catalogue';
 import type { Bounded, Family, Goal, Property, Standing, State } from '@/core/mixing';
 import { mass, percent } from '@/core/units';
 import type { Reader } from '@/ui/units';
@@ -69,12 +68,5 @@ export const GOAL_WORD: Record<Goal, { readonly name: string; readonly why: stri
   stretch: { name: 'Stretch a bag', why: 'All of a bag goes in; what is added behaves as it does.' },
 };
 
-/** The worst of some bases, as words beside a figure. */
-export const worstOf = (bases: readonly Basis[]): Basis =>
-  bases.includes('own')
-    ? 'own'
-    : bases.includes('memory')
-      ? 'memory'
-      : bases.includes('practice')
-        ? 'practice'
-        : 'published';
+/** Id of the soil that lies on the bench and in no box. */
+export const THIS = 'this';
