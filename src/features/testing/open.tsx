@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { screen } from '@testing-library/react';
+import { configure, screen } from '@testing-library/react';
 import Dexie from 'dexie';
 import { SnackbarProvider } from 'notistack';
 import { type ReactElement } from 'react';
@@ -28,6 +28,9 @@ vi.stubGlobal(
     disconnect(): void {}
   },
 );
+
+// A dialog fades out, on a busy machine in more than the usual second.
+configure({ asyncUtilTimeout: 5000 });
 
 afterEach(() => Dexie.delete('rincon'));
 
