@@ -119,7 +119,10 @@ export const DEMO_SHELF: readonly ShelfMove[] = [
   line('1', '2026-09-12', 'receipt', 'charcoal', 0.005, '1 × 5 L', { opened: '2026-10-03' }),
   line('2', '2026-09-12', 'receipt', 'washed-sand', 0.015, '1 × 15 L', { opened: '2026-10-03' }),
   line('3', '2026-10-03', 'use', 'charcoal', 0.0015, 'Limestone', { design: 'demo-limestone' }),
-  line('4', '2026-10-03', 'use', 'washed-sand', 0.005, 'Limestone', { design: 'demo-limestone' }),
+  line('4', '2026-10-03', 'use', 'washed-sand', 0.005, 'Limestone', {
+    design: 'demo-limestone',
+    batch: 'demo-3',
+  }),
   line('5', '2026-10-31', 'receipt', 'oak-litter', 0.004, 'Swept up in the school yard, baked'),
   line('6', '2026-09-20', 'receipt', 'flake-soil', 0.005, '1 × 5 L, for the beetle culture', {
     opened: '2026-09-21',

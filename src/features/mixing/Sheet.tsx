@@ -350,6 +350,9 @@ function OffShelf({ id, name, needs }: OffProps) {
             })}
             .
           </Typography>
+          <Button className="no-print" variant="outlined" onClick={() => void take()}>
+            Mixed again: take it off
+          </Button>
           <Button className="no-print" variant="outlined" onClick={() => void book.undo(last.batch)}>
             Put it back
           </Button>
