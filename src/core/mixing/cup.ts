@@ -39,6 +39,8 @@ export type CupOutcome =
   | { readonly ok: false; readonly place: keyof CupReading; readonly message: string };
 
 const WATER = 1000;
+/** Largest α that is sought, 1/cm. */
+const STEEPEST = 1e6;
 
 /** Porosity, container capacity and air from the masses; or which reading cannot be, and why. */
 export function readCup(cup: CupReading): CupOutcome {
@@ -82,7 +84,8 @@ export function readCup(cup: CupReading): CupOutcome {
 }
 
 /**
- * A curve that agrees with what was measured: the likeness's shape with its own pores, and α sought so that its mean over
+ * A curve that agrees with what was measured: the likeness's shape (a steeper one where that cannot let go of so much)
+ * with its own pores, and α sought so that its mean over
  * the height of the cup is the measured capacity. Nothing else of it was measured.
  */
 export function curveFromCup(
@@ -92,22 +95,24 @@ export function curveFromCup(
 ): RetentionCurve {
   const saturated = Math.min(0.99, porosity);
   const residual = Math.min(like.residual * (saturated / like.saturated), capacity * 0.9);
-  const meanWith = (alpha: number): number => {
-    const curve = { residual, saturated, alpha, n: like.n };
+  const meanWith = (alpha: number, n: number): number => {
+    const curve = { residual, saturated, alpha, n };
     return drainedMeans([
       { blend: { porosity: saturated, held: (h) => heldAt(curve, h) }, thickness: height },
     ]).capacity;
   };
+  // Curves that fall off slowly cannot let go of much within a cup, however early they begin: then a steeper one.
+  const n =
+    [like.n, 1.3, 1.6, 2.2, 3.5].find((it) => it >= like.n && meanWith(STEEPEST, it) <= capacity) ?? 3.5;
   let low = Math.log(1e-4);
-  // Curves that fall off slowly need a very steep α to let go early.
-  let high = Math.log(1e9);
+  let high = Math.log(STEEPEST);
   // More α, less water: halved until it fits.
   for (let step = 0; step < 100; step += 1) {
     const middle = (low + high) / 2;
-    if (meanWith(Math.exp(middle)) > capacity) low = middle;
+    if (meanWith(Math.exp(middle), n) > capacity) low = middle;
     else high = middle;
   }
-  return { residual, saturated, alpha: Math.exp((low + high) / 2), n: like.n };
+  return { residual, saturated, alpha: Math.exp((low + high) / 2), n };
 }
 
 /** The ingredient as it was measured: what the cup says in place of what its likeness lends. */

@@ -375,6 +375,8 @@ describe('the cup', () => {
           expect(back.capacity).toBeCloseTo(porosity * share, 3);
         },
       ),
+      // Stuff that holds on to its water for long, and a cup that says it does not.
+      { examples: [[materialOf(catalogue, 'diatomite'), 0.45, 0.35, 0.05]] },
     );
     const own = measured(
       materialOf(catalogue, 'coir'),

@@ -68,13 +68,14 @@ const dark: Earth = {
   sky: '#232A26',
 };
 
-const palette = (earth: Earth, onPrimary: string) => ({
+/** `pressed`: what the main colour turns to under the pointer; on dark ground it gets lighter, or its text would fade. */
+const palette = (earth: Earth, onPrimary: string, pressed: { moss: string; clay: string }) => ({
   earth,
   background: { default: earth.paper, paper: earth.card },
   text: { primary: earth.ink, secondary: earth.quiet },
   divider: earth.rule,
-  primary: { main: earth.moss, contrastText: onPrimary },
-  secondary: { main: earth.clay, contrastText: onPrimary },
+  primary: { main: earth.moss, dark: pressed.moss, contrastText: onPrimary },
+  secondary: { main: earth.clay, dark: pressed.clay, contrastText: onPrimary },
   error: { main: earth.clay },
   warning: { main: earth.amber },
   info: { main: earth.water },
@@ -87,8 +88,8 @@ const HEAD = "'Bricolage Grotesque Variable', 'Bricolage Grotesque', Georgia, se
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'media' },
   colorSchemes: {
-    light: { palette: palette(light, '#FFFFFF') },
-    dark: { palette: palette(dark, '#14170F') },
+    light: { palette: palette(light, '#FFFFFF', { moss: '#385230', clay: '#813F22' }) },
+    dark: { palette: palette(dark, '#14170F', { moss: '#B4D2A0', clay: '#EDB295' }) },
   },
   shape: { borderRadius: 10 },
   spacing: 8,
