@@ -236,6 +236,7 @@ test('stores: own material, recipe, price and shelf reach the buying list, the f
 
   // A recipe from a likeness, with it in.
   await page.getByRole('tab', { name: 'Recipes' }).click();
+  await expect(page.getByLabel('Find in recipes')).toBeVisible();
   await page.getByRole('button', { name: 'Make one like it' }).click();
   await type(page, 'Name', 'House mix');
   await page.getByRole('combobox', { name: 'Add an ingredient' }).fill('biochar');

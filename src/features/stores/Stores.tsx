@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
-import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import { usePathname, useSearchParams } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
@@ -30,7 +30,6 @@ interface Props {
 export function Stores({ tools, bench }: Props) {
   const asked = useSearchParams().get('tab');
   const path = usePathname();
-  const router = useRouter();
   const tab: StoresTab = TABS.find((it) => it.value === asked)?.value ?? 'materials';
   useEffect(() => {
     document.title = 'Stores · Rincon';
@@ -45,7 +44,8 @@ export function Stores({ tools, bench }: Props) {
           </Typography>
           <Tabs
             value={tab}
-            onChange={(_, next: StoresTab) => router.replace(`${path}?tab=${next}`, { scroll: false })}
+            // At once: asking the server for the same page would let a click go to the tab one is leaving.
+            onChange={(_, next: StoresTab) => window.history.replaceState(null, '', `${path}?tab=${next}`)}
             aria-label="Stores"
           >
             {TABS.map((it) => (
