@@ -1,5 +1,6 @@
 import type { Animal, Range } from '@/core/catalogue';
 import { memory, range } from './basis';
+import { habitsOf } from './habits';
 
 /**
  * Envelopes, sizes and needs of each kind. All from memory, to be confirmed against published accounts:
@@ -609,6 +610,7 @@ export const animals: Animal[] = rows.map((row) => ({
   extraFloor: memory(row.extraFloor),
   company: memory(row.company),
   water: memory(row.water),
+  ...habitsOf(row.id),
   recipe: row.recipe,
   ...(row.upperRecipe ? { upperRecipe: row.upperRecipe } : {}),
 }));

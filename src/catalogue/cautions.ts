@@ -6,6 +6,22 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
     title: 'Dust',
     text: 'Damp down sand, charcoal, perlite and dry coir before you pour, and wear a mask.',
   },
+  curing: {
+    title: 'Foam, silicone, sealer, epoxy',
+    text: 'Fumes and skin contact: work outdoors or with strong ventilation, wear gloves, read the label. Nothing alive goes in before all of it has cured and nothing smells.',
+  },
+  stone: {
+    title: 'Stone',
+    text: 'On the floor of the box or fixed, never on soil an animal can dig away: it crushes what lies below. Lay something thin and soft between stone and glass, and lift with two hands.',
+  },
+  electric: {
+    title: 'Electricity near water',
+    text: 'Residual-current protection, a drip loop in every cable, a thermostat on every heater. Fixed wiring is for a licensed electrician, to the local code.',
+  },
+  pumps: {
+    title: 'Pumps and filters',
+    text: 'Unplug before hands or a hose go into the water. Never let them run dry, and keep the intake guarded.',
+  },
   collecting: {
     title: 'Collecting and baking',
     text: 'Collect only with permission, where nothing is sprayed, and never a protected plant. Bake leaves at low heat or boil them, and never leave them unattended.',

@@ -131,9 +131,15 @@ export const DEMO_SHELF: readonly ShelfMove[] = [
   line('7', '2026-11-07', 'count', 'flake-soil', 0.002, 'Counted'),
 ];
 
+/** What stands in them is laid out for their animals. */
+const PROPOSE: EditCall = { edit: 'proposeScape', change: {} };
+
 /** The four enclosures of the nature room. */
 export function demoDesigns(catalogue: Catalogue): readonly Design[] {
   return SCENES.map(({ answers, edits }) =>
-    edits.reduce((design, call) => applyEdit(design, call, catalogue), proposeDesign(answers, catalogue)),
+    [...edits, PROPOSE].reduce(
+      (design, call) => applyEdit(design, call, catalogue),
+      proposeDesign(answers, catalogue),
+    ),
   );
 }

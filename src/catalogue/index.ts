@@ -1,11 +1,19 @@
 import type { Catalogue } from '@/core/catalogue';
 import { animals } from './animals';
+import { backgrounds, filters, supplies } from './backgrounds';
 import { materials } from './materials';
+import { pieces } from './pieces';
 import { recipes } from './recipes';
 import { sources } from './sources';
 
 /** Everything that ships. */
-export const catalogue: Catalogue = { sources, animals, materials, recipes };
+export const catalogue: Catalogue = {
+  sources,
+  animals,
+  materials,
+  recipes,
+  scape: { pieces, backgrounds, supplies, filters },
+};
 export { BOARDS, SEALS } from './boards';
 export { CAUTIONS } from './cautions';
 export { withPrices } from './ownPrices';

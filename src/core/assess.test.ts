@@ -77,7 +77,7 @@ describe('the sums of a design', () => {
       const highest = Math.max(...result.ground.parts.map((part) => part.high));
       expect(result.heightLeft + highest).toBeCloseTo(design.enclosure.height, 12);
       const masses = result.layers.reduce((sum, it) => sum + it.wetMass, 0);
-      expect(result.standingMass).toBeCloseTo(result.empty.kg + masses, 9);
+      expect(result.standingMass).toBeCloseTo(result.empty.kg + masses + result.scape.mass, 9);
       for (const it of result.layers) expect(it.wetMass).toBeGreaterThanOrEqual(it.dryMass);
       for (const row of result.lists.buy) {
         const bought = row.packs.reduce(

@@ -19,9 +19,14 @@ import { layGround, materialsIn, type GroundResult, type LayerResult } from './g
 import { soilMoisture, type SoilMoisture } from './ground/moisture';
 import { preparationsOf, type Preparation } from './ground/prepare';
 import { listsOf, type Lists, type Shelf } from './ground/shopping';
+import { scapeOf, type ScapeResult } from './scape/scape';
 
 export type CautionStep =
   | 'mixing'
+  | 'curing'
+  | 'stone'
+  | 'electric'
+  | 'pumps'
   | 'collecting'
   | 'cutting'
   | 'drilling'
@@ -60,6 +65,8 @@ export interface Assessment {
   /** The same for each region that drains. */
   readonly moistureOf: Readonly<Record<string, SoilMoisture>>;
   readonly lists: Lists;
+  /** What stands in the box, and what backgrounds come to. */
+  readonly scape: ScapeResult;
   readonly loads: Loads;
   readonly panes: PaneCheck | undefined;
   readonly making: Making;
@@ -82,8 +89,10 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
   const surface = rest?.surface ?? level(0);
   const highest = parts.reduce((most, part) => Math.max(most, part.high), 0);
   const empty = emptyMass(box);
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const scape = scapeOf(design, ground, animal, catalogue);
   const sunk = design.ground.sunk.reduce((sum, piece) => sum + (piece.mass ?? 0), 0);
-  const standingMass = empty.kg + sunk + layers.reduce((sum, it) => sum + it.wetMass, 0);
+  const standingMass = empty.kg + sunk + scape.mass + layers.reduce((sum, it) => sum + it.wetMass, 0);
   const { waterDepth } = design.ground;
   const moisture = rest && soilMoisture(rest, waterDepth, catalogue);
   const moistureOf: Record<string, SoilMoisture> = {};
@@ -100,7 +109,7 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
   const findings = judge({
     design,
     catalogue,
-    animal: findAnimal(catalogue, design.brief.animal),
+    animal,
     room: roomClimate(design.brief.room),
     ground,
     layers,
@@ -116,6 +125,7 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
       return own ? [{ part, moisture: own }] : [];
     }),
     lists,
+    scape,
   });
 
   return {
@@ -134,12 +144,13 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
     moisture,
     moistureOf,
     lists,
+    scape,
     loads,
     panes,
     making: makingOf(box),
     preparations: preparationsOf(design, layers, catalogue),
     findings,
-    cautions: cautionsOf(design, catalogue, { standingMass, panes }),
+    cautions: cautionsOf(design, catalogue, { standingMass, panes, scape }),
   };
 }
 
@@ -168,7 +179,7 @@ function deepestSoil({ parts }: GroundResult): number {
 function cautionsOf(
   design: Design,
   catalogue: Catalogue,
-  { standingMass, panes }: { standingMass: number; panes: PaneCheck | undefined },
+  { standingMass, panes, scape }: { standingMass: number; panes: PaneCheck | undefined; scape: ScapeResult },
 ): readonly CautionStep[] {
   const rows = allLayers(design.ground)
     .flatMap(materialsIn)
@@ -178,6 +189,11 @@ function cautionsOf(
   if (rows.some((row) => row.cautions.includes('dust'))) steps.push('mixing');
   if (rows.some((row) => row.cautions.includes('collecting'))) steps.push('collecting');
   if (design.ground.method !== 'none') steps.push('cutting');
+  const { backgrounds, pieces } = design.scape;
+  if (backgrounds.length > 0) steps.push('curing');
+  if (scape.pieces.some((it) => it.mass > 3 && it.kind?.group === 'stone')) steps.push('stone');
+  if (scape.pieces.some((it) => it.kind?.cable)) steps.push('electric');
+  if (pieces.some((it) => it.pump !== null)) steps.push('pumps');
   if (made.bores.length > 0 || design.ground.outlet.kind === 'drain') steps.push('drilling');
   if (material === 'timber' && made.seal !== 'none') steps.push('sealing');
   if (design.ground.waterDepth > 0) steps.push('water');

@@ -1,10 +1,26 @@
-import type { Animal, Catalogue, Material, Recipe, Role, Sourced } from './types';
+import type {
+  Animal,
+  BackgroundKind,
+  Catalogue,
+  Material,
+  PieceKind,
+  Recipe,
+  Role,
+  Sourced,
+  Supply,
+} from './types';
 
 interface Index {
   readonly materials: ReadonlyMap<string, Material>;
   readonly animals: ReadonlyMap<string, Animal>;
   readonly recipes: ReadonlyMap<string, Recipe>;
+  readonly pieces: ReadonlyMap<string, PieceKind>;
+  readonly backgrounds: ReadonlyMap<string, BackgroundKind>;
+  readonly supplies: ReadonlyMap<string, Supply>;
 }
+
+const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(rows.map((row) => [row.id, row]));
 
 const indexes = new WeakMap<Catalogue, Index>();
 
@@ -12,9 +28,12 @@ function indexOf(catalogue: Catalogue): Index {
   let index = indexes.get(catalogue);
   if (!index) {
     index = {
-      materials: new Map(catalogue.materials.map((row) => [row.id, row])),
-      animals: new Map(catalogue.animals.map((row) => [row.id, row])),
-      recipes: new Map(catalogue.recipes.map((row) => [row.id, row])),
+      materials: byId(catalogue.materials),
+      animals: byId(catalogue.animals),
+      recipes: byId(catalogue.recipes),
+      pieces: byId(catalogue.scape.pieces),
+      backgrounds: byId(catalogue.scape.backgrounds),
+      supplies: byId(catalogue.scape.supplies),
     };
     indexes.set(catalogue, index);
   }
@@ -68,3 +87,13 @@ export function everydayMaterial(catalogue: Catalogue, role: Role): Material {
   if (!first) throw new Error(`the catalogue has no material for ${role}`);
   return first;
 }
+
+/** The kind of a piece; undefined when a design names one that this catalogue does not hold. */
+export const findPieceKind = (catalogue: Catalogue, id: string): PieceKind | undefined =>
+  indexOf(catalogue).pieces.get(id);
+
+export const findBackgroundKind = (catalogue: Catalogue, id: string): BackgroundKind | undefined =>
+  indexOf(catalogue).backgrounds.get(id);
+
+export const findSupply = (catalogue: Catalogue, id: string): Supply | undefined =>
+  indexOf(catalogue).supplies.get(id);

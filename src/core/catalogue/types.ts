@@ -1,40 +1,12 @@
 import { z } from 'zod';
+import { Basis, positive, price, Range, sourced } from './basis';
+import { ScapeRows } from './scapeTypes';
 
-/**
- * The shape of the catalogue. The rows live in `src/catalogue`; the core only needs to know what a row says.
- * Every value carries where it comes from, and the interface shows it.
- */
-/** `own`: written down by the builder. */
-export const Basis = z.enum(['published', 'practice', 'memory', 'own']);
-export type Basis = z.infer<typeof Basis>;
+/** The shape of the catalogue. The rows live in `src/catalogue`; the core only needs to know what a row says. */
+export * from './basis';
+export * from './scapeTypes';
 
-const sourced = <T extends z.ZodType>(value: T) =>
-  z
-    .strictObject({
-      value,
-      basis: Basis,
-      /** Key into `sources`; required when the basis is `published`. */
-      source: z.string().optional(),
-    })
-    .refine((it) => (it.basis === 'published') === (it.source !== undefined), {
-      message: 'a published value names its source, and only a published value does',
-    });
-
-/** A value and where it comes from. */
-export interface Sourced<T> {
-  readonly value: T;
-  readonly basis: Basis;
-  readonly source?: string | undefined;
-}
-
-const positive = z.number().positive().finite();
 const share = z.number().min(0).max(1);
-const Range = z
-  .strictObject({ low: z.number().finite(), high: z.number().finite() })
-  .refine((range) => range.low <= range.high, { message: 'low must not be above high' });
-export type Range = z.infer<typeof Range>;
-
-const price = sourced(z.number().min(0).finite());
 
 /** One way a material is sold. Volumes are what the pack yields loose, ready to use. */
 export const Pack = z.discriminatedUnion('form', [
@@ -187,6 +159,16 @@ export const Animal = z.strictObject({
   extraFloor: sourced(z.number().min(0).max(2)),
   company: sourced(z.enum(['alone', 'pairs', 'groups'])),
   water: sourced(z.enum(['drops', 'dish', 'soaking dish', 'pool'])),
+  /** Thickness of its body: what a way in must let through, m. */
+  girth: sourced(positive).optional(),
+  /** Keeps under cover and wants much of it. */
+  shy: sourced(z.boolean()).optional(),
+  /** Wants a hide that is kept moist, to shed or to lay in. */
+  moistHide: sourced(z.boolean()).optional(),
+  /** Thickness of the branches it sits on, m; absent for kinds that do not perch. */
+  perch: sourced(Range).optional(),
+  /** What it can go up: smooth panes, only what is rough, or hardly anything. */
+  climbs: sourced(z.enum(['glass', 'rough', 'poorly'])).optional(),
   recipe: z.string(),
   /** Recipe of a second, upper layer. */
   upperRecipe: z.string().optional(),
@@ -214,5 +196,6 @@ export const Catalogue = z.strictObject({
   animals: z.array(Animal),
   materials: z.array(Material),
   recipes: z.array(Recipe),
+  scape: ScapeRows,
 });
 export type Catalogue = z.infer<typeof Catalogue>;

@@ -64,6 +64,20 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 3,
+    name: 'what stands in the box: background, wood, stone, water parts',
+    up: (document) => ({
+      scape: {
+        warm: 'right',
+        backgrounds: [],
+        pieces: [],
+        above: null,
+        trial: { before: null, after: null },
+      },
+      ...document,
+    }),
+  },
 ];
 
 export type Migrated =

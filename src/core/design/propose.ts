@@ -6,6 +6,7 @@ import { BARRIER_THICKNESS } from '../ground/layers';
 import { mixOfRecipe } from './mixOfRecipe';
 import {
   DESIGN_VERSION,
+  EMPTY_SCAPE,
   type Corners,
   type Design,
   type Enclosure,
@@ -58,6 +59,7 @@ export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
     },
     enclosure,
     ground: proposeGround({ animal, enclosure, room }, catalogue),
+    scape: EMPTY_SCAPE,
   };
 }
 

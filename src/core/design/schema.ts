@@ -1,14 +1,14 @@
 import { z } from 'zod';
+import { id, MAX_LENGTH, metres, Point, share, text } from './fields';
+import { Scape } from './scapeSchema';
+
+export { Point } from './fields';
+export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 3;
+export const DESIGN_VERSION = 4;
 
-const MAX_LENGTH = 10;
-const metres = z.number().finite().min(0).max(MAX_LENGTH);
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
-const share = z.number().finite().min(0).max(1);
-const id = z.string().min(1).max(80);
-const text = z.string().max(200);
 
 /** Thickness of a layer at the four corners of the floor, m; bilinear between them. */
 export const Corners = z.strictObject({
@@ -18,10 +18,6 @@ export const Corners = z.strictObject({
   backRight: metres,
 });
 export type Corners = z.infer<typeof Corners>;
-
-/** A place of the floor: x to the right from the left wall, y to the back from the front, m. */
-export const Point = z.strictObject({ x: metres, y: metres });
-export type Point = z.infer<typeof Point>;
 
 /** A hole for a pipe, round, by its middle. */
 export const Hole = z.strictObject({ x: metres, y: metres, diameter: z.number().finite().min(0.002).max(1) });
@@ -233,6 +229,7 @@ export const Design = z
         microbes: z.enum(['arrive', 'bring']),
       }),
     }),
+    scape: Scape,
   })
   .superRefine((design, context) => {
     // Edits and screens find layers by id: two of one name would be changed together.
@@ -252,6 +249,23 @@ export const Design = z
     design.ground.regions.forEach((region, index) =>
       check(region.layers, ['ground', 'regions', index, 'layers']),
     );
+    const { pieces, backgrounds } = design.scape;
+    for (const [list, key] of [
+      [pieces, 'pieces'],
+      [backgrounds, 'backgrounds'],
+    ] as const) {
+      const ids = new Set<string>();
+      list.forEach(({ id: own }, index) => {
+        if (ids.has(own)) {
+          context.addIssue({
+            code: 'custom',
+            path: ['scape', key, index, 'id'],
+            message: `another is called “${own}” too. Give each an id of its own`,
+          });
+        }
+        ids.add(own);
+      });
+    }
   });
 export type Design = z.infer<typeof Design>;
 export type Ground = Design['ground'];

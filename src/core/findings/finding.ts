@@ -7,6 +7,7 @@ import type { Drainage } from '../ground/drainage';
 import type { GroundResult, LayerResult, Part } from '../ground/layers';
 import type { SoilMoisture } from '../ground/moisture';
 import type { Lists } from '../ground/shopping';
+import type { ScapeResult } from '../scape/scape';
 import type { Said } from '../units';
 
 /** `severe`: an animal or a floor would suffer; `look`: worth a change; `note`: good to know; `fine`: checked. */
@@ -18,6 +19,8 @@ export type Place =
   | { readonly at: 'ground' }
   | { readonly at: 'layer'; readonly layer: string }
   | { readonly at: 'region'; readonly region: string }
+  /** Something that stands in the box, or is missing from it. */
+  | { readonly at: 'scape'; readonly piece?: string; readonly background?: string }
   /** A mix on the bench, in no box yet. */
   | { readonly at: 'mix' };
 
@@ -63,6 +66,7 @@ export interface Looked {
   /** Of every part of the floor that drains. */
   readonly moistures: readonly { readonly part: Part; readonly moisture: SoilMoisture }[];
   readonly lists: Lists;
+  readonly scape: ScapeResult;
 }
 
 export type Rule = (looked: Looked) => readonly Finding[];

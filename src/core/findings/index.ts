@@ -13,6 +13,11 @@ import { mixSum } from './mixSum';
 import { panelLoad } from './panelLoad';
 import { regions, sunkTooLarge } from './regions';
 import { rollTooShort } from './rollTooShort';
+import { backgrounds } from './scape/backs';
+import { headroom, pieceFits, piecesClash, poleTooShort } from './scape/fits';
+import { cover, hides, perches, wayOutOfWater, waysToLedges } from './scape/shelter';
+import { stoneOnSoil, wood } from './scape/stone';
+import { planters, pumps, reachable, thingsForgotten, waterTrial } from './scape/things';
 import { timberUnsealed } from './timberUnsealed';
 import { unanswered } from './unanswered';
 import { unknownMaterial } from './unknownMaterial';
@@ -44,6 +49,23 @@ const RULES: readonly Rule[] = [
   rollTooShort,
   litterForgotten,
   mixSum,
+  pieceFits,
+  poleTooShort,
+  piecesClash,
+  stoneOnSoil,
+  hides,
+  cover,
+  perches,
+  waysToLedges,
+  wayOutOfWater,
+  backgrounds,
+  wood,
+  planters,
+  pumps,
+  waterTrial,
+  thingsForgotten,
+  reachable,
+  headroom,
   timberUnsealed,
   lifting,
   floorLoad,

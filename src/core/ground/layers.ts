@@ -1,5 +1,8 @@
 import { materialOf, type Catalogue } from '../catalogue';
 import type { BarrierLayer, Corners, Design, Ground, Layer, Mix, Region, WaterLayer } from '../design/schema';
+import { backsOf, type Back } from '../scape/backs';
+import { placePieces, type Placed, type Site } from '../scape/place';
+import type { Solid } from '../scape/solid';
 import { add, level, map } from './corners';
 import {
   areaOfRect,
@@ -84,6 +87,11 @@ export interface GroundResult {
   /** Those of the rest of the floor first, then region by region; each from the floor up. */
   readonly layers: readonly LayerResult[];
   readonly parts: readonly Part[];
+  /** Wood, stone and fittings where they stand. */
+  readonly pieces: readonly Placed[];
+  readonly backs: readonly Back[];
+  /** m³ of every body within each layer, by the body's and the layer's id. */
+  readonly within: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }
 
 /** How many of the base layers run on under a region. */
@@ -147,13 +155,20 @@ function lay(layer: Layer, base: Corners, ground: Ground): Pick<Lying, 'thicknes
   return { thickness, base, top: add(base, thickness) };
 }
 
-/**
- * Lays every layer on the ones below it and shares the floor out among the regions. Volumes are exact for any slopes
- * and outlines; where water meets a slope, within 1e-6 of the bed.
- */
-export function layGround(design: Design, catalogue: Catalogue): GroundResult {
-  const { width, depth, height } = design.enclosure;
-  const { ground } = design;
+/** Every layer where it lies, before anything is asked about what it is made of. */
+interface Laying {
+  /** Those of the rest of the floor, then region by region; each from the floor up. */
+  readonly lyings: readonly Lying[];
+  /** What lies over each part of the floor: the rest, then each region. */
+  readonly stacks: readonly (readonly Lying[])[];
+  readonly areas: readonly Area[];
+  /** Moments of what is seen of each region. */
+  readonly seen: readonly Moments[];
+  readonly stackAt: (x: number, y: number) => readonly Lying[];
+}
+
+function layAll({ enclosure, ground }: Design): Laying {
+  const { width, depth } = enclosure;
   const floor = rectOf(width, depth);
   const plan = floorplan(
     width,
@@ -197,13 +212,46 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
       };
     });
   });
-
   const stacks = [base, ...inRegions.map((own, index) => [...base.slice(0, kept[index] ?? 0), ...own])];
   const areas = [plan.rest, ...plan.regions];
-  const sunk = displacedBy(design, stacks, areas);
+  return {
+    lyings: [base, ...inRegions].flat(),
+    stacks,
+    areas,
+    seen,
+    stackAt: (x, y) =>
+      stacks.length === 1
+        ? base
+        : (stacks[
+            Math.max(
+              0,
+              areas.findIndex((area) => within(area, x, y)),
+            )
+          ] ?? []),
+  };
+}
+
+/** What pieces of a design stand on, without what they weigh or displace. */
+export const siteAt = (design: Design): Site => siteOf(design, layAll(design).stackAt);
+
+/**
+ * Lays every layer on the ones below it and shares the floor out among the regions. Volumes are exact for any slopes
+ * and outlines; where water meets a slope, within 1e-6 of the bed.
+ */
+export function layGround(design: Design, catalogue: Catalogue): GroundResult {
+  const { width, depth, height } = design.enclosure;
+  const { ground } = design;
+  const floor = rectOf(width, depth);
+  const { lyings, stacks, areas, seen, stackAt } = layAll(design);
+  const pieces = placePieces(design.scape.pieces, siteOf(design, stackAt));
+  const backs = backsOf(design.scape.backgrounds, design.enclosure);
+  const bodies = new Map<string, ReadonlyMap<string, number>>();
+  for (const { piece, solid } of pieces) bodies.set(piece.id, bodyIn(solid, design, stackAt));
+  for (const { background, solid } of backs) bodies.set(background.id, bodyIn(solid, design, stackAt));
+  const sunk = displacedBy(design, stacks, stackAt, bodies);
   const damp = dampShares(ground, stacks, areas);
   const results = new Map<Lying, LayerResult>();
-  for (const lying of [base, ...inRegions].flat()) {
+  for (const lying of lyings) {
     results.set(lying, resultOf(lying, design, catalogue, sunk.get(lying) ?? 0, damp.get(lying) ?? 1));
   }
 
@@ -238,7 +286,92 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
       },
     ];
   });
-  return { layers: [...results.values()], parts };
+  return { layers: [...results.values()], parts, pieces, backs, within: bodies };
+}
+
+/** Bears what stands on it: not moss, litter or water, which give way. */
+const bears = ({ layer }: Lying): boolean =>
+  layer.kind !== 'water' && layer.kind !== 'moss' && layer.kind !== 'litter';
+
+function siteOf({ enclosure, ground }: Design, stackAt: (x: number, y: number) => readonly Lying[]): Site {
+  // A hair inside the walls, where every place belongs to a part.
+  const inside = (at: number, size: number): number => Math.min(size - 1e-6, Math.max(1e-6, at));
+  const at = (x: number, y: number) => {
+    const [u, v] = [inside(x, enclosure.width), inside(y, enclosure.depth)];
+    return { stack: stackAt(u, v), u, v };
+  };
+  return {
+    height: enclosure.height,
+    groundAt: (x, y) => {
+      const { stack, u, v } = at(x, y);
+      const top = stack.findLast(bears);
+      return top ? heightAt(top.top, top.field, u, v) : 0;
+    },
+    waterAt: (x, y) => {
+      const { stack, u, v } = at(x, y);
+      const water = stack.findLast((it) => it.layer.kind === 'water');
+      if (water?.layer.kind !== 'water') return undefined;
+      const surface = water.layer.level ?? ground.waterDepth;
+      return heightAt(water.base, water.field, u, v) < surface ? surface : undefined;
+    },
+  };
+}
+
+interface Measured {
+  readonly layers: readonly Layer[];
+  readonly regions: readonly Region[];
+  readonly waterDepth: number;
+  readonly enclosure: Design['enclosure'];
+  readonly volumes: ReadonlyMap<string, number>;
+}
+const measured = new WeakMap<Solid, Measured>();
+
+/**
+ * m³ of a body within each layer, column by column of it; what is left is in the air. The columns add up to the body,
+ * so that what is displaced and what stands free close on it to rounding.
+ */
+function bodyIn(
+  solid: Solid,
+  { ground, enclosure }: Design,
+  stackAt: (x: number, y: number) => readonly Lying[],
+): ReadonlyMap<string, number> {
+  const before = measured.get(solid);
+  // While another piece is dragged, this one stands in the very same ground.
+  if (
+    before?.layers === ground.layers &&
+    before.regions === ground.regions &&
+    before.waterDepth === ground.waterDepth &&
+    before.enclosure === enclosure
+  )
+    return before.volumes;
+  const volumes = new Map<string, number>();
+  for (const { x, y, area, low, high } of solid.columns) {
+    if (x < 0 || y < 0 || x > enclosure.width || y > enclosure.depth) continue;
+    for (const { layer, base, top, field } of stackAt(x, y)) {
+      const from = heightAt(base, field, x, y);
+      if (from >= high) break;
+      const thick = Math.min(high, layerTop(layer, top, field, x, y, from, ground)) - Math.max(low, from);
+      if (thick > 0) volumes.set(layer.id, (volumes.get(layer.id) ?? 0) + thick * area);
+    }
+  }
+  const { layers, regions, waterDepth } = ground;
+  measured.set(solid, { layers, regions, waterDepth, enclosure, volumes });
+  return volumes;
+}
+
+/** Upper side of a layer at a place; open water is level where its bed is not. */
+function layerTop(
+  layer: Layer,
+  top: Corners,
+  field: Rect,
+  x: number,
+  y: number,
+  from: number,
+  ground: Ground,
+): number {
+  return layer.kind === 'water'
+    ? Math.max(from, layer.level ?? ground.waterDepth)
+    : heightAt(top, field, x, y);
 }
 
 /** m³ of open water over a surface: where the ground rises out of it there is none. */
@@ -318,27 +451,28 @@ function resultOf(
   return { ...standing, voids: undefined, water: 0, dryMass: need.dryMass, wetMass, need };
 }
 
-/** m³ taken up in each layer by what is sunk in it, a siphon tube, or a basket that lifts out. */
+/** m³ taken up in each layer by what stands in it, is sunk in it, a siphon tube, or a basket that lifts out. */
 function displacedBy(
   { ground, enclosure }: Design,
   stacks: readonly (readonly Lying[])[],
-  areas: readonly Area[],
+  stackAt: (x: number, y: number) => readonly Lying[],
+  bodies: ReadonlyMap<string, ReadonlyMap<string, number>>,
 ): ReadonlyMap<Lying, number> {
   const displaced = new Map<Lying, number>();
   const take = (lying: Lying, volume: number): void => {
     if (volume > 0) displaced.set(lying, (displaced.get(lying) ?? 0) + volume);
   };
+  const everywhere = new Map(stacks.flat().map((it) => [it.layer.id, it]));
   for (const piece of ground.sunk) {
-    const into = stacks.flat().find((it) => it.layer.id === piece.layer);
+    const into = everywhere.get(piece.layer);
     if (into) take(into, piece.volume);
   }
-  const stackAt = (x: number, y: number): readonly Lying[] =>
-    stacks[
-      Math.max(
-        0,
-        areas.findIndex((area) => within(area, x, y)),
-      )
-    ] ?? [];
+  for (const volumes of bodies.values()) {
+    for (const [layer, volume] of volumes) {
+      const into = everywhere.get(layer);
+      if (into) take(into, volume);
+    }
+  }
   const { outlet } = ground;
   if (outlet.kind === 'siphon') {
     const { x, y } = outlet.at;

@@ -1,4 +1,4 @@
-import type { Catalogue, Material } from '../catalogue';
+import { NO_SCAPE_ROWS, type Catalogue, type Material } from '../catalogue';
 import type { Build, MixProblem } from './problem';
 
 /** For tests and the benchmark: made-up ingredients and questions, the same for the same seed. */
@@ -54,6 +54,7 @@ export const shopOf = (...materials: Material[]): Catalogue => ({
   sources: [],
   animals: [],
   recipes: [],
+  scape: NO_SCAPE_ROWS,
   materials,
 });
 

@@ -57,6 +57,23 @@ import {
   moveRegion,
   setBounds,
 } from './regions';
+import {
+  addBackground,
+  addCutout,
+  addPerch,
+  addPiece,
+  copyPiece,
+  leanOn,
+  movePiece,
+  proposeScape,
+  removeBackground,
+  removePiece,
+  setBackground,
+  setPiece,
+  setScape,
+  setSupport,
+  stretchPiece,
+} from './scape';
 import { type Edit, inLayers } from './shared';
 
 /** Replaces the ground whole: how a fresh proposal is taken over. Box, room and the schools that are followed stay. */
@@ -114,6 +131,21 @@ export const EDITS = {
   writeAsPercent,
   setPackingLoss,
   setGround,
+  addPiece,
+  addPerch,
+  leanOn,
+  setPiece,
+  setSupport,
+  movePiece,
+  stretchPiece,
+  removePiece,
+  copyPiece,
+  addBackground,
+  setBackground,
+  removeBackground,
+  addCutout,
+  setScape,
+  proposeScape,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -179,4 +211,19 @@ export const EDIT_LABELS: Record<EditName, string> = {
   writeAsPercent: 'parts of the mix',
   setPackingLoss: 'packing loss',
   setGround: 'whole ground',
+  addPiece: 'new piece',
+  addPerch: 'new perch',
+  leanOn: 'branch leaned against a piece',
+  setPiece: 'piece',
+  setSupport: 'what a piece stands on',
+  movePiece: 'place of a piece',
+  stretchPiece: 'end of a piece',
+  removePiece: 'piece taken out',
+  copyPiece: 'piece like another',
+  addBackground: 'background',
+  setBackground: 'background',
+  removeBackground: 'background taken out',
+  addCutout: 'opening in a background',
+  setScape: 'warm side, room above, trial',
+  proposeScape: 'whole scape',
 };

@@ -1,4 +1,4 @@
-import { type Catalogue, everydayMaterial, materialOf } from '../../catalogue';
+import { type Catalogue, everydayMaterial, materialOf, NO_SCAPE_ROWS } from '../../catalogue';
 import { map, level, highest } from '../../ground/corners';
 import { mixOfRecipe } from '../mixOfRecipe';
 import type { Design, Layer, Region, LayerKind, Mix } from '../schema';
@@ -69,7 +69,13 @@ export function nextId(kind: string, used: readonly { readonly id: string }[]): 
 
 export const nextLayerId = (layers: readonly { readonly id: string }[]): string => nextId('layer', layers);
 
-export const NO_CATALOGUE: Catalogue = { sources: [], animals: [], materials: [], recipes: [] };
+export const NO_CATALOGUE: Catalogue = {
+  sources: [],
+  animals: [],
+  materials: [],
+  recipes: [],
+  scape: NO_SCAPE_ROWS,
+};
 
 export function newLayer(kind: LayerKind, layers: readonly Layer[], catalogue: Catalogue): Layer {
   const id = nextLayerId(layers);

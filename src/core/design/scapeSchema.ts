@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import { extent, id, metres, offset, Point } from './fields';
+
+/** From one end of a long piece to the other, seen from above, m. */
+const Run = z.strictObject({ x: offset, y: offset });
+
+/**
+ * The body of a piece, as large as it is bought. Long ones run from their foot to their head: `run` seen from above,
+ * `rise` upwards. Blocks stand on their middle and are turned about it, radians against the clock seen from above.
+ */
+export const Body = z.discriminatedUnion('shape', [
+  z.strictObject({
+    shape: z.literal('rod'),
+    run: Run,
+    rise: offset,
+    diameter: extent,
+    /** Thickness of the wall of a tube; null when it is solid. */
+    wall: extent.nullable(),
+  }),
+  z.strictObject({
+    shape: z.literal('plank'),
+    run: Run,
+    rise: offset,
+    /** Across, level. */
+    breadth: extent,
+    thickness: extent,
+  }),
+  z.strictObject({
+    shape: z.literal('block'),
+    form: z.enum(['box', 'round', 'boulder', 'dome']),
+    width: extent,
+    depth: extent,
+    height: extent,
+    turn: z.number().finite().min(-Math.PI).max(Math.PI),
+    wall: extent.nullable(),
+  }),
+]);
+export type Body = z.infer<typeof Body>;
+
+/** What bears a piece. Heights are those of the underside of its foot. */
+export const Support = z.discriminatedUnion('on', [
+  z.strictObject({ on: z.literal('floor') }),
+  /** Stands in the ground, so deep below its surface. */
+  z.strictObject({ on: z.literal('ground'), sunk: metres }),
+  z.strictObject({ on: z.literal('piece'), piece: id }),
+  /** Held by a wall, m above the floor. */
+  z.strictObject({ on: z.literal('wall'), wall: z.enum(['left', 'right', 'back', 'front']), height: metres }),
+  /** Hangs from the lid, m below it. */
+  z.strictObject({ on: z.literal('lid'), drop: metres }),
+  /** Floats on the water that stands there. */
+  z.strictObject({ on: z.literal('water') }),
+]);
+export type Support = z.infer<typeof Support>;
+
+/** A pump and the way its water goes. SI: m, m³/s. */
+export const Pump = z.strictObject({
+  /** Height at which nothing comes any more, and what it moves at no height: both as printed on it. */
+  maxHead: z.number().finite().min(0.05).max(20),
+  maxFlow: z.number().finite().min(1e-6).max(0.01),
+  hose: z.strictObject({
+    diameter: z.number().finite().min(0.002).max(0.1),
+    length: z.number().finite().min(0).max(20),
+    bends: z.number().int().min(0).max(40),
+  }),
+  /** Intake behind sponge or stones, so that nothing is sucked in. */
+  guarded: z.boolean(),
+});
+export type Pump = z.infer<typeof Pump>;
+
+export const Piece = z.strictObject({
+  id,
+  name: z.string().min(1).max(80),
+  /** Row of the catalogue it is made of. */
+  kind: id,
+  /** Its foot, or the middle of a block. */
+  at: Point,
+  body: Body,
+  support: Support,
+  /** Glued, screwed or wedged, so that it cannot fall. */
+  fixed: z.boolean(),
+  /** Width of its way in; null: nothing can hide in it. */
+  entrance: extent.nullable(),
+  /** Kept moist inside. */
+  moist: z.boolean(),
+  /** Lies under the lamp. */
+  basking: z.boolean(),
+  /** Of what is planted: water can leave it below. */
+  drained: z.boolean(),
+  /** Weighed, kg; null to reckon it. */
+  mass: z.number().finite().min(0).max(5000).nullable(),
+  pump: Pump.nullable(),
+});
+export type Piece = z.infer<typeof Piece>;
+
+/** An opening in a background, by its lower left corner, m from the left end of the panel and its foot. */
+export const Cutout = z.strictObject({
+  id,
+  use: z.enum(['drain', 'cable', 'hose', 'nozzle', 'probe', 'planter', 'filter']),
+  shape: z.enum(['round', 'square']),
+  across: metres,
+  up: metres,
+  width: extent,
+  height: extent,
+});
+export type Cutout = z.infer<typeof Cutout>;
+
+export const Background = z.strictObject({
+  id,
+  wall: z.enum(['left', 'right', 'back']),
+  kind: id,
+  /** m above the floor; `top` null: to the lid. */
+  bottom: metres,
+  top: metres.nullable(),
+  /** Mean thickness. */
+  thickness: extent,
+  /** Between it and the wall; 0 where it is bonded to it. */
+  gap: metres,
+  /** How much smaller than its place it is cut, at each edge. */
+  clearance: z.number().finite().min(0).max(0.05),
+  finish: z.enum(['bare', 'sealer', 'fibre']),
+  coats: z.number().int().min(1).max(8),
+  cutouts: z.array(Cutout).max(20),
+  /** Day its last coat went on; null when not done. */
+  finished: z.iso.date().nullable(),
+});
+export type Background = z.infer<typeof Background>;
+
+/** What stands, lies and hangs in the box. */
+export const Scape = z.strictObject({
+  /** Side the lamps will warm. */
+  warm: z.enum(['left', 'right']),
+  backgrounds: z.array(Background).max(6),
+  pieces: z.array(Piece).max(200, 'a box holds at most 200 pieces'),
+  /** From the top of the box to the shelf or ceiling above it; null when not known. */
+  above: metres.nullable(),
+  /** Water run for a day before the soil went in, and again after: the day it was found tight. */
+  trial: z.strictObject({ before: z.iso.date().nullable(), after: z.iso.date().nullable() }),
+});
+export type Scape = z.infer<typeof Scape>;
+
+/** Nothing in it yet. */
+export const EMPTY_SCAPE: Scape = {
+  warm: 'right',
+  backgrounds: [],
+  pieces: [],
+  above: null,
+  trial: { before: null, after: null },
+};

@@ -1,0 +1,89 @@
+import { length, mass, say } from '../../units';
+import type { Finding, Rule } from '../finding';
+
+/** Lighter than this a stone hurts nobody that undermines it, kg (common practice). */
+const HEAVY = 0.5;
+/** The same of caves and dishes, which are broad and hollow, kg. */
+const HEAVY_FITTING = 3;
+/** An animal that digs so deep gets under a stone, m (common practice). */
+const DIGS = 0.03;
+
+/** Heavy things on soil that will be dug under, stacks that can fall, and hard things on glass. */
+export const stoneOnSoil: Rule = ({ animal, scape }) =>
+  scape.pieces.flatMap(({ placed, mass: kg, kind }): Finding[] => {
+    const { piece, on } = placed;
+    const stone = kind?.group === 'stone' || kg > HEAVY_FITTING;
+    const place = { at: 'scape', piece: piece.id } as const;
+    const found: Finding[] = [];
+    if (stone && kg >= HEAVY && on === 'ground' && placed.base > 0.01) {
+      const digs = animal?.digs.value ?? DIGS;
+      const burrows = animal?.life.value === 'burrowing' || digs > 0.05;
+      found.push({
+        code: 'stone-on-soil',
+        severity: burrows ? 'severe' : 'look',
+        place,
+        what: say`${piece.name} stands on soil that can be dug away.`,
+        because: animal
+          ? say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it; ${animal.english}s dig ${length(digs)} deep. On the floor of the box it cannot sink on to an animal.`
+          : say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it. On the floor of the box it cannot sink on to an animal.`,
+        remedies: [
+          {
+            label: say`Stand it on the floor of the box`,
+            call: { edit: 'setSupport', change: { piece: piece.id, support: { on: 'floor' } } },
+          },
+        ],
+        basis: 'practice',
+      });
+    }
+    const { bounds } = placed.solid;
+    const base = Math.min(bounds.x1 - bounds.x0, bounds.y1 - bounds.y0);
+    // What the soil holds does not fall.
+    const stands = bounds.z1 - Math.max(bounds.z0, placed.ground);
+    if (kind?.group === 'stone' && !piece.fixed && stands > base * 0.9 && kg > HEAVY) {
+      found.push({
+        code: 'stack-loose',
+        severity: 'look',
+        place,
+        what: say`${piece.name} is tall for its foot and not fixed.`,
+        because: say`It stands ${length(stands)} over the ground on a foot of ${length(base)}. Glue its stones to one another, or make it broader.`,
+        remedies: [
+          {
+            label: say`It will be glued`,
+            call: { edit: 'setPiece', change: { piece: piece.id, change: { fixed: true } } },
+          },
+        ],
+        basis: 'practice',
+      });
+    }
+    return found;
+  });
+
+/** Fresh wood and its mould, wood that stands in water. */
+export const wood: Rule = ({ scape }) => {
+  const fresh = scape.pieces.filter((it) => it.kind?.moulds?.value);
+  const soaked = scape.pieces.filter(
+    (it) => it.kind?.group === 'wood' && it.kind.moulds?.value && it.wet > it.placed.solid.volume * 0.05,
+  );
+  const found: Finding[] = soaked.map((it) => ({
+    code: 'wood-in-water',
+    severity: 'look',
+    place: { at: 'scape', piece: it.placed.piece.id },
+    what: say`${it.placed.piece.name} stands in water and will rot there.`,
+    because: say`Wood that has not lain in water floats at first, colours the water and softens within a year or two. Roots sold soaked, or stone, stay.`,
+    remedies: [],
+    basis: 'practice',
+  }));
+  if (fresh.length > 0) {
+    found.push({
+      code: 'wood-moulds',
+      severity: 'note',
+      place: { at: 'scape' },
+      what: say`Fresh wood will mould for some weeks, and stop.`,
+      because: say`${fresh.length === 1 ? 'One piece' : `${fresh.length} pieces`} of it. Scrub and bake or boil what fits; springtails shorten the rest. Wait with the animal until it has passed.`,
+      remedies: [],
+      basis: 'practice',
+      routine: true,
+    });
+  }
+  return found;
+};

@@ -1,0 +1,269 @@
+import { ARM, reachTo } from '../../scape/reach';
+import { LIP } from '../../scape/pump';
+import { length, say, tank } from '../../units';
+import type { Finding, Rule } from '../finding';
+
+const PLACE = { at: 'scape' } as const;
+
+/** Dishes, a feeding place, a cup for flies, probes: what is forgotten until the end. */
+export const thingsForgotten: Rule = (looked) => {
+  const { scape, animal, ground, design } = looked;
+  const { pieces, wants } = scape;
+  if (pieces.length === 0) return [];
+  const has = (use: (typeof pieces)[number]['uses'][number]): boolean =>
+    pieces.some((it) => it.uses.includes(use));
+  const found: Finding[] = [];
+  const missing = (code: string, kind: string, what: string, because: string, label: string): void => {
+    found.push({
+      code,
+      severity: 'look',
+      place: PLACE,
+      what: say`${what}`,
+      because: say`${because}`,
+      remedies: [{ label: say`${label}`, call: { edit: 'addPiece', change: { kind } } }],
+      basis: 'practice',
+    });
+  };
+  const water = animal?.water.value ?? 'dish';
+  const open = ground.parts.some((part) => part.stack.at(-1)?.layer.kind === 'water');
+  if (water !== 'drops' && !open && !has('drink'))
+    missing(
+      'no-dish',
+      water === 'dish' ? 'water-dish' : 'soaking-dish',
+      'There is nothing to drink from.',
+      'A dish needs room of its own and is easily forgotten until the box is full.',
+      'Put a dish in',
+    );
+  if ((water === 'soaking dish' || water === 'pool') && !open) {
+    const dishes = pieces.filter((it) => it.uses.includes('soak'));
+    const wanted = wants.length * (animal?.kind === 'snake' ? 0.22 : 0.55);
+    const size = Math.max(
+      0,
+      ...dishes.map(({ placed: { solid } }) =>
+        Math.max(solid.bounds.x1 - solid.bounds.x0, solid.bounds.y1 - solid.bounds.y0),
+      ),
+    );
+    const piece = dishes[0]?.placed.piece;
+    if (piece && size < wanted * 0.7 && piece.body.shape === 'block') {
+      const broad = Math.round(Math.min(wanted, design.enclosure.width * 0.5) * 200) / 200;
+      found.push({
+        code: 'dish-too-small',
+        severity: 'look',
+        place: { at: 'scape', piece: piece.id },
+        what: say`${piece.name} is too small to soak in.`,
+        because: say`It is ${length(size)} across; ${animal ? `${animal.english}s` : 'the animal'} of ${length(wants.length)} want about ${length(wanted)}.`,
+        remedies: [
+          {
+            label: say`Make it ${length(broad)} across`,
+            call: {
+              edit: 'setPiece',
+              change: { piece: piece.id, change: { body: { ...piece.body, width: broad } } },
+            },
+          },
+        ],
+        basis: 'practice',
+      });
+    }
+  }
+  if (!has('feed'))
+    missing(
+      'no-feeding-place',
+      'feeding-place',
+      'There is no place to feed at.',
+      'In the open, away from hides: what is fed there is eaten there, and what is left is found.',
+      'Keep a place free',
+    );
+  if (animal?.kind === 'frog' && wants.length <= 0.065 && !open && !has('fly-cup'))
+    missing(
+      'no-fly-cup',
+      'fly-cup',
+      'There is no cup for dusted flies.',
+      'Feeder dust kills leaves: fed in a cup it is rinsed out.',
+      'Put a cup in',
+    );
+  if (!has('measure'))
+    missing(
+      'no-probe',
+      'probe',
+      'Nothing measures what the box is like.',
+      'A probe at each end, where the animal is, tells what no label does.',
+      'Put a probe in',
+    );
+  return found;
+};
+
+const REACHED = ['drink', 'soak', 'feed', 'fly-cup', 'filter', 'pump', 'heat'] as const;
+
+/** Whether an arm gets to dishes, filters, moist hides and the corners. */
+export const reachable: Rule = ({ design, ground, scape }) => {
+  if (design.enclosure.build === 'walk-in') return [];
+  const found: Finding[] = [];
+  for (const { placed, uses, hide } of scape.pieces) {
+    const tended = uses.some((use) => (REACHED as readonly string[]).includes(use)) || hide?.moist;
+    if (!tended) continue;
+    const { piece, solid } = placed;
+    const to = {
+      x: (solid.bounds.x0 + solid.bounds.x1) / 2,
+      y: (solid.bounds.y0 + solid.bounds.y1) / 2,
+      z: solid.bounds.z1,
+    };
+    const { distance } = reachTo(to, design.enclosure, ground.pieces, piece.id);
+    if (distance <= ARM) continue;
+    found.push({
+      code: 'out-of-hand',
+      severity: 'look',
+      place: { at: 'scape', piece: piece.id },
+      what: say`A hand hardly gets to ${piece.name.toLowerCase()}.`,
+      because:
+        distance === Infinity
+          ? say`Pieces stand in the way from every opening. It is cleaned every day or week: leave a way to it.`
+          : say`It lies ${length(distance)} from the nearest opening; an arm reaches ${length(ARM)}.`,
+      remedies: [],
+      basis: 'memory',
+    });
+  }
+  const { width, depth } = design.enclosure;
+  const corners = [
+    ['front left', 0.04, 0.04],
+    ['front right', width - 0.04, 0.04],
+    ['back left', 0.04, depth - 0.04],
+    ['back right', width - 0.04, depth - 0.04],
+  ] as const;
+  const lowest = ground.parts.reduce((least, part) => Math.min(least, part.low), Infinity);
+  const z = (Number.isFinite(lowest) ? lowest : 0) + 0.02;
+  const far = corners.filter(([, x, y]) => reachTo({ x, y, z }, design.enclosure, []).distance > ARM);
+  if (far.length > 0) {
+    found.push({
+      code: 'corner-out-of-hand',
+      severity: 'note',
+      place: { at: 'enclosure' },
+      what: say`An arm does not reach the ${far.map(([name]) => name).join(' and ')} corner.`,
+      because: say`From the nearest opening it is more than ${length(ARM)}. Plan for tongs, a second door, or ground there that needs no care.`,
+      remedies: [],
+      basis: 'memory',
+    });
+  }
+  return found;
+};
+
+/** Pumps that do not lift so high, that run without a guard, or that have no water to stand in. */
+export const pumps: Rule = ({ design, scape }) => {
+  const found: Finding[] = [];
+  for (const { placed, water, uses } of scape.pieces) {
+    const { piece } = placed;
+    if (!piece.pump || !water) continue;
+    const place = { at: 'scape', piece: piece.id } as const;
+    const { lift, working } = water;
+    const wide =
+      piece.body.shape === 'block' ? piece.body.width : Math.hypot(piece.body.run.x, piece.body.run.y);
+    const wanted = wide * LIP.trickle;
+    const falls = uses.includes('fall');
+    if (falls && (working.flow <= 0 || working.flow < wanted)) {
+      found.push({
+        code: working.flow <= 0 ? 'pump-too-weak' : 'fall-dribbles',
+        severity: 'look',
+        place,
+        what:
+          working.flow <= 0
+            ? say`The pump does not lift water to the top of ${piece.name.toLowerCase()}.`
+            : say`Little water comes over ${piece.name.toLowerCase()}.`,
+        because: say`It has ${length(lift)} to lift and gives ${tank(working.flow * 3600)} an hour there; a lip of ${length(wide)} is wetted by ${tank(wanted * 3600)}. A stronger pump, a wider hose, or a lower fall.`,
+        remedies: [
+          {
+            label: say`Take a hose of ${length(piece.pump.hose.diameter + 0.004)}`,
+            call: {
+              edit: 'setPiece',
+              change: {
+                piece: piece.id,
+                change: {
+                  pump: {
+                    ...piece.pump,
+                    hose: { ...piece.pump.hose, diameter: piece.pump.hose.diameter + 0.004 },
+                  },
+                },
+              },
+            },
+          },
+        ],
+        basis: 'computed',
+      });
+    }
+    if (!piece.pump.guarded) {
+      found.push({
+        code: 'intake-open',
+        severity: 'severe',
+        place,
+        what: say`The intake of ${piece.name.toLowerCase()} is open.`,
+        because: say`Small animals are drawn on to it and drown. Sponge or stones in front of it.`,
+        remedies: [
+          {
+            label: say`It will be guarded`,
+            call: {
+              edit: 'setPiece',
+              change: { piece: piece.id, change: { pump: { ...piece.pump, guarded: true } } },
+            },
+          },
+        ],
+        basis: 'practice',
+      });
+    }
+    if (design.ground.waterDepth < 0.025) {
+      found.push({
+        code: 'pump-dry',
+        severity: 'look',
+        place,
+        what: say`The pump of ${piece.name.toLowerCase()} has no water to stand in.`,
+        because: say`${length(design.ground.waterDepth)} are kept in the box; a pump wants ${length(0.025)} over it and must never run dry.`,
+        remedies: [],
+        basis: 'practice',
+      });
+    }
+  }
+  return found;
+};
+
+/** Planters from which no water gets out. */
+export const planters: Rule = ({ scape }) =>
+  scape.pieces.flatMap(({ placed: { piece }, uses }): Finding[] =>
+    uses.includes('plant') && !piece.drained
+      ? [
+          {
+            code: 'planter-closed',
+            severity: 'look',
+            place: { at: 'scape', piece: piece.id },
+            what: say`Water cannot leave ${piece.name.toLowerCase()}.`,
+            because: say`Roots stand in it and rot. Three or four holes in its base, with gauze over them.`,
+            remedies: [
+              {
+                label: say`It will be drilled`,
+                call: { edit: 'setPiece', change: { piece: piece.id, change: { drained: true } } },
+              },
+            ],
+            basis: 'practice',
+          },
+        ]
+      : [],
+  );
+
+/** A trial with water before the soil goes in, and again after. */
+export const waterTrial: Rule = ({ design, scape }) => {
+  const runs =
+    scape.pieces.some((it) => it.placed.piece.pump !== null) || design.ground.method === 'full-water';
+  const { before, after } = design.scape.trial;
+  if (!runs || (before !== null && after !== null)) return [];
+  return [
+    {
+      code: 'water-trial',
+      severity: 'note',
+      place: PLACE,
+      what:
+        before === null
+          ? say`Let the water run for a day before any soil goes in.`
+          : say`Let the water run again now that the soil is in.`,
+      because: say`Look which walls get wet, where it drips, whether the level falls. Leaks are found then, or under everything.`,
+      remedies: [],
+      basis: 'practice',
+      routine: true,
+    },
+  ];
+};
