@@ -1,5 +1,6 @@
 import type { Lists } from '@/core/ground';
-import { bag, formatQuantity, length, type UnitPrefs } from '@/core/units';
+import type { ScapeResult } from '@/core/scape';
+import { bag, formatQuantity, length, mass, type UnitPrefs } from '@/core/units';
 
 const cell = (value: string): string => {
   // A cell that a spreadsheet would take for a formula is written as text.
@@ -7,8 +8,15 @@ const cell = (value: string): string => {
   return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
 };
 
-/** The buying and cutting list as CSV (RFC 4180): comma, CRLF, quoted where needed. */
-export function listsCsv(lists: Lists, prefs: UnitPrefs): string {
+/**
+ * The buying and cutting list as CSV (RFC 4180): comma, CRLF, quoted where needed.
+ * @param scape what stands in the box, and what its backgrounds take
+ */
+export function listsCsv(
+  lists: Lists,
+  prefs: UnitPrefs,
+  scape: Pick<ScapeResult, 'supplies' | 'toBuy' | 'backs'>,
+): string {
   const options = { prefs, locale: 'en' };
   const rows: string[][] = [['list', 'item', 'need', 'from the shelf', 'packs', 'left over', 'price']];
   const amount = (unit: Lists['buy'][number]['need']['unit'], value: number): string =>
@@ -29,6 +37,35 @@ export function listsCsv(lists: Lists, prefs: UnitPrefs): string {
       row.price.toFixed(2),
     ]);
   }
+  for (const { supply, amount: need, packs, leftOver, price } of scape.supplies) {
+    const told = (value: number): string =>
+      supply.measure === 'volume'
+        ? formatQuantity(bag(value), options)
+        : supply.measure === 'mass'
+          ? formatQuantity(mass(value), options)
+          : `${value.toFixed(2)}${supply.measure === 'area' ? ' m²' : ''}`;
+    rows.push([
+      'buy',
+      supply.name,
+      told(need),
+      '',
+      packs.map((pack) => `${pack.count} × ${pack.words}`).join(' + '),
+      told(leftOver),
+      price.toFixed(2),
+    ]);
+  }
+  for (const { name, count, price } of scape.toBuy)
+    rows.push(['buy', name, String(count), '', '', '', price.toFixed(2)]);
+  for (const { back, kind } of scape.backs)
+    rows.push([
+      'cut',
+      `${kind?.name ?? back.background.kind}, ${back.background.wall} wall`,
+      `${formatQuantity(length(back.width), options)} × ${formatQuantity(length(back.height), options)}`,
+      '',
+      '',
+      '',
+      '',
+    ]);
   for (const item of lists.cut) {
     const size = `${item.count > 1 ? `${item.count} × ` : ''}${formatQuantity(length(item.width), options)} × ${formatQuantity(length(item.depth), options)}`;
     rows.push(['cut', item.name, size, '', '', '', '']);

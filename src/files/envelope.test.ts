@@ -30,7 +30,7 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4'])(
+  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5'])(
     '%s opens for ever, with all that it held',
     (name) => {
       const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
@@ -84,6 +84,22 @@ describe('files of every earlier version', () => {
     expect(read.value.own.materials[0]!.mixing).toBeDefined();
   });
 
+  it('version 4 of a design keeps what stands in it; earlier ones stand empty', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v5.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error(read.message);
+    const [bog, hedge] = read.value.designs;
+    expect(bog!.scape.pieces.map((it) => it.kind)).toContain('bog-root');
+    expect(hedge!.scape).toMatchObject({
+      above: 0.35,
+      trial: { before: '2026-11-01', after: null },
+      backgrounds: [{ wall: 'back', kind: 'cork-tile', cutouts: [{ use: 'drain' }] }],
+    });
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v4.rincon.json', 'utf8'));
+    if (!before.ok) throw new Error(before.message);
+    for (const { scape } of before.value.designs)
+      expect(scape).toMatchObject({ warm: 'right', pieces: [], backgrounds: [], above: null });
+  });
+
   it('version 1 moistened all of the soil, and nothing was put away', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v1.rincon.json', 'utf8'));
     const design = read.ok ? read.value.designs[3] : undefined;
@@ -117,9 +133,9 @@ describe('writing and reading', () => {
     ['a later file', () => broken((it) => (it.version = 7)), /^version$/, /version 7.*Update/],
     [
       'a later design',
-      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 4 } as never)),
+      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 5 } as never)),
       /^designs\[1\]\.version$/,
-      /version 4/,
+      /version 5/,
     ],
     [
       'no version',
@@ -220,6 +236,32 @@ describe('writing and reading', () => {
       /./,
     ],
     [
+      'a piece of no thickness',
+      () => good.replace(/"diameter": [\d.]+/, '"diameter": 0'),
+      /^designs\[0\]\.scape\.pieces\[\d+\]\.body\.diameter$/,
+      />=0\.001|0\.001/,
+    ],
+    [
+      'two pieces of one id',
+      () =>
+        broken((it) => {
+          const { scape } = it.designs[0] as unknown as { scape: { pieces: { id: string }[] } };
+          scape.pieces[1]!.id = scape.pieces[0]!.id;
+        }),
+      /^designs\[0\]\.scape\.pieces\[1\]\.id$/,
+      /id of its own/,
+    ],
+    [
+      'ten thousand pieces',
+      () =>
+        broken((it) => {
+          const { scape } = it.designs[0] as unknown as { scape: { pieces: unknown[] } };
+          scape.pieces = Array.from({ length: 10_000 }, () => scape.pieces[0]);
+        }),
+      /^designs\[0\]\.scape\.pieces$/,
+      /200 pieces/,
+    ],
+    [
       'something unknown',
       () => broken((it) => ((it.designs[0] as Record<string, unknown>).colour = 'red')),
       /^designs\[0\]$/,
@@ -276,20 +318,21 @@ describe('writing and reading', () => {
 
 describe('the list as CSV, RFC 4180', () => {
   it('has a head, the same number of fields in every record, CRLF, and the sum of the screen', () => {
-    const { lists } = assess(demo[2]!, catalogue);
-    const csv = listsCsv(lists, METRIC);
+    const { lists, scape } = assess(demo[2]!, catalogue);
+    const csv = listsCsv(lists, METRIC, scape);
     expect(csv.endsWith('\r\n')).toBe(true);
     const records = csv
       .trimEnd()
       .split('\r\n')
-      .map((it) => it.split(','));
-    expect(new Set(records.map((it) => it.length)).size).toBe(1 + Number(csv.includes('"')));
+      // A comma inside quotes parts no fields.
+      .map((it) => it.replace(/"[^"]*"/g, (cell) => cell.replaceAll(',', ';')).split(','));
+    expect(new Set(records.map((it) => it.length))).toEqual(new Set([7]));
     const sum = records.filter((it) => it[0] === 'buy').reduce((all, it) => all + Number(it.at(-1)), 0);
-    expect(sum).toBeCloseTo(lists.price, 2);
+    expect(sum).toBeCloseTo(lists.price + scape.price, 2);
   });
   it('quotes what must be quoted, and lets no cell become a formula', () => {
-    const { lists } = assess(demo[0]!, catalogue);
+    const { lists, scape } = assess(demo[0]!, catalogue);
     const row = { ...lists.buy[0]!, name: '=HYPERLINK("x"), moss' };
-    expect(listsCsv({ ...lists, buy: [row] }, METRIC)).toContain(`buy,"'=HYPERLINK(""x""), moss",`);
+    expect(listsCsv({ ...lists, buy: [row] }, METRIC, scape)).toContain(`buy,"'=HYPERLINK(""x""), moss",`);
   });
 });

@@ -1,3 +1,4 @@
 export * from './outcome';
 export * from './envelope';
 export * from './csv';
+export * from './templateSvg';
