@@ -92,7 +92,7 @@ describe('the ledger', () => {
     const assessment = assess(limestone!, catalogue);
     draw(<Ledger assessment={assessment} findingsHref="#findings" />);
     const text = screen.getByRole('contentinfo', { name: 'Ledger' }).textContent!;
-    expect(text).toContain(assessment.lists.price.toFixed(2));
+    expect(text).toContain((assessment.lists.price + assessment.scape.price).toFixed(2));
     expect(text).toMatch(/standing, (build in place|two people|one person)/);
     const open = assessment.findings.filter(
       (it) => it.severity === 'severe' || it.severity === 'look',

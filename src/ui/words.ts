@@ -1,6 +1,9 @@
 import { materialOf, type Basis, type Catalogue } from '@/core/catalogue';
 import type { Layer, LayerKind, Method, Stage } from '@/core/design';
-import type { Severity } from '@/core/findings';
+import type { Finding, Severity } from '@/core/findings';
+import type { SupplyNeed } from '@/core/scape';
+import { bag, mass } from '@/core/units';
+import type { Reader } from './units';
 
 /** What things are called on screen. */
 export const BASIS_WORD: Record<Basis | 'computed', string> = {
@@ -78,3 +81,16 @@ export const OUTER_PLACES = (current: string) =>
     { href: '/stores', label: 'Stores' },
     { href: '/almanac', label: 'Almanac' },
   ].map((place) => ({ ...place, current: place.href === current }));
+
+/** The place inside an enclosure that shows a finding. */
+export function findingPlace(finding: Finding | undefined): 'brief' | 'ground' | 'scape' {
+  if (finding?.place.at === 'scape') return 'scape';
+  return finding?.place.at === 'brief' || finding?.place.at === 'enclosure' ? 'brief' : 'ground';
+}
+
+/** An amount of a supply in the measure it is sold by. */
+export function supplyWords({ supply, amount }: SupplyNeed, { write }: Pick<Reader, 'write'>): string {
+  if (supply.measure === 'volume') return write(bag(amount), { decimals: 2 });
+  if (supply.measure === 'mass') return write(mass(amount));
+  return supply.measure === 'area' ? `${amount.toFixed(2)} m²` : String(Math.ceil(amount));
+}

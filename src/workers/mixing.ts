@@ -49,8 +49,12 @@ export function startMix(
     });
   });
   // Only what it needs: a catalogue of animals would be copied for nothing.
-  const { sources, materials, recipes } = catalogue;
-  const answer = here.api.solve(problem, { sources, materials, recipes, animals: [] }, proxy(onProgress));
+  const { sources, materials, recipes, scape } = catalogue;
+  const answer = here.api.solve(
+    problem,
+    { sources, materials, recipes, scape, animals: [] },
+    proxy(onProgress),
+  );
   return {
     done: Promise.race([answer, stopped]).then((found) => ({
       answer: found,

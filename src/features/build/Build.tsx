@@ -17,6 +17,7 @@ import { download } from '@/ui/download';
 import { useReader, type Reader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
 import { Making } from './Making';
+import { ScapeList } from './ScapeList';
 
 /** What to buy and what to cut, with the cautions of those steps. */
 export function Build() {
@@ -49,7 +50,7 @@ export function Build() {
               onClick={() =>
                 download(
                   fileName(`${design.name} list`).replace(/\.rincon\.json$/, '.csv'),
-                  listsCsv(lists, reader.prefs),
+                  listsCsv(lists, reader.prefs, assessment.scape),
                   'text/csv',
                 )
               }
@@ -106,6 +107,8 @@ function BuyAndCut() {
           }
         />
       )}
+
+      <ScapeList />
 
       {lists.cut.length > 0 && (
         <>

@@ -13,8 +13,9 @@ import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { Choice } from '@/ui/Choice';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import { Grid } from '@/ui/Grid';
 import { useReader } from '@/ui/units';
-import { CORNER_WORD, Grid, MaterialField } from './layerFields';
+import { CORNER_WORD, MaterialField } from './layerFields';
 
 interface DrainageProps {
   readonly layer: Extract<Layer, { kind: 'drainage' }>;

@@ -51,8 +51,10 @@ export function Ground() {
   const selected =
     (stack.some(({ result }) => result.layer.id === chosen) ? chosen : usual?.result.layer.id) ?? null;
   const active = assessment.layers.find((it) => it.layer.id === selected);
-  const pressing = assessment.findings.filter((it) => urgent(it.severity));
-  const calm = assessment.findings.filter((it) => !urgent(it.severity));
+  // What stands in the box is judged in Scape.
+  const here = assessment.findings.filter((it) => it.place.at !== 'scape');
+  const pressing = here.filter((it) => urgent(it.severity));
+  const calm = here.filter((it) => !urgent(it.severity));
   const names = useMemo(() => regions.map(({ id, name }) => ({ id, name })), [regions]);
 
   const setMethod = useCallback((method: Method) => edit({ edit: 'setMethod', change: { method } }), [edit]);

@@ -14,9 +14,10 @@ import { length, percent } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import { Grid } from '@/ui/Grid';
 import { useReader } from '@/ui/units';
 import { DrainageFields, WaterFields } from './Drainage';
-import { CORNER_WORD, Grid, MaterialField } from './layerFields';
+import { CORNER_WORD, MaterialField } from './layerFields';
 import { MixEditor } from './MixEditor';
 import { partOf } from './places';
 

@@ -1,9 +1,7 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { ReactNode } from 'react';
 import { materialsFor, type Role } from '@/core/catalogue';
 import type { Layer } from '@/core/design';
 import type { Corner } from '@/core/ground';
@@ -15,21 +13,6 @@ export const CORNER_WORD: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
 };
-
-export function Grid({ children }: { readonly children: ReactNode }) {
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'repeat(auto-fill, minmax(136px, 1fr))',
-        gap: 1.25,
-        alignItems: 'start',
-      }}
-    >
-      {children}
-    </Box>
-  );
-}
 
 interface MaterialProps {
   readonly layer: Exclude<Layer, { kind: 'substrate' | 'water' }>;

@@ -8,7 +8,7 @@ import { assess } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { useReader } from '@/ui/units';
-import { SEVERITY_WORD } from '@/ui/words';
+import { findingPlace, SEVERITY_WORD } from '@/ui/words';
 
 interface Props {
   readonly designs: readonly Design[];
@@ -71,7 +71,7 @@ export function LookList({ designs, catalogue }: Props) {
             </Box>
             <Box
               component={NextLink}
-              href={`/e/${design.id}/${finding.place.at === 'brief' || finding.place.at === 'enclosure' ? 'brief' : 'ground'}`}
+              href={`/e/${design.id}/${findingPlace(finding)}`}
               sx={{
                 typography: 'body2',
                 fontWeight: 650,

@@ -8,7 +8,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { findAnimal } from '@/core/catalogue';
-import { proposeDesign, proposeSize, type Room } from '@/core/design';
+import { applyEdit, proposeDesign, proposeSize, type Room } from '@/core/design';
 import { shapesOf, type Shape } from '@/core/enclosure';
 import { bag, length, mass, tank } from '@/core/units';
 import { createDesign, useStore } from '@/store';
@@ -49,25 +49,23 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
       ? { width, depth, height }
       : null;
   const suits = proposeSize(row, count);
-  const design = useMemo(
+  const laidOut = useMemo(
     () =>
-      proposeDesign(
-        {
-          id,
-          name:
-            name.trim() ||
-            (row ? `${row.english.charAt(0).toUpperCase()}${row.english.slice(1)}` : 'New enclosure'),
-          animal,
-          count,
-          size,
-          room: { kind, temperature: null, humidity: null },
-        },
+      applyEdit(
+        proposeDesign(
+          { id, name: 'x', animal, count, size, room: { kind, temperature: null, humidity: null } },
+          catalogue,
+        ),
+        { edit: 'proposeScape', change: {} },
         catalogue,
       ),
     // The size is a fresh object each time; its sides are what counts.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [id, name, row, animal, count, know, width, depth, height, kind, catalogue],
+    [id, animal, count, know, width, depth, height, kind, catalogue],
   );
+  const called =
+    name.trim() || (row ? `${row.english.charAt(0).toUpperCase()}${row.english.slice(1)}` : 'New enclosure');
+  const design = useMemo(() => ({ ...laidOut, name: called }), [laidOut, called]);
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
   const telling = assessment.findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
 

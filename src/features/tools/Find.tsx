@@ -18,12 +18,14 @@ import { useDesigns, useStore } from '@/store';
 const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find an enclosure or a place'],
   ['?', 'this list'],
-  ['1 2 3', 'Brief, Ground, Build of the open enclosure'],
+  ['1 2 3 4', 'Brief, Ground, Scape, Build of the open enclosure'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['↑ ↓', 'on a handle or a number: one step more or less'],
   ['Shift ↑ ↓', 'a fifth of a step'],
   ['← ↑ → ↓', 'on a region of the plan or one of its corners: move it'],
+  ['← ↑ → ↓', 'on a piece: move it; Page Up and Page Down: to the back and to the front'],
+  ['Del', 'on a piece: take it out'],
   ['Enter', 'take over what was typed; on a layer of the drawing: pick it'],
   ['Esc', 'drop what was typed'],
 ];
@@ -93,7 +95,7 @@ function Finder({ onDone }: { readonly onDone: () => void }) {
       if (it.state !== 'ready') return [];
       const { id, design } = it.row;
       const hint = findAnimal(catalogue, design.brief.animal)?.english ?? 'no animal yet';
-      return (['ground', 'brief', 'build'] as const).map((place) => ({
+      return (['ground', 'brief', 'scape', 'build'] as const).map((place) => ({
         label: place === 'ground' ? design.name : `${design.name}, ${place}`,
         hint,
         href: `/e/${id}/${place}`,

@@ -14,13 +14,16 @@ import { useSnackbar } from 'notistack';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useDesigns, useEditing, useOpenDesign, useSaving, type SaveState } from '@/store';
+import type { Assessment } from '@/core/assess';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
+import { findingPlace } from '@/ui/words';
 
 /** The places inside an enclosure, in the order of work. */
 const PLACES = [
   { path: 'brief', label: 'Brief' },
   { path: 'ground', label: 'Ground' },
+  { path: 'scape', label: 'Scape' },
   { path: 'build', label: 'Build' },
 ] as const;
 
@@ -41,10 +44,14 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {children}
       </Box>
-      <Ledger assessment={assessment} findingsHref={`/e/${design.id}/ground#findings`} />
+      <Ledger assessment={assessment} findingsHref={`/e/${design.id}/${placeOf(assessment)}#findings`} />
     </Box>
   );
 }
+
+/** Where the gravest of what is to be looked at is shown. */
+const placeOf = ({ findings }: Assessment): string =>
+  findingPlace(findings.find((it) => it.severity === 'severe' || it.severity === 'look'));
 
 /** Takes out of the saving what the bar shows, so that the bar is drawn anew only when that changes. */
 function SavingBar(props: Omit<BarProps, 'save' | 'undo' | 'redo' | 'overtaken'>) {

@@ -20,6 +20,8 @@ import { useEarth } from '../theme/useEarth';
 import { useReader } from '../units';
 import { nextGesture } from './Handle';
 import { Ruler } from './Ruler';
+import { BackLayer } from './pieces/BackLayer';
+import { PieceEnds, PieceLayer, type PieceTools } from './pieces/PieceLayer';
 import { textureOf, TexturePatterns } from './textures';
 
 interface Props {
@@ -34,6 +36,8 @@ interface Props {
   /** Gives a region another outline. Calls of one drag share a gesture. */
   readonly onOutline?: (region: string, outline: readonly Point[], gesture: string) => void;
   readonly onMove?: (region: string, x: number, y: number, gesture: string) => void;
+  readonly pieces?: PieceTools | undefined;
+  readonly background?: string | null;
 }
 
 const MARGIN = { left: 56, right: 40, top: 40, bottom: 56 };
@@ -65,6 +69,8 @@ export function Plan(props: Props) {
   const high = Math.max(...parts.map((part) => part.high));
   const step = prefs.length === 'in' ? UNITS.in.factor : 0.01;
   const chosen = parts.find((part) => part.region !== null && part.region.id === picked);
+  const projection = { view: 'plan', left, floor: front, scale } as const;
+  const grasped = assessment.scape.pieces.find((it) => it.placed.piece.id === props.pieces?.selected);
 
   return (
     <svg
@@ -123,6 +129,31 @@ export function Plan(props: Props) {
               {...{ x, y, scale }}
             />
           ),
+      )}
+      <BackLayer
+        backs={assessment.scape.backs}
+        projection={projection}
+        prefix={prefix}
+        selected={props.background ?? null}
+      />
+      <PieceLayer
+        design={design}
+        assessment={assessment}
+        projection={projection}
+        size={{ width, height }}
+        prefix={prefix}
+        tools={props.pieces}
+        cut={0}
+        plain={false}
+      />
+      {grasped && props.pieces && (
+        <PieceEnds
+          piece={grasped.placed.piece}
+          result={grasped}
+          tools={props.pieces}
+          projection={projection}
+          size={{ width, height }}
+        />
       )}
       <rect
         x={left}

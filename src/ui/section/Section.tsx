@@ -13,6 +13,8 @@ import { cutThrough, farCut, nearCut, VIEWS, type Span, type View } from './cut'
 import { Handle } from './Handle';
 import { Damp, MoistureOverlay, MoistureStrip } from './Moisture';
 import { Ruler } from './Ruler';
+import { BackLayer } from './pieces/BackLayer';
+import { PieceEnds, PieceLayer, type PieceTools } from './pieces/PieceLayer';
 import { textureOf, TexturePatterns } from './textures';
 
 export type { View } from './cut';
@@ -38,6 +40,10 @@ interface Props {
   readonly onSelect?: (layer: string) => void;
   /** Moves the top of a layer at one end by so much, m. Calls of one drag share a gesture. */
   readonly onShift?: (layer: string, corners: readonly Corner[], by: number, gesture: string) => void;
+  /** Set where pieces can be taken hold of; otherwise they are only seen. */
+  readonly pieces?: PieceTools | undefined;
+  /** The background that is picked. */
+  readonly background?: string | null;
 }
 
 /** The enclosure cut open and drawn to scale, from the design alone. */
@@ -96,6 +102,9 @@ export function Section(props: Props) {
   const last = picked.at(-1);
   const active = first?.it.result;
   const over = active && assessment.ground.parts.find((part) => (part.region?.id ?? null) === active.region);
+  const projection = { view, left, floor, scale };
+  const size = { width: props.width, height: props.height };
+  const grasped = assessment.scape.pieces.find((it) => it.placed.piece.id === props.pieces?.selected);
 
   return (
     <svg
@@ -128,6 +137,12 @@ export function Section(props: Props) {
       <rect x={x(0)} y={y(box.height)} width={boxWidth} height={boxHeight} fill={earth.sky} />
 
       <g clipPath={`url(#${prefix}-box)`}>
+        <BackLayer
+          backs={assessment.scape.backs}
+          projection={projection}
+          prefix={prefix}
+          selected={props.background ?? null}
+        />
         {/* Ground that rises behind the cut is seen from above, by its top layer; the face of another part by all of its. */}
         {far.map((span) => {
           const top = span.layers.at(-1);
@@ -252,7 +267,26 @@ export function Section(props: Props) {
         )}
       </g>
 
+      <PieceLayer
+        design={design}
+        assessment={assessment}
+        projection={projection}
+        size={size}
+        prefix={prefix}
+        tools={props.pieces}
+        cut={props.cut ?? nearCut(view, box)}
+        plain={plain}
+      />
       <Walls {...{ box, across, x, y, plain }} ink={earth.ink} water={earth.water} />
+      {grasped && props.pieces && (
+        <PieceEnds
+          piece={grasped.placed.piece}
+          result={grasped}
+          tools={props.pieces}
+          projection={projection}
+          size={size}
+        />
+      )}
 
       {!plain && moisture && <MoistureStrip moisture={moisture} left={x(across) + 26} y={y} bed={water} />}
       {!plain && (

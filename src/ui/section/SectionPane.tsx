@@ -115,6 +115,8 @@ export function SectionPane(props: Props) {
               {...(onRegion ? { onRegion } : {})}
               {...(onOutline ? { onOutline } : {})}
               {...(onMove ? { onMove } : {})}
+              pieces={drawing.pieces}
+              background={drawing.background ?? null}
             />
           ) : (
             <Section

@@ -17,7 +17,8 @@ interface Props {
 /** The sums a builder keeps asking for, always in sight. */
 export function Ledger({ assessment, findingsHref }: Props) {
   const { write } = useReader();
-  const { standingMass, lists, findings } = assessment;
+  const { standingMass, lists, scape, findings } = assessment;
+  const packs = lists.packCount + scape.packCount;
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length;
   const fine = findings.filter((it) => it.severity === 'fine').length;
   const hands =
@@ -27,7 +28,10 @@ export function Ledger({ assessment, findingsHref }: Props) {
     [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
     [write(tank(assessment.waterToMixIn)), 'water to mix in'],
     [write(mass(standingMass)), `standing, ${hands}`],
-    [lists.price.toFixed(2), `to buy, ${lists.packCount} ${lists.packCount === 1 ? 'pack' : 'packs'}`],
+    [
+      (lists.price + scape.price).toFixed(2),
+      `to buy, ${packs} ${packs === 1 ? 'pack or piece' : 'packs and pieces'}`,
+    ],
   ];
   return (
     <Box

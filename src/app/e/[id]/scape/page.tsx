@@ -1,0 +1,5 @@
+import { Scape } from '@/features/scape/Scape';
+
+export default function ScapePage() {
+  return <Scape />;
+}

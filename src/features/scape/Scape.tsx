@@ -1,0 +1,128 @@
+'use client';
+
+import AutoAwesomeMosaicOutlinedIcon from '@mui/icons-material/AutoAwesomeMosaicOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import Typography from '@mui/material/Typography';
+import { useCallback, useMemo, useState } from 'react';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { FindingList } from '@/ui/FindingList';
+import type { PieceTools } from '@/ui/section/pieces/PieceLayer';
+import { SectionPane, type PaneView } from '@/ui/section/SectionPane';
+import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { Backgrounds } from './Backgrounds';
+import { BoxFields } from './BoxFields';
+import { Pieces } from './Pieces';
+import { WaterParts } from './WaterParts';
+
+const TABS = [
+  { value: 'pieces', label: 'Pieces' },
+  { value: 'background', label: 'Background' },
+  { value: 'water', label: 'Water' },
+  { value: 'box', label: 'Warm side and reach' },
+] as const;
+type ScapeTab = (typeof TABS)[number]['value'];
+
+/** What stands, lies and hangs in the box: the place where it is laid out. */
+export function Scape() {
+  const { catalogue } = useStore();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [tab, setTab] = useState<ScapeTab>('pieces');
+  const [view, setView] = useState<PaneView>('front');
+  const [wall, setWall] = useState<string | null>(null);
+
+  const { pieces } = design.scape;
+  const selected = pieces.some((it) => it.id === chosen) ? chosen : null;
+  const tools = useMemo(
+    (): PieceTools => ({
+      selected,
+      onSelect: (piece) => {
+        setChosen(piece);
+        setTab('pieces');
+      },
+      onMove: (piece, to, gesture) => edit({ edit: 'movePiece', change: { piece, to } }, gesture),
+      onStretch: (piece, end, to, gesture) =>
+        edit({ edit: 'stretchPiece', change: { piece, end, to } }, gesture),
+      onBody: (piece, body, gesture) =>
+        edit({ edit: 'setPiece', change: { piece, change: { body } } }, gesture),
+      onRemove: (piece) => edit({ edit: 'removePiece', change: { piece } }),
+    }),
+    [selected, edit],
+  );
+  const onAdded = useCallback((id: string) => {
+    setChosen(id);
+    setTab('pieces');
+  }, []);
+
+  const here = assessment.findings.filter(
+    (it) => it.place.at === 'scape' || it.code.includes('water') || it.code.startsWith('pool'),
+  );
+  const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
+  const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
+  const empty = pieces.length === 0 && design.scape.backgrounds.length === 0;
+
+  return (
+    <TwoPanes
+      left={
+        <SectionPane
+          design={design}
+          assessment={assessment}
+          catalogue={catalogue}
+          view={view}
+          onView={setView}
+          pieces={tools}
+          background={tab === 'background' ? wall : null}
+        />
+      }
+      right={
+        <>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
+            <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+              Scape
+            </Typography>
+            <Button
+              variant={empty ? 'contained' : 'outlined'}
+              startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
+              onClick={() => {
+                edit({ edit: 'proposeScape', change: {} });
+                setChosen(null);
+              }}
+            >
+              {empty ? 'Lay out a first scape' : 'Lay out afresh'}
+            </Button>
+          </Box>
+          <Tabs
+            value={tab}
+            onChange={(_, next: ScapeTab) => setTab(next)}
+            aria-label="Scape"
+            sx={{ mb: 1.5 }}
+          >
+            {TABS.map((it) => (
+              <Tab
+                key={it.value}
+                value={it.value}
+                label={it.label}
+                id={`scape-tab-${it.value}`}
+                aria-controls={`scape-panel-${it.value}`}
+              />
+            ))}
+          </Tabs>
+          <Box role="tabpanel" id={`scape-panel-${tab}`} aria-labelledby={`scape-tab-${tab}`}>
+            {tab === 'pieces' && <Pieces selected={selected} onSelect={setChosen} onAdded={onAdded} />}
+            {tab === 'background' && <Backgrounds selected={wall} onSelect={setWall} />}
+            {tab === 'water' && <WaterParts onPick={onAdded} />}
+            {tab === 'box' && <BoxFields />}
+          </Box>
+          <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
+            <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
+            <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
+          </Box>
+        </>
+      }
+    />
+  );
+}
