@@ -7,6 +7,6 @@ if (!ensureBuild()) process.exit(1);
 const done = [
   run('node_modules/.bin/tsx', ['bench/assess.ts']),
   run('node_modules/.bin/tsx', ['bench/mixing.ts']),
-  run(process.execPath, ['bench/drag.mjs']),
+  run('node_modules/.bin/tsx', ['bench/drag.ts']),
 ];
 process.exitCode = done.every(Boolean) ? 0 : 1;

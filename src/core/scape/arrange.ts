@@ -5,7 +5,8 @@ import { siteAt } from '../ground/layers';
 import { coverShare } from './cover';
 import { goesIn } from './fits';
 import { placePieces, type Site } from './place';
-import { belongs, freePlace, overlapShare } from './settle';
+import { clashOf } from './overlap';
+import { belongs, freePlace } from './settle';
 import { wantsOf, type Wants } from './wants';
 
 const clamp = (value: number, low: number, high: number): number =>
@@ -544,12 +545,5 @@ function covering(plan: Plan): void {
 function clashes({ design, site }: Plan): boolean {
   const placed = placePieces(design.scape.pieces, site);
   const last = placed.at(-1);
-  return (
-    last !== undefined &&
-    placed.some(
-      (it) =>
-        it !== last &&
-        Math.max(overlapShare(it.solid, last.solid), overlapShare(last.solid, it.solid)) > 0.05,
-    )
-  );
+  return last !== undefined && placed.some((it) => it !== last && clashOf(it.solid, last.solid) > 0.05);
 }

@@ -1,5 +1,5 @@
 import type { Piece } from '../design/scapeSchema';
-import { solidOf, type Solid } from './solid';
+import { lifted, solidOf, type Solid } from './solid';
 
 /** What pieces stand on, asked place by place; m above the floor. */
 export interface Site {
@@ -15,6 +15,8 @@ export interface Site {
 export interface Placed {
   readonly piece: Piece;
   readonly solid: Solid;
+  /** The same with its underside on the floor: what it looks like, wherever it stands. */
+  readonly grounded: Solid;
   /** Underside of its foot, m above the floor. */
   readonly base: number;
   /** Ground at its foot, m above the floor. */
@@ -26,15 +28,17 @@ export interface Placed {
 /** Share of its height that floating cork lies under the water (density a quarter of water's). */
 const DRAUGHT = 0.25;
 
-/** A piece keeps its solid while it stands where it stood. */
-const known = new WeakMap<Piece, { readonly base: number; readonly solid: Solid }>();
+/** A piece keeps its solid, and its place, while it stands where it stood: most do while one is dragged. */
+const known = new WeakMap<Piece, Placed>();
 
-function solidAt(piece: Piece, base: number): Solid {
+function placedAt(piece: Piece, base: number, ground: number, on: Placed['on']): Placed {
   const before = known.get(piece);
-  if (before?.base === base) return before.solid;
-  const solid = solidOf(piece.body, piece.at, base);
-  known.set(piece, { base, solid });
-  return solid;
+  if (before?.base === base && before.ground === ground && before.on === on) return before;
+  const grounded = before?.grounded ?? solidOf(piece.body, piece.at, 0);
+  const solid = before?.base === base ? before.solid : lifted(grounded, base);
+  const placed: Placed = { piece, solid, grounded, base, ground, on };
+  known.set(piece, placed);
+  return placed;
 }
 
 /** Where every piece stands. One that stands on another rises and sinks with it; a ring of them stands on the ground. */
@@ -68,7 +72,7 @@ export function placePieces(pieces: readonly Piece[], site: Site): readonly Plac
       }
     }
     open.delete(piece.id);
-    const made: Placed = { piece, solid: solidAt(piece, base), base, ground, on };
+    const made = placedAt(piece, base, ground, on);
     placed.set(piece.id, made);
     return made;
   };

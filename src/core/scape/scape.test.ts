@@ -298,6 +298,7 @@ describe('doors and hands', () => {
             body: solid.body,
           },
           solid,
+          grounded: solid,
           base: 0,
           ground: 0,
           on: 'floor' as const,

@@ -1,5 +1,5 @@
 import { findPieceKind, type Animal, type Catalogue, type PieceKind, type Use } from '../catalogue';
-import type { Design, Piece } from '../design/schema';
+import type { Design, Piece, Scape } from '../design/schema';
 import type { GroundResult } from '../ground/layers';
 import { coverShare } from './cover';
 import { goesIn, sticksOut } from './fits';
@@ -121,7 +121,42 @@ interface Setting {
   readonly catalogue: Catalogue;
 }
 
-function pieceResult(placed: Placed, { design, ground, wants, soils, catalogue }: Setting): PieceResult {
+/** Made anew only when the piece, the ground in it or the box has changed. */
+const results = new WeakMap<
+  Placed,
+  {
+    readonly within: ReadonlyMap<string, number> | undefined;
+    readonly enclosure: Design['enclosure'];
+    readonly warm: Scape['warm'];
+    readonly water: number;
+    readonly girth: number;
+    readonly catalogue: Catalogue;
+    readonly result: PieceResult;
+  }
+>();
+
+function pieceResult(placed: Placed, setting: Setting): PieceResult {
+  const { design, ground, wants, catalogue } = setting;
+  const within = ground.within.get(placed.piece.id);
+  const { enclosure, scape } = design;
+  const water = design.ground.waterDepth;
+  const before = results.get(placed);
+  if (
+    before &&
+    before.within === within &&
+    before.enclosure === enclosure &&
+    before.warm === scape.warm &&
+    before.water === water &&
+    before.girth === wants.girth &&
+    before.catalogue === catalogue
+  )
+    return before.result;
+  const result = resultFor(placed, setting);
+  results.set(placed, { within, enclosure, warm: scape.warm, water, girth: wants.girth, catalogue, result });
+  return result;
+}
+
+function resultFor(placed: Placed, { design, ground, wants, soils, catalogue }: Setting): PieceResult {
   const { piece, solid } = placed;
   const kind = findPieceKind(catalogue, piece.kind);
   const { enclosure, scape } = design;

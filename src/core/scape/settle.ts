@@ -3,6 +3,7 @@ import type { Body, Design, Piece, Support } from '../design/schema';
 import { siteAt } from '../ground/layers';
 import { backsOf } from './backs';
 import { placePieces, type Placed, type Site } from './place';
+import { overlapShare } from './overlap';
 import { axisOf, solidOf, type Bounds, type Solid } from './solid';
 
 /** A place reached for: of the underside of the foot; without a height the piece keeps what bears it. */
@@ -210,23 +211,6 @@ export function placedSolid(design: Design, piece: Piece): Solid | undefined {
   return placePieces(pieces, siteAt(design)).find((it) => it.piece.id === piece.id)?.solid;
 }
 
-/** So much of one body's columns runs through another, 0 to 1; a few millimetres of touching do not count. */
-export function overlapShare(a: Solid, b: Solid, allowed = 0.004): number {
-  const p = a.bounds;
-  const q = b.bounds;
-  if (p.x1 < q.x0 || q.x1 < p.x0 || p.y1 < q.y0 || q.y1 < p.y0 || p.z1 < q.z0 || q.z1 < p.z0) return 0;
-  let within = 0;
-  let all = 0;
-  for (const { x, y, area, low, high } of a.columns) {
-    all += (high - low) * area;
-    const reach = b.reachAt(x, y);
-    if (!reach) continue;
-    const thick = Math.min(high, reach[1]) - Math.max(low, reach[0]);
-    if (thick > allowed) within += thick * area;
-  }
-  return all > 0 ? within / all : 0;
-}
-
 /**
  * The place nearest to the one asked for at which a piece is in nobody's way; where there is none, the one where it is
  * least so.
@@ -282,3 +266,30 @@ export const belongs = ({
     : uses.includes('fall') || support.on === 'floor'
       ? 'anywhere'
       : 'land';
+
+/** What bears a piece once it is told to stand on something else: as near as can be to where it stands now. */
+export function supportFor(design: Design, piece: Piece, on: Support['on']): Support {
+  const solid = placedSolid(design, piece);
+  const base = solid?.bounds.z0 ?? 0;
+  const ground = siteAt(design).groundAt(piece.at.x, piece.at.y);
+  const { height } = design.enclosure;
+  switch (on) {
+    case 'floor':
+    case 'water':
+      return { on };
+    case 'ground':
+      return { on, sunk: mm(clamp(ground - base, 0, 0.05)) };
+    case 'piece': {
+      const other = design.scape.pieces.find((it) => it.id !== piece.id);
+      return other ? { on, piece: other.id } : piece.support;
+    }
+    case 'wall':
+      return {
+        on,
+        wall: (solid && wallAt(solid.bounds, design)) ?? 'back',
+        height: mm(Math.max(base, ground + 0.05)),
+      };
+    case 'lid':
+      return { on, drop: mm(clamp(height - base, 0.02, height)) };
+  }
+}

@@ -97,6 +97,33 @@ export function solidOf(body: Body, at: { readonly x: number; readonly y: number
   return body.shape === 'block' ? blockAt(body, at, base) : longAt(body, at, base);
 }
 
+/** The same body so much higher: what was reckoned of it is moved, not reckoned again. */
+export function lifted(solid: Solid, by: number): Solid {
+  if (by === 0) return solid;
+  const up = ({ x, y, z }: Vec): Vec => ({ x, y, z: z + by });
+  const { bounds } = solid;
+  return {
+    ...omitColumns(solid),
+    foot: up(solid.foot),
+    head: up(solid.head),
+    bounds: { ...bounds, z0: bounds.z0 + by, z1: bounds.z1 + by },
+    reachAt: (x, y) => {
+      const reach = solid.reachAt(x, y);
+      return reach && [reach[0] + by, reach[1] + by];
+    },
+    get columns() {
+      return lazy(this, () =>
+        solid.columns.map(({ x, y, area, low, high }) => ({ x, y, area, low: low + by, high: high + by })),
+      );
+    },
+  };
+}
+
+/** All of it but its columns, which would be cut by merely being copied. */
+function omitColumns({ body, volume, stuff, encloses, surface, shades }: Solid) {
+  return { body, volume, stuff, encloses, surface, shades };
+}
+
 /** The narrower of two intervals; undefined when they do not meet. */
 type Interval = readonly [number, number];
 const meet = (a: Interval, b: Interval): Interval | undefined => {

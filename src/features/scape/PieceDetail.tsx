@@ -7,6 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { memo, useCallback } from 'react';
 import type { Body, Piece, Support } from '@/core/design';
 import type { PieceResult } from '@/core/scape';
 import { bag, length, mass } from '@/core/units';
@@ -37,44 +38,27 @@ export function PieceDetail({ result, onGone }: Props) {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { write } = useReader();
-  const { piece, base, solid } = result.placed;
+  const { piece, solid } = result.placed;
   const { enclosure, scape } = design;
-  const set = (change: Partial<Omit<Piece, 'id' | 'at' | 'support'>>): void =>
-    edit({ edit: 'setPiece', change: { piece: piece.id, change } });
-  const move = (to: { x: number; y: number; z?: number }): void =>
-    edit({ edit: 'movePiece', change: { piece: piece.id, to } });
-  const tick = (label: string, checked: boolean, change: Partial<Piece>) => (
-    <FormControlLabel
-      control={<Checkbox size="small" checked={checked} onChange={() => set(change)} />}
-      label={label}
-      slotProps={{ typography: { variant: 'body2' } }}
-      sx={{ mr: 1.5 }}
-    />
+  const { id } = piece;
+  const set = useCallback(
+    (change: Partial<Omit<Piece, 'id' | 'at' | 'support'>>): void =>
+      edit({ edit: 'setPiece', change: { piece: id, change } }),
+    [edit, id],
   );
-  const others = scape.pieces.filter((it) => it.id !== piece.id);
+  const onBody = useCallback((body: Body) => set({ body }), [set]);
+  const move = (to: { x: number; y: number }): void => edit({ edit: 'movePiece', change: { piece: id, to } });
+  const others = scape.pieces
+    .filter((it) => it.id !== id)
+    .map((it) => `${it.id} ${it.name}`)
+    .join('\n');
 
   return (
     <Box sx={{ mt: 1.25 }}>
       <Panel label={piece.name}>
         <Grid>
-          <LineField
-            key={piece.name}
-            label="What you call it"
-            value={piece.name}
-            onCommit={(name) => set({ name })}
-            sx={{ gridColumn: 'span 2' }}
-          />
-          <QuantityField
-            label="Weighs"
-            measure="mass"
-            value={piece.mass}
-            max={2000}
-            step={0.1}
-            placeholder="reckoned"
-            onCommit={(kg) => set({ mass: kg })}
-            onClear={() => set({ mass: null })}
-          />
-          <BodyFields body={piece.body} onChange={(body) => set({ body })} />
+          <Named name={piece.name} mass={piece.mass} onSet={set} />
+          <BodyFields body={piece.body} onChange={onBody} />
           <QuantityField
             label="From the left"
             measure="length"
@@ -89,27 +73,8 @@ export function PieceDetail({ result, onGone }: Props) {
             max={enclosure.depth}
             onCommit={(y) => move({ x: piece.at.x, y })}
           />
-          <TextField
-            select
-            label="Stands"
-            sx={{ gridColumn: 'span 2' }}
-            value={piece.support.on}
-            onChange={(event) => {
-              const on = SUPPORTS.find((it) => it.value === event.target.value)?.value;
-              if (on)
-                edit({
-                  edit: 'setSupport',
-                  change: { piece: piece.id, support: supportOf(on, result, others, enclosure.height) },
-                });
-            }}
-          >
-            {SUPPORTS.filter((it) => it.value !== 'piece' || others.length > 0).map((it) => (
-              <MenuItem key={it.value} value={it.value}>
-                {it.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <SupportFields piece={piece} base={base} others={others} />
+          <StandsField piece={id} on={piece.support.on} alone={others === ''} />
+          <SupportFields piece={piece} base={result.placed.base} others={others} />
           {piece.entrance !== null && (
             <QuantityField
               label="Way in"
@@ -121,66 +86,150 @@ export function PieceDetail({ result, onGone }: Props) {
             />
           )}
         </Grid>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', mt: 0.5 }}>
-          {tick('hide', piece.entrance !== null, {
-            entrance: piece.entrance === null ? (result.kind?.entrance?.value ?? 0.05) : null,
-          })}
-          {piece.entrance !== null && tick('kept moist', piece.moist, { moist: !piece.moist })}
-          {tick('basking place', piece.basking, { basking: !piece.basking })}
-          {tick('glued or screwed', piece.fixed, { fixed: !piece.fixed })}
-          {result.uses.includes('plant') &&
-            tick('holes in its base', piece.drained, { drained: !piece.drained })}
-        </Box>
+        <Ticks
+          hide={piece.entrance !== null}
+          entrance={result.kind?.entrance?.value ?? 0.05}
+          moist={piece.moist}
+          basking={piece.basking}
+          fixed={piece.fixed}
+          drained={result.uses.includes('plant') ? piece.drained : undefined}
+          onSet={set}
+        />
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
-          {result.kind?.why} It weighs about {write(mass(result.mass))}, shades {area(solid.shades)} of floor
+          {result.kind?.why} It weighs about {write(mass(result.mass))}, shades{' '}
+          {Math.round(solid.shades * 10_000)} cm² of floor
           {result.buried > 1e-6 ? `, displaces ${write(bag(result.buried))} of ground` : ''}
           {result.fill > 1e-6 ? `, takes ${write(bag(result.fill))} of soil` : ''}; its lowest point is{' '}
           {write(length(Math.max(0, solid.bounds.z0)))} up, its highest {write(length(solid.bounds.z1))}.
         </Typography>
-        <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-          <Button variant="outlined" onClick={() => edit({ edit: 'copyPiece', change: { piece: piece.id } })}>
-            One more like it
-          </Button>
-          <Button
-            variant="outlined"
-            onClick={() => {
-              edit({ edit: 'removePiece', change: { piece: piece.id } });
-              onGone();
-            }}
-          >
-            Take it out
-          </Button>
-        </Box>
+        <Doings piece={id} onGone={onGone} />
       </Panel>
     </Box>
   );
-
-  function area(squareMetres: number): string {
-    return `${Math.round(squareMetres * 10_000)} cm²`;
-  }
 }
 
-/** As good a start as can be had where one changes what bears a piece: it stays as high as it was. */
-function supportOf(
-  on: Support['on'],
-  { placed: { base, ground, solid } }: PieceResult,
-  others: readonly Piece[],
-  height: number,
-): Support {
-  switch (on) {
-    case 'floor':
-    case 'water':
-      return { on };
-    case 'ground':
-      return { on, sunk: Math.max(0, Math.min(0.05, ground - base)) };
-    case 'piece':
-      return { on, piece: others[0]?.id ?? '' };
-    case 'wall':
-      return { on, wall: solid.bounds.x0 < 0.05 ? 'left' : 'back', height: Math.max(base, ground + 0.05) };
-    case 'lid':
-      return { on, drop: Math.max(0.02, Math.min(height, height - base)) };
-  }
+type Set = (change: Partial<Omit<Piece, 'id' | 'at' | 'support'>>) => void;
+
+/** Parts of the form that stay as they are while the piece is dragged: each is drawn anew only when it changes. */
+const Named = memo(function Named({
+  name,
+  mass: weighed,
+  onSet,
+}: {
+  readonly name: string;
+  readonly mass: number | null;
+  readonly onSet: Set;
+}) {
+  return (
+    <>
+      <LineField
+        key={name}
+        label="What you call it"
+        value={name}
+        onCommit={(next) => onSet({ name: next })}
+        sx={{ gridColumn: 'span 2' }}
+      />
+      <QuantityField
+        label="Weighs"
+        measure="mass"
+        value={weighed}
+        max={2000}
+        step={0.1}
+        placeholder="reckoned"
+        onCommit={(kg) => onSet({ mass: kg })}
+        onClear={() => onSet({ mass: null })}
+      />
+    </>
+  );
+});
+
+interface TicksProps {
+  readonly hide: boolean;
+  /** Its way in, when it becomes a hide, m. */
+  readonly entrance: number;
+  readonly moist: boolean;
+  readonly basking: boolean;
+  readonly fixed: boolean;
+  /** undefined for what is not planted. */
+  readonly drained: boolean | undefined;
+  readonly onSet: Set;
 }
+
+const Ticks = memo(function Ticks({ hide, entrance, moist, basking, fixed, drained, onSet }: TicksProps) {
+  const tick = (label: string, checked: boolean, change: Partial<Piece>) => (
+    <FormControlLabel
+      control={<Checkbox size="small" checked={checked} onChange={() => onSet(change)} />}
+      label={label}
+      slotProps={{ typography: { variant: 'body2' } }}
+      sx={{ mr: 1.5 }}
+    />
+  );
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', mt: 0.5 }}>
+      {tick('hide', hide, { entrance: hide ? null : entrance })}
+      {hide && tick('kept moist', moist, { moist: !moist })}
+      {tick('basking place', basking, { basking: !basking })}
+      {tick('glued or screwed', fixed, { fixed: !fixed })}
+      {drained !== undefined && tick('holes in its base', drained, { drained: !drained })}
+    </Box>
+  );
+});
+
+const Doings = memo(function Doings({
+  piece,
+  onGone,
+}: {
+  readonly piece: string;
+  readonly onGone: () => void;
+}) {
+  const { edit } = useEditing();
+  return (
+    <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+      <Button variant="outlined" onClick={() => edit({ edit: 'copyPiece', change: { piece } })}>
+        One more like it
+      </Button>
+      <Button
+        variant="outlined"
+        onClick={() => {
+          edit({ edit: 'removePiece', change: { piece } });
+          onGone();
+        }}
+      >
+        Take it out
+      </Button>
+    </Box>
+  );
+});
+
+const StandsField = memo(function StandsField({
+  piece,
+  on,
+  alone,
+}: {
+  readonly piece: string;
+  readonly on: Support['on'];
+  readonly alone: boolean;
+}) {
+  const { edit } = useEditing();
+  return (
+    <TextField
+      select
+      label="Stands"
+      sx={{ gridColumn: 'span 2' }}
+      value={on}
+      onChange={(event) => {
+        const next = SUPPORTS.find((it) => it.value === event.target.value)?.value;
+        if (next) edit({ edit: 'standOn', change: { piece, on: next } });
+      }}
+    >
+      {SUPPORTS.filter((it) => it.value !== 'piece' || !alone).map((it) => (
+        <MenuItem key={it.value} value={it.value}>
+          {it.name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+});
 
 function SupportFields({
   piece,
@@ -189,7 +238,8 @@ function SupportFields({
 }: {
   readonly piece: Piece;
   readonly base: number;
-  readonly others: readonly Piece[];
+  /** Id and name of every other piece, a line each. */
+  readonly others: string;
 }) {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
@@ -197,6 +247,10 @@ function SupportFields({
   const put = (next: Support): void =>
     edit({ edit: 'setSupport', change: { piece: piece.id, support: next } });
   const { height } = design.enclosure;
+  const named = others.split('\n').map((line) => ({
+    id: line.slice(0, line.indexOf(' ')),
+    name: line.slice(line.indexOf(' ') + 1),
+  }));
   switch (support.on) {
     case 'ground':
       return (
@@ -247,10 +301,10 @@ function SupportFields({
         <TextField
           select
           label="On which"
-          value={others.some((it) => it.id === support.piece) ? support.piece : ''}
+          value={named.some((it) => it.id === support.piece) ? support.piece : ''}
           onChange={(event) => put({ on: 'piece', piece: event.target.value })}
         >
-          {others.map((it) => (
+          {named.map((it) => (
             <MenuItem key={it.id} value={it.id}>
               {it.name}
             </MenuItem>
@@ -264,7 +318,13 @@ function SupportFields({
 }
 
 /** A body by its sizes; long ones keep their direction when their length changes. */
-function BodyFields({ body, onChange }: { readonly body: Body; readonly onChange: (body: Body) => void }) {
+const BodyFields = memo(function BodyFields({
+  body,
+  onChange,
+}: {
+  readonly body: Body;
+  readonly onChange: (body: Body) => void;
+}) {
   const field = (label: string, value: number, put: (metres: number) => Body, min = 0.001) => (
     <QuantityField
       label={label}
@@ -341,4 +401,4 @@ function BodyFields({ body, onChange }: { readonly body: Body; readonly onChange
       />
     </>
   );
-}
+});

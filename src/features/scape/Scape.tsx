@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { FindingList } from '@/ui/FindingList';
 import type { PieceTools } from '@/ui/section/pieces/PieceLayer';
@@ -37,9 +37,9 @@ export function Scape() {
 
   const { pieces } = design.scape;
   const selected = pieces.some((it) => it.id === chosen) ? chosen : null;
-  const tools = useMemo(
-    (): PieceTools => ({
-      selected,
+  // The ways to act stay the same while one piece or another is picked.
+  const acts = useMemo(
+    (): Omit<PieceTools, 'selected'> => ({
       onSelect: (piece) => {
         setChosen(piece);
         setTab('pieces');
@@ -51,8 +51,13 @@ export function Scape() {
         edit({ edit: 'setPiece', change: { piece, change: { body } } }, gesture),
       onRemove: (piece) => edit({ edit: 'removePiece', change: { piece } }),
     }),
-    [selected, edit],
+    [edit],
   );
+  const tools = useMemo((): PieceTools => ({ ...acts, selected }), [acts, selected]);
+  const propose = useCallback(() => {
+    edit({ edit: 'proposeScape', change: {} });
+    setChosen(null);
+  }, [edit]);
   const onAdded = useCallback((id: string) => {
     setChosen(id);
     setTab('pieces');
@@ -80,37 +85,8 @@ export function Scape() {
       }
       right={
         <>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
-            <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
-              Scape
-            </Typography>
-            <Button
-              variant={empty ? 'contained' : 'outlined'}
-              startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
-              onClick={() => {
-                edit({ edit: 'proposeScape', change: {} });
-                setChosen(null);
-              }}
-            >
-              {empty ? 'Lay out a first scape' : 'Lay out afresh'}
-            </Button>
-          </Box>
-          <Tabs
-            value={tab}
-            onChange={(_, next: ScapeTab) => setTab(next)}
-            aria-label="Scape"
-            sx={{ mb: 1.5 }}
-          >
-            {TABS.map((it) => (
-              <Tab
-                key={it.value}
-                value={it.value}
-                label={it.label}
-                id={`scape-tab-${it.value}`}
-                aria-controls={`scape-panel-${it.value}`}
-              />
-            ))}
-          </Tabs>
+          <Head empty={empty} onPropose={propose} />
+          <ScapeTabs tab={tab} onTab={setTab} />
           <Box role="tabpanel" id={`scape-panel-${tab}`} aria-labelledby={`scape-tab-${tab}`}>
             {tab === 'pieces' && <Pieces selected={selected} onSelect={setChosen} onAdded={onAdded} />}
             {tab === 'background' && <Backgrounds selected={wall} onSelect={setWall} />}
@@ -126,3 +102,49 @@ export function Scape() {
     />
   );
 }
+
+// Head and tabs stay as they are while a piece is dragged; tabs measure the page whenever they are drawn.
+const Head = memo(function Head({
+  empty,
+  onPropose,
+}: {
+  readonly empty: boolean;
+  readonly onPropose: () => void;
+}) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
+      <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+        Scape
+      </Typography>
+      <Button
+        variant={empty ? 'contained' : 'outlined'}
+        startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
+        onClick={onPropose}
+      >
+        {empty ? 'Lay out a first scape' : 'Lay out afresh'}
+      </Button>
+    </Box>
+  );
+});
+
+const ScapeTabs = memo(function ScapeTabs({
+  tab,
+  onTab,
+}: {
+  readonly tab: ScapeTab;
+  readonly onTab: (tab: ScapeTab) => void;
+}) {
+  return (
+    <Tabs value={tab} onChange={(_, next: ScapeTab) => onTab(next)} aria-label="Scape" sx={{ mb: 1.5 }}>
+      {TABS.map((it) => (
+        <Tab
+          key={it.value}
+          value={it.value}
+          label={it.label}
+          id={`scape-tab-${it.value}`}
+          aria-controls={`scape-panel-${it.value}`}
+        />
+      ))}
+    </Tabs>
+  );
+});

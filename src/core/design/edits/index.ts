@@ -72,6 +72,7 @@ import {
   setPiece,
   setScape,
   setSupport,
+  standOn,
   stretchPiece,
 } from './scape';
 import { type Edit, inLayers } from './shared';
@@ -136,6 +137,7 @@ export const EDITS = {
   leanOn,
   setPiece,
   setSupport,
+  standOn,
   movePiece,
   stretchPiece,
   removePiece,
@@ -216,6 +218,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   leanOn: 'branch leaned against a piece',
   setPiece: 'piece',
   setSupport: 'what a piece stands on',
+  standOn: 'what a piece stands on',
   movePiece: 'place of a piece',
   stretchPiece: 'end of a piece',
   removePiece: 'piece taken out',

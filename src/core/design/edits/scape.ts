@@ -1,6 +1,6 @@
 import { findAnimal, findBackgroundKind, findPieceKind } from '../../catalogue';
 import { arrange } from '../../scape/arrange';
-import { belongs, freePlace, placedSolid, settled, stretched } from '../../scape/settle';
+import { belongs, freePlace, placedSolid, settled, stretched, supportFor } from '../../scape/settle';
 import type { Background, Cutout, Design, Piece, Scape } from '../schema';
 import { type Edit, clamp, nextId } from './shared';
 
@@ -133,6 +133,10 @@ export const setSupport: Edit<{ piece: string; support: Piece['support'] }> = (
   design,
   { piece: id, support },
 ) => inPiece(design, id, (piece) => ({ ...piece, support }));
+
+/** Has something else bear a piece: as near as can be to where it stands now. */
+export const standOn: Edit<{ piece: string; on: Piece['support']['on'] }> = (design, { piece: id, on }) =>
+  inPiece(design, id, (piece) => ({ ...piece, support: supportFor(design, piece, on) }));
 
 /** Puts a piece somewhere; it comes to rest on what is there (see `settled`). */
 export const movePiece: Edit<{ piece: string; to: { x: number; y: number; z?: number } }> = (

@@ -1,5 +1,5 @@
 import { carried, openingsOf } from '../../scape/fits';
-import { overlapShare } from '../../scape/settle';
+import { clashOf } from '../../scape/overlap';
 import { length, percent, say } from '../../units';
 import type { Finding, Rule } from '../finding';
 
@@ -144,10 +144,7 @@ export const piecesClash: Rule = ({ scape }) => {
     for (let j = i + 1; one && j < pieces.length; j += 1) {
       const other = pieces[j];
       if (!other) continue;
-      const share = Math.max(
-        overlapShare(one.placed.solid, other.placed.solid),
-        overlapShare(other.placed.solid, one.placed.solid),
-      );
+      const share = clashOf(one.placed.solid, other.placed.solid);
       if (share <= CLASH) continue;
       found.push({
         code: 'pieces-clash',

@@ -42,51 +42,92 @@ interface Props {
 
 /** Everything that stands in the box, the farthest first, each clipped to the ground it stands in. */
 export function PieceLayer({ design, assessment, projection, size, prefix, tools, cut, plain }: Props) {
-  const { view } = projection;
-  const { pieces } = assessment.scape;
-  const far = [...pieces].sort((a, b) => nearness(view, middleOf(a)) - nearness(view, middleOf(b)));
+  const { view, left, floor, scale } = projection;
+  const far = [...assessment.scape.pieces].sort(
+    (a, b) => nearness(view, middleOf(a)) - nearness(view, middleOf(b)),
+  );
   return (
     <>
       {far.map((it) => {
-        const { piece, solid, base, ground } = it.placed;
+        const { piece, base, ground } = it.placed;
         const buried = view !== 'plan' && (base < ground - 0.001 || it.buried > 1e-7);
-        const line = buried ? groundLine(assessment, design, projection, it, cut) : undefined;
-        const clip = line && `${prefix}-clip-${piece.id}`;
-        const shape = (
-          <PieceShape
-            piece={piece}
-            solid={solid}
-            look={it.kind?.look ?? 'wood'}
-            water={it.uses.includes('fall') ? 'fall' : it.uses.includes('drink') ? 'dish' : undefined}
-            view={view}
-            left={projection.left}
-            floor={projection.floor}
-            scale={projection.scale}
-          />
-        );
         return (
-          <g key={piece.id}>
-            {clip && (
-              <clipPath id={clip}>
-                <polygon points={line} />
-              </clipPath>
-            )}
-            {tools ? (
-              <Grasp result={it} tools={tools} projection={projection} size={size}>
-                {clip && tools.selected === piece.id && <g opacity={0.35}>{shape}</g>}
-                <g clipPath={clip && `url(#${clip})`}>{shape}</g>
-              </Grasp>
-            ) : (
-              <g clipPath={clip && `url(#${clip})`} pointerEvents="none" aria-hidden={plain || undefined}>
-                {shape}
-              </g>
-            )}
-          </g>
+          <Item
+            key={piece.id}
+            result={it}
+            line={buried ? groundLine(assessment, design, projection, it, cut) : undefined}
+            clip={`${prefix}-clip-${piece.id}`}
+            tools={tools}
+            chosen={tools?.selected === piece.id}
+            plain={plain}
+            {...{ view, left, floor, scale }}
+            width={size.width}
+            height={size.height}
+          />
         );
       })}
     </>
   );
 }
+
+interface ItemProps extends Projection {
+  readonly result: PieceResult;
+  /** What is seen over the ground; undefined where all of it is. */
+  readonly line: string | undefined;
+  readonly clip: string;
+  readonly tools: PieceTools | undefined;
+  readonly chosen: boolean;
+  readonly plain: boolean;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Drawn anew only when it moves, is picked, or the ground in it changes: the others stand still while one is dragged. */
+const Item = memo(
+  function Item({ result, line, clip, tools, chosen, plain, width, height, ...projection }: ItemProps) {
+    const { piece, grounded, base } = result.placed;
+    // Drawn on the floor and moved up: ground that rises under a piece does not draw it anew.
+    const up = projection.view === 'plan' ? 0 : -base * projection.scale;
+    const shape = (
+      <g transform={`translate(0 ${up.toFixed(2)})`}>
+        <PieceShape
+          piece={piece}
+          solid={grounded}
+          look={result.kind?.look ?? 'wood'}
+          water={result.uses.includes('fall') ? 'fall' : result.uses.includes('drink') ? 'dish' : undefined}
+          {...projection}
+        />
+      </g>
+    );
+    const url = line === undefined ? undefined : `url(#${clip})`;
+    return (
+      <g>
+        {line !== undefined && (
+          <clipPath id={clip}>
+            <polygon points={line} />
+          </clipPath>
+        )}
+        {tools ? (
+          <Grasp {...{ result, tools, chosen, projection }} size={{ width, height }}>
+            {url && chosen && <g opacity={0.35}>{shape}</g>}
+            <g clipPath={url}>{shape}</g>
+          </Grasp>
+        ) : (
+          <g clipPath={url} pointerEvents="none" aria-hidden={plain || undefined}>
+            {shape}
+          </g>
+        )}
+      </g>
+    );
+  },
+  (before, after) =>
+    // Another piece that is picked changes the tools, and nothing of this one.
+    (Object.keys(after) as (keyof ItemProps)[]).every(
+      (key) => key === 'tools' || Object.is(before[key], after[key]),
+    ) &&
+    (before.tools === undefined) === (after.tools === undefined) &&
+    before.tools?.onMove === after.tools?.onMove,
+);
 
 const middleOf = ({ placed: { solid } }: PieceResult): Vec => ({
   x: (solid.bounds.x0 + solid.bounds.x1) / 2,
@@ -99,6 +140,27 @@ const middleOf = ({ placed: { solid } }: PieceResult): Vec => ({
  * what lies before it where the drawing is cut.
  */
 function groundLine(
+  assessment: Assessment,
+  design: Design,
+  projection: Projection,
+  result: PieceResult,
+  cut: number,
+): string {
+  const { view, left, floor, scale } = projection;
+  const key = `${view} ${left} ${floor} ${scale} ${cut}`;
+  const before = lines.get(result);
+  if (before?.ground === design.ground && before.key === key) return before.line;
+  const line = lineOf(assessment, design, projection, result, cut);
+  lines.set(result, { ground: design.ground, key, line });
+  return line;
+}
+
+const lines = new WeakMap<
+  PieceResult,
+  { readonly ground: Design['ground']; readonly key: string; readonly line: string }
+>();
+
+function lineOf(
   assessment: Assessment,
   design: Design,
   { view, left, floor, scale }: Projection,
@@ -156,6 +218,7 @@ const WAYS: Record<string, readonly [across: number, up: number]> = {
 
 interface GraspProps {
   readonly result: PieceResult;
+  readonly chosen: boolean;
   readonly tools: PieceTools;
   readonly projection: Projection;
   readonly size: Props['size'];
@@ -163,12 +226,17 @@ interface GraspProps {
 }
 
 /** A piece one can take hold of: dragged, or moved by arrow keys in 5 mm (Shift: 1 mm). */
-function Grasp({ result, tools, projection, size, children }: GraspProps) {
+function Grasp({ result, chosen, tools, projection, size, children }: GraspProps) {
   const { write } = useReader();
-  const drag = useRef<{ gesture: string; across: number; up: number; gone: boolean }>(null);
+  const drag = useRef<{
+    gesture: string;
+    frame: DOMRect | undefined;
+    across: number;
+    up: number;
+    gone: boolean;
+  }>(null);
   const { piece, solid, base, on } = result.placed;
   const { view } = projection;
-  const chosen = tools.selected === piece.id;
   const here: Vec = { ...piece.at, z: base };
 
   const put = (across: number, up: number, gesture: string): void => {
@@ -220,9 +288,11 @@ function Grasp({ result, tools, projection, size, children }: GraspProps) {
       onPointerDown={(event) => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
-        const at = metresAt(event, projection, size);
+        const frame = frameOf(event);
+        const at = metresAt(event, frame, projection, size);
         drag.current = {
           gesture: `drag ${nextGesture()}`,
+          frame,
           across: at.across - here[acrossOf(view)],
           up: at.up - here[upOf(view)],
           gone: false,
@@ -232,7 +302,7 @@ function Grasp({ result, tools, projection, size, children }: GraspProps) {
       onPointerMove={(event) => {
         const held = drag.current;
         if (!held) return;
-        const at = metresAt(event, projection, size);
+        const at = metresAt(event, held.frame, projection, size);
         const across = at.across - held.across;
         const up = at.up - held.up;
         // A click that trembles moves nothing.
@@ -289,15 +359,18 @@ const Frame = memo(function Frame({
   );
 });
 
+/** The drawing on screen, read once as something is taken hold of: asking at every move would lay out the page each time. */
+const frameOf = (event: PointerEvent<SVGElement>): DOMRect | undefined =>
+  event.currentTarget.ownerSVGElement?.getBoundingClientRect();
+
 /** Where a pointer is, m. */
 function metresAt(
   event: PointerEvent<SVGElement>,
+  frame: DOMRect | undefined,
   { left, floor, scale }: Projection,
   size: Props['size'],
 ): { across: number; up: number } {
-  const svg = event.currentTarget.ownerSVGElement;
-  if (!svg) return { across: 0, up: 0 };
-  const frame = svg.getBoundingClientRect();
+  if (!frame) return { across: 0, up: 0 };
   return {
     across: ((event.clientX - frame.left) * (size.width / frame.width) - left) / scale,
     up: (floor - (event.clientY - frame.top) * (size.height / frame.height)) / scale,
@@ -389,7 +462,7 @@ interface KnobProps {
 function Knob({ label, at, projection, size, onPut }: KnobProps) {
   const earth = useEarth();
   const { write } = useReader();
-  const gesture = useRef<string>(null);
+  const held = useRef<{ readonly gesture: string; readonly frame: DOMRect | undefined }>(null);
   const [x, y] = flat(projection, at);
   const { view } = projection;
   const here = { across: at[acrossOf(view)], up: at[upOf(view)] };
@@ -410,15 +483,15 @@ function Knob({ label, at, projection, size, onPut }: KnobProps) {
       onPointerDown={(event) => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
-        gesture.current = `drag ${nextGesture()}`;
+        held.current = { gesture: `drag ${nextGesture()}`, frame: frameOf(event) };
       }}
       onPointerMove={(event) => {
-        if (gesture.current === null) return;
-        const to = metresAt(event, projection, size);
-        onPut(to.across, to.up, gesture.current);
+        if (held.current === null) return;
+        const to = metresAt(event, held.current.frame, projection, size);
+        onPut(to.across, to.up, held.current.gesture);
       }}
-      onPointerUp={() => (gesture.current = null)}
-      onPointerCancel={() => (gesture.current = null)}
+      onPointerUp={() => (held.current = null)}
+      onPointerCancel={() => (held.current = null)}
     >
       <circle cx={x} cy={y} r={14} fill="transparent" />
       <circle className="knob" cx={x} cy={y} r={6} fill={earth.card} stroke={earth.moss} strokeWidth={2.5} />
