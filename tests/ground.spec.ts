@@ -1,24 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { chooseAnimal, demo, exported, readIn, saved, type } from './helpers';
+import { bare, build, demo, exported, readIn, saved, type } from './helpers';
 
 /** The number a cell or sum starts with. */
 const number = (text: string): number => Number(/-?[\d.]+/.exec(text.replaceAll(',', ''))?.[0]);
-
-async function build(
-  page: Page,
-  animal: string,
-  sides: readonly [string, string, string],
-  name: string,
-): Promise<void> {
-  await page.goto('/new');
-  await chooseAnimal(page, 'Animal', animal);
-  await page.getByRole('radio', { name: 'I know its sides' }).click();
-  for (const [index, label] of ['Width', 'Depth', 'Height'].entries()) await type(page, label, sides[index]!);
-  await page.getByLabel('Its name').fill(name);
-  await page.getByRole('button', { name: 'Put it on the rack' }).click();
-  await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
-}
 
 /** Reads “8.8” from the litres column of a layer’s row. */
 const litresOf = async (page: Page, layer: RegExp): Promise<number> =>
@@ -29,6 +14,7 @@ test('two recipes on sloped ground, in inches: every corner by hand', async ({ p
   await page.getByRole('button', { name: /^Units/ }).click();
   await page.getByRole('menuitem', { name: /dry quarts/ }).click();
   await build(page, 'cave', ['24 in', '18"', '1\' 6"'], 'Slope');
+  await bare(page);
 
   // The rich mix above: 1, 2, 3 and 4 inches at its corners, so 2.5 inches over the floor.
   await page
@@ -74,6 +60,7 @@ test('a half-water box: land in open water, its shore, its panel, and the way th
   page,
 }) => {
   await build(page, 'mossy', ['60 cm', '45 cm', '60 cm'], 'Half water');
+  await bare(page);
   await expect(page.getByRole('radio', { name: /^Full water/ })).toHaveAttribute('aria-checked', 'true');
   const parts = page.getByRole('group', { name: 'Parts of the floor' });
   await expect(parts.getByRole('button', { name: 'Land' })).toHaveAttribute('aria-pressed', 'true');

@@ -45,3 +45,28 @@ export async function type(page: Page, label: string | RegExp, text: string): Pr
   await field.fill(text);
   await field.press('Enter');
 }
+
+/** A new enclosure by the three questions, on the rack and open in Ground. */
+export async function build(
+  page: Page,
+  animal: string,
+  sides: readonly [string, string, string],
+  name: string,
+): Promise<void> {
+  await page.goto('/new');
+  await chooseAnimal(page, 'Animal', animal);
+  await page.getByRole('radio', { name: 'I know its sides' }).click();
+  for (const [index, label] of ['Width', 'Depth', 'Height'].entries()) await type(page, label, sides[index]!);
+  await page.getByLabel('Its name').fill(name);
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
+}
+
+/** Takes all out of the open enclosure that stands in it, and goes back to its ground: for sums worked by hand. */
+export async function bare(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Scape' }).click();
+  await page.getByRole('button', { name: 'Take all out' }).click();
+  await expect(page.getByRole('button', { name: 'Lay out a first scape' }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Ground' }).click();
+  await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
+}

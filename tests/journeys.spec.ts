@@ -152,6 +152,8 @@ test('keyboard only: from an empty rack to a dragged layer and back', async ({ p
   await expect(slider).toHaveAttribute('aria-valuenow', String(start + 5));
 
   await press('3');
+  await expect(page.getByRole('heading', { name: 'Scape', level: 1 })).toBeVisible();
+  await press('4');
   await expect(page.getByRole('heading', { name: 'Build', level: 1 })).toBeVisible();
   await press('1');
   await expect(page.getByRole('heading', { name: 'Brief', level: 1 })).toBeVisible();

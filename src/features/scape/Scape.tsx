@@ -58,6 +58,10 @@ export function Scape() {
     edit({ edit: 'proposeScape', change: {} });
     setChosen(null);
   }, [edit]);
+  const clear = useCallback(() => {
+    edit({ edit: 'clearScape', change: {} });
+    setChosen(null);
+  }, [edit]);
   const onAdded = useCallback((id: string) => {
     setChosen(id);
     setTab('pieces');
@@ -85,7 +89,7 @@ export function Scape() {
       }
       right={
         <>
-          <Head empty={empty} onPropose={propose} />
+          <Head empty={empty} onPropose={propose} onClear={clear} />
           <ScapeTabs tab={tab} onTab={setTab} />
           <Box role="tabpanel" id={`scape-panel-${tab}`} aria-labelledby={`scape-tab-${tab}`}>
             {tab === 'pieces' && <Pieces selected={selected} onSelect={setChosen} onAdded={onAdded} />}
@@ -107,15 +111,18 @@ export function Scape() {
 const Head = memo(function Head({
   empty,
   onPropose,
+  onClear,
 }: {
   readonly empty: boolean;
   readonly onPropose: () => void;
+  readonly onClear: () => void;
 }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
       <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
         Scape
       </Typography>
+      {!empty && <Button onClick={onClear}>Take all out</Button>}
       <Button
         variant={empty ? 'contained' : 'outlined'}
         startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}

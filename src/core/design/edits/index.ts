@@ -62,6 +62,7 @@ import {
   addCutout,
   addPerch,
   addPiece,
+  clearScape,
   copyPiece,
   leanOn,
   movePiece,
@@ -148,6 +149,7 @@ export const EDITS = {
   addCutout,
   setScape,
   proposeScape,
+  clearScape,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -229,4 +231,5 @@ export const EDIT_LABELS: Record<EditName, string> = {
   addCutout: 'opening in a background',
   setScape: 'warm side, room above, trial',
   proposeScape: 'whole scape',
+  clearScape: 'all of the scape taken out',
 };

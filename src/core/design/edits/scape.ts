@@ -250,3 +250,7 @@ export const setScape: Edit<Partial<Pick<Scape, 'warm' | 'above' | 'trial'>>> = 
 /** Lays everything out afresh for the animal's way of life. */
 export const proposeScape: Edit<Record<string, never>> = (design, _, catalogue) =>
   inScape(design, arrange(design, findAnimal(catalogue, design.brief.animal), catalogue));
+
+/** Takes out all that stands in the box, and its backgrounds. */
+export const clearScape: Edit<Record<string, never>> = (design) =>
+  inScape(design, { pieces: [], backgrounds: [] });
