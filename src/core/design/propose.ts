@@ -2,7 +2,7 @@ import { heightNeed, roomClimate, spaceNeed, type RoomClimate } from '../brief';
 import { everydayMaterial, findAnimal, type Animal, type Catalogue } from '../catalogue';
 import { level, sloped } from '../ground/corners';
 import { usualWall } from '../enclosure/box';
-import { BARRIER_THICKNESS } from '../ground/layers';
+import { BARRIER_THICKNESS } from '../ground/lying';
 import { mixOfRecipe } from './mixOfRecipe';
 import {
   DESIGN_VERSION,

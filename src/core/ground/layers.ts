@@ -1,32 +1,25 @@
 import { materialOf, type Catalogue } from '../catalogue';
 import type { BarrierLayer, Corners, Design, Ground, Layer, Mix, Region, WaterLayer } from '../design/schema';
 import { backsOf, type Back } from '../scape/backs';
-import { placePieces, type Placed, type Site } from '../scape/place';
-import type { Solid } from '../scape/solid';
-import { add, level, map } from './corners';
+import { placePieces, type Placed } from '../scape/place';
+import { bodyIn, siteOf } from './bodies';
+import { level } from './corners';
 import {
-  areaOfRect,
   boundsOf,
   extremes,
-  floorplan,
   heightAt,
-  minus,
   momentsOf,
   rectOf,
   refield,
   volumeBelow,
   volumeUnder,
-  within,
   type Area,
-  type Moments,
   type Rect,
 } from './floor';
+import { layAll, type Lying } from './lying';
 import { mixNeed, single, type MixNeed } from './mix';
 import { legsUnder } from './panel';
 import { SQUEEZE } from './water';
-
-/** A barrier is a cloth; its millimetre still lifts what lies on it. */
-export const BARRIER_THICKNESS = 0.001;
 
 /** kg/m³; fresh water at room temperature. */
 export const WATER_DENSITY = 998;
@@ -94,16 +87,6 @@ export interface GroundResult {
   readonly within: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }
 
-/** How many of the base layers run on under a region. */
-export function keptUnder(region: Region, layers: readonly Layer[]): number {
-  if (region.replaces === 'all') return 0;
-  const last = (kinds: readonly Layer['kind'][]): number =>
-    layers.reduce((at, layer, index) => (kinds.includes(layer.kind) ? index + 1 : at), 0);
-  return region.replaces === 'above-barrier'
-    ? last(['drainage', 'barrier'])
-    : last(['drainage', 'barrier', 'substrate']);
-}
-
 const mixOf = (layer: Exclude<Layer, BarrierLayer | WaterLayer>): Mix =>
   layer.kind === 'substrate' ? layer.mix : single(layer.material);
 
@@ -112,127 +95,6 @@ export function materialsIn(layer: Layer): readonly string[] {
   if (layer.kind === 'water') return [];
   return layer.kind === 'substrate' ? layer.mix.parts.map((part) => part.material) : [layer.material];
 }
-
-let lastFloor: { readonly width: number; readonly depth: number; readonly area: Area } | undefined;
-
-/** The floor as an area, the same object while the box keeps its size. */
-function wholeFloor(width: number, depth: number): Area {
-  if (lastFloor?.width !== width || lastFloor.depth !== depth) {
-    lastFloor = { width, depth, area: areaOfRect(rectOf(width, depth)) };
-  }
-  return lastFloor.area;
-}
-
-/** Where a layer lies, before anything is asked about what it is made of. */
-interface Lying {
-  readonly layer: Layer;
-  readonly region: string | null;
-  readonly field: Rect;
-  readonly thickness: Corners;
-  readonly base: Corners;
-  readonly top: Corners;
-  /** The parts of the floor it covers, and their moments together. */
-  readonly over: readonly Area[];
-  readonly moments: Moments;
-}
-
-const sumOf = (all: readonly Moments[]): Moments =>
-  all.reduce((a, b) => ({ area: a.area + b.area, x: a.x + b.x, y: a.y + b.y, xy: a.xy + b.xy }), {
-    area: 0,
-    x: 0,
-    y: 0,
-    xy: 0,
-  });
-
-/** Lays one layer on a surface. Open water levels out: it fills what lies lower than itself. */
-function lay(layer: Layer, base: Corners, ground: Ground): Pick<Lying, 'thickness' | 'base' | 'top'> {
-  if (layer.kind === 'water') {
-    const surface = layer.level ?? ground.waterDepth;
-    const thickness = map(base, (height) => Math.max(0, surface - height));
-    return { thickness, base, top: add(base, thickness) };
-  }
-  const thickness = layer.kind === 'barrier' ? level(BARRIER_THICKNESS) : layer.thickness;
-  return { thickness, base, top: add(base, thickness) };
-}
-
-/** Every layer where it lies, before anything is asked about what it is made of. */
-interface Laying {
-  /** Those of the rest of the floor, then region by region; each from the floor up. */
-  readonly lyings: readonly Lying[];
-  /** What lies over each part of the floor: the rest, then each region. */
-  readonly stacks: readonly (readonly Lying[])[];
-  readonly areas: readonly Area[];
-  /** Moments of what is seen of each region. */
-  readonly seen: readonly Moments[];
-  readonly stackAt: (x: number, y: number) => readonly Lying[];
-}
-
-function layAll({ enclosure, ground }: Design): Laying {
-  const { width, depth } = enclosure;
-  const floor = rectOf(width, depth);
-  const plan = floorplan(
-    width,
-    depth,
-    ground.regions.map((region) => region.outline),
-  );
-  const seen = plan.regions.map(momentsOf);
-  const whole = momentsOf(wholeFloor(width, depth));
-  const kept = ground.regions.map((region) => keptUnder(region, ground.layers));
-
-  let under = level(0);
-  const base = ground.layers.map((layer, index): Lying => {
-    const lying = lay(layer, under, ground);
-    under = lying.top;
-    const without = seen.filter((_, region) => (kept[region] ?? 0) <= index);
-    const regions = plan.regions.filter((_, region) => (kept[region] ?? 0) > index);
-    return {
-      layer,
-      region: null,
-      field: floor,
-      ...lying,
-      over: [plan.rest, ...regions],
-      moments: without.length === 0 ? whole : minus(whole, sumOf(without)),
-    };
-  });
-  const inRegions = ground.regions.map((region, index) => {
-    const field = boundsOf(region.outline);
-    const on = base[(kept[index] ?? 0) - 1];
-    let surface = on ? refield(on.top, floor, field) : level(0);
-    return region.layers.map((layer): Lying => {
-      const lying = lay(layer, surface, ground);
-      surface = lying.top;
-      const area = plan.regions[index] ?? [];
-      return {
-        layer,
-        region: region.id,
-        field,
-        ...lying,
-        over: [area],
-        moments: seen[index] ?? momentsOf(area),
-      };
-    });
-  });
-  const stacks = [base, ...inRegions.map((own, index) => [...base.slice(0, kept[index] ?? 0), ...own])];
-  const areas = [plan.rest, ...plan.regions];
-  return {
-    lyings: [base, ...inRegions].flat(),
-    stacks,
-    areas,
-    seen,
-    stackAt: (x, y) =>
-      stacks.length === 1
-        ? base
-        : (stacks[
-            Math.max(
-              0,
-              areas.findIndex((area) => within(area, x, y)),
-            )
-          ] ?? []),
-  };
-}
-
-/** What pieces of a design stand on, without what they weigh or displace. */
-export const siteAt = (design: Design): Site => siteOf(design, layAll(design).stackAt);
 
 /**
  * Lays every layer on the ones below it and shares the floor out among the regions. Volumes are exact for any slopes
@@ -287,91 +149,6 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
     ];
   });
   return { layers: [...results.values()], parts, pieces, backs, within: bodies };
-}
-
-/** Bears what stands on it: not moss, litter or water, which give way. */
-const bears = ({ layer }: Lying): boolean =>
-  layer.kind !== 'water' && layer.kind !== 'moss' && layer.kind !== 'litter';
-
-function siteOf({ enclosure, ground }: Design, stackAt: (x: number, y: number) => readonly Lying[]): Site {
-  // A hair inside the walls, where every place belongs to a part.
-  const inside = (at: number, size: number): number => Math.min(size - 1e-6, Math.max(1e-6, at));
-  const at = (x: number, y: number) => {
-    const [u, v] = [inside(x, enclosure.width), inside(y, enclosure.depth)];
-    return { stack: stackAt(u, v), u, v };
-  };
-  return {
-    height: enclosure.height,
-    groundAt: (x, y) => {
-      const { stack, u, v } = at(x, y);
-      const top = stack.findLast(bears);
-      return top ? heightAt(top.top, top.field, u, v) : 0;
-    },
-    waterAt: (x, y) => {
-      const { stack, u, v } = at(x, y);
-      const water = stack.findLast((it) => it.layer.kind === 'water');
-      if (water?.layer.kind !== 'water') return undefined;
-      const surface = water.layer.level ?? ground.waterDepth;
-      return heightAt(water.base, water.field, u, v) < surface ? surface : undefined;
-    },
-  };
-}
-
-interface Measured {
-  readonly layers: readonly Layer[];
-  readonly regions: readonly Region[];
-  readonly waterDepth: number;
-  readonly enclosure: Design['enclosure'];
-  readonly volumes: ReadonlyMap<string, number>;
-}
-const measured = new WeakMap<Solid, Measured>();
-
-/**
- * m³ of a body within each layer, column by column of it; what is left is in the air. The columns add up to the body,
- * so that what is displaced and what stands free close on it to rounding.
- */
-function bodyIn(
-  solid: Solid,
-  { ground, enclosure }: Design,
-  stackAt: (x: number, y: number) => readonly Lying[],
-): ReadonlyMap<string, number> {
-  const before = measured.get(solid);
-  // While another piece is dragged, this one stands in the very same ground.
-  if (
-    before?.layers === ground.layers &&
-    before.regions === ground.regions &&
-    before.waterDepth === ground.waterDepth &&
-    before.enclosure === enclosure
-  )
-    return before.volumes;
-  const volumes = new Map<string, number>();
-  for (const { x, y, area, low, high } of solid.columns) {
-    if (x < 0 || y < 0 || x > enclosure.width || y > enclosure.depth) continue;
-    for (const { layer, base, top, field } of stackAt(x, y)) {
-      const from = heightAt(base, field, x, y);
-      if (from >= high) break;
-      const thick = Math.min(high, layerTop(layer, top, field, x, y, from, ground)) - Math.max(low, from);
-      if (thick > 0) volumes.set(layer.id, (volumes.get(layer.id) ?? 0) + thick * area);
-    }
-  }
-  const { layers, regions, waterDepth } = ground;
-  measured.set(solid, { layers, regions, waterDepth, enclosure, volumes });
-  return volumes;
-}
-
-/** Upper side of a layer at a place; open water is level where its bed is not. */
-function layerTop(
-  layer: Layer,
-  top: Corners,
-  field: Rect,
-  x: number,
-  y: number,
-  from: number,
-  ground: Ground,
-): number {
-  return layer.kind === 'water'
-    ? Math.max(from, layer.level ?? ground.waterDepth)
-    : heightAt(top, field, x, y);
 }
 
 /** m³ of open water over a surface: where the ground rises out of it there is none. */

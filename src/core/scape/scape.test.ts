@@ -3,7 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../assess';
 import { findBackgroundKind, findPieceKind } from '../catalogue';
-import { applyEdit, proposeDesign, type Design, type EditCall, type Piece } from '../design';
+import {
+  applyEdit,
+  Design as DesignSchema,
+  proposeDesign,
+  type Design,
+  type EditCall,
+  type Piece,
+} from '../design';
 import { carried, goesIn, openingsOf, sticksOut } from './fits';
 import { reachTo } from './reach';
 import { SNUG } from './wants';
@@ -758,5 +765,90 @@ describe('findings of the scape', () => {
       expect.arrayContaining(['cover-enough', 'lamp-room']),
     );
     expect(codes(scaped('theloderma-corticale'))).toContain('way-out-of-water');
+  });
+});
+
+describe('whatever is done to the scape, in whatever order', () => {
+  const metre = fc.double({ min: -2, max: 3, noNaN: true });
+  const id = fc.constantFrom(...Array.from({ length: 12 }, (_, index) => `piece-${index + 1}`), 'piece-99');
+  const empty = fc.constant({});
+  const call = fc.oneof(
+    fc.record({
+      edit: fc.constant('addPiece' as const),
+      change: fc.record({ kind: fc.constantFrom(...catalogue.scape.pieces.map((it) => it.id), 'none') }),
+    }),
+    fc.record({
+      edit: fc.constant('movePiece' as const),
+      change: fc.record({ piece: id, to: fc.record({ x: metre, y: metre, z: metre }) }),
+    }),
+    fc.record({
+      edit: fc.constant('stretchPiece' as const),
+      change: fc.record({
+        piece: id,
+        end: fc.constantFrom('foot' as const, 'head' as const),
+        to: fc.record({ x: metre, y: metre, z: metre }),
+      }),
+    }),
+    fc.record({
+      edit: fc.constant('setPiece' as const),
+      change: fc.record({ piece: id, change: fc.record({ body: anyBody(), name: fc.string() }) }),
+    }),
+    fc.record({
+      edit: fc.constant('standOn' as const),
+      change: fc.record({
+        piece: id,
+        on: fc.constantFrom(...(['floor', 'ground', 'piece', 'wall', 'lid', 'water'] as const)),
+      }),
+    }),
+    fc.record({ edit: fc.constant('removePiece' as const), change: fc.record({ piece: id }) }),
+    fc.record({ edit: fc.constant('copyPiece' as const), change: fc.record({ piece: id }) }),
+    fc.record({ edit: fc.constant('leanOn' as const), change: fc.record({ piece: id }) }),
+    fc.record({
+      edit: fc.constant('addBackground' as const),
+      change: fc.record({
+        wall: fc.constantFrom(...(['back', 'left', 'right'] as const)),
+        kind: fc.constantFrom(...catalogue.scape.backgrounds.map((it) => it.id), 'none'),
+      }),
+    }),
+    fc.record({
+      edit: fc.constant('setBackground' as const),
+      change: fc.record({
+        background: fc.constantFrom('background-1', 'background-2'),
+        change: fc.record({
+          thickness: metre,
+          gap: metre,
+          bottom: metre,
+          top: fc.option(metre),
+          coats: metre,
+        }),
+      }),
+    }),
+    fc.record({ edit: fc.constant('proposeScape' as const), change: empty }),
+    fc.record({
+      edit: fc.constant('setEnclosure' as const),
+      change: fc.record({ width: fc.double({ min: 0.1, max: 1.5, noNaN: true }) }),
+    }),
+  ) as fc.Arbitrary<EditCall>;
+
+  it('the document stays sound, every sum finite, and nothing displaces more than there is', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(FROG, BOA, 'theloderma-corticale', null),
+        fc.array(call, { maxLength: 14 }),
+        (animal, calls) => {
+          const design = calls.reduce((it, one) => applyEdit(it, one, catalogue), build(animal, SIZE));
+          expect(DesignSchema.safeParse(design).error).toBeUndefined();
+          const { scape, standingMass, layers } = assess(design, catalogue);
+          for (const value of [scape.mass, scape.price, scape.cover, scape.inside.lost, standingMass])
+            expect(Number.isFinite(value)).toBe(true);
+          for (const it of layers) {
+            expect(it.placed).toBeGreaterThanOrEqual(0);
+            expect(it.displaced).toBeLessThanOrEqual(it.gross + 1e-12);
+          }
+          for (const it of scape.pieces) expect(Number.isFinite(it.placed.base)).toBe(true);
+        },
+      ),
+      { numRuns: 80 },
+    );
   });
 });

@@ -1,6 +1,6 @@
 import type { PieceKind } from '../catalogue';
 import type { Body, Design, Piece, Support } from '../design/schema';
-import { siteAt } from '../ground/layers';
+import { siteAt } from '../ground/bodies';
 import { backsOf } from './backs';
 import { placePieces, type Placed, type Site } from './place';
 import { overlapShare } from './overlap';

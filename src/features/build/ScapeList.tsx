@@ -5,15 +5,13 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { length } from '@/core/units';
 import { useOpenDesign } from '@/store';
-import { PlainTable } from '@/ui/PlainTable';
+import { SupplyTable } from '@/ui/SupplyTable';
 import { useReader } from '@/ui/units';
-import { supplyWords } from '@/ui/words';
 
 /** What the backgrounds take, the pieces to find, and how long everything cures. */
 export function ScapeList() {
   const { design, assessment } = useOpenDesign();
-  const reader = useReader();
-  const { write } = reader;
+  const { write } = useReader();
   const { supplies, toBuy, backs, price } = assessment.scape;
   if (supplies.length === 0 && toBuy.length === 0) return null;
   return (
@@ -22,55 +20,31 @@ export function ScapeList() {
         Background and pieces
       </Typography>
       <Box sx={{ bgcolor: 'earth.card', border: 1, borderColor: 'earth.rule', borderRadius: '12px' }}>
-        <PlainTable label="Background and pieces">
-          <thead>
-            <tr>
-              <th scope="col">What</th>
-              <th scope="col" className="number">
-                needed
-              </th>
-              <th scope="col">whole packs</th>
-              <th scope="col" className="number">
-                together
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {supplies.map((need) => (
-              <tr key={need.supply.id}>
-                <td>{need.supply.name}</td>
-                <td className="number">{supplyWords(need, reader)}</td>
-                <td style={{ whiteSpace: 'normal' }}>
-                  {need.packs.map((pack) => `${pack.count} × ${pack.words}`).join(', ')}
-                </td>
-                <td className="number">{need.price.toFixed(2)}</td>
-              </tr>
-            ))}
-            {toBuy.map((row) => (
-              <tr key={row.kind}>
-                <td>{row.name}</td>
-                <td className="number">{row.count}</td>
-                <td>
-                  <NextLink href={`/e/${design.id}/scape`} style={{ color: 'inherit' }}>
-                    sizes in Scape
-                  </NextLink>
-                </td>
-                <td className="number">{row.price.toFixed(2)}</td>
-              </tr>
-            ))}
-            <tr>
-              <td colSpan={3}>
-                Prices are typical ones, from memory; yields common practice. Wood and stone that you find
-                cost nothing.
+        <SupplyTable label="Background and pieces" supplies={supplies}>
+          {toBuy.map((row) => (
+            <tr key={row.kind}>
+              <td>{row.name}</td>
+              <td className="number">{row.count}</td>
+              <td>
+                <NextLink href={`/e/${design.id}/scape`} style={{ color: 'inherit' }}>
+                  sizes in Scape
+                </NextLink>
               </td>
-              <td className="number">
-                <Box component="span" sx={{ typography: 'h2' }}>
-                  {price.toFixed(2)}
-                </Box>
-              </td>
+              <td className="number">{row.price.toFixed(2)}</td>
             </tr>
-          </tbody>
-        </PlainTable>
+          ))}
+          <tr>
+            <td colSpan={3}>
+              Prices are typical ones, from memory; yields common practice. Wood and stone that you find cost
+              nothing.
+            </td>
+            <td className="number">
+              <Box component="span" sx={{ typography: 'h2' }}>
+                {price.toFixed(2)}
+              </Box>
+            </td>
+          </tr>
+        </SupplyTable>
       </Box>
       {backs.map(({ back, kind, curing, cures }) => (
         <Typography key={back.background.id} variant="body2" sx={{ color: 'earth.quiet', mt: 0.75 }}>

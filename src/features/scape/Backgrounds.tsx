@@ -20,9 +20,8 @@ import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Grid } from '@/ui/Grid';
 import { Panel } from '@/ui/Panel';
-import { PlainTable } from '@/ui/PlainTable';
+import { SupplyTable } from '@/ui/SupplyTable';
 import { useReader } from '@/ui/units';
-import { supplyWords } from '@/ui/words';
 import { CUTOUT_WORD, FINISH_WORD, WALL_WORD } from './words';
 
 interface Props {
@@ -93,32 +92,7 @@ export function Backgrounds({ selected, onSelect }: Props) {
       {supplies.length > 0 && (
         <Panel label="What they take">
           <Box sx={{ mx: -1 }}>
-            <PlainTable label="What the backgrounds take">
-              <thead>
-                <tr>
-                  <th scope="col">Supply</th>
-                  <th scope="col" className="number">
-                    needed
-                  </th>
-                  <th scope="col">whole packs</th>
-                  <th scope="col" className="number">
-                    together
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {supplies.map((need) => (
-                  <tr key={need.supply.id}>
-                    <td style={{ whiteSpace: 'normal' }}>{need.supply.name}</td>
-                    <td className="number">{supplyWords(need, reader)}</td>
-                    <td style={{ whiteSpace: 'normal' }}>
-                      {need.packs.map((pack) => `${pack.count} × ${pack.words}`).join(', ')}
-                    </td>
-                    <td className="number">{need.price.toFixed(2)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </PlainTable>
+            <SupplyTable label="What the backgrounds take" supplies={supplies} />
           </Box>
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
             Yields are common practice <BasisMark basis="practice" /> A can gives less than its label where

@@ -21,7 +21,8 @@ import { useReader } from '../units';
 import { nextGesture } from './Handle';
 import { Ruler } from './Ruler';
 import { BackLayer } from './pieces/BackLayer';
-import { PieceEnds, PieceLayer, type PieceTools } from './pieces/PieceLayer';
+import { PieceEnds, type PieceTools } from './pieces/Grasp';
+import { PieceLayer } from './pieces/PieceLayer';
 import { textureOf, TexturePatterns } from './textures';
 
 interface Props {

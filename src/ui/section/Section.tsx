@@ -14,7 +14,8 @@ import { Handle } from './Handle';
 import { Damp, MoistureOverlay, MoistureStrip } from './Moisture';
 import { Ruler } from './Ruler';
 import { BackLayer } from './pieces/BackLayer';
-import { PieceEnds, PieceLayer, type PieceTools } from './pieces/PieceLayer';
+import { PieceEnds, type PieceTools } from './pieces/Grasp';
+import { PieceLayer } from './pieces/PieceLayer';
 import { textureOf, TexturePatterns } from './textures';
 
 export type { View } from './cut';
