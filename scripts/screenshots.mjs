@@ -16,15 +16,16 @@ const SHOTS = [
   ['brief', '/e/demo-hedge/brief'],
   ['ground', '/e/demo-limestone/ground'],
   ['moisture', '/e/demo-limestone/ground', moisture],
-  ['half-water', '/e/demo-bog-shelf/ground'],
-  ['plan', '/e/demo-bog-shelf/ground', plan],
+  ['half-water', '/e/demo-bog-shelf/ground', plan],
   ['ground-inches', '/e/demo-dry-wash/ground', inches],
+  ['scape', '/e/demo-hedge/scape', pickRoot],
+  ['scape-side', '/e/demo-bog-shelf/scape', background, { colorScheme: 'dark' }],
+  ['scape-plan', '/e/demo-dry-wash/scape', planOfPieces],
   ['list', '/e/demo-bog-shelf/build'],
   ['to-be-made', '/e/demo-hedge/build', toBeMade],
-  ['stores', '/stores'],
   ['shelf', '/stores?tab=shelf'],
-  ['recipes', '/stores?tab=recipes'],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
+  ['bench-dark', '/stores?tab=bench&design=demo-limestone&layer=layer-3', bench, { colorScheme: 'dark' }],
   [
     'solver',
     '/stores?tab=bench&design=demo-hedge&layer=layer-3',
@@ -34,8 +35,6 @@ const SHOTS = [
   ['cup', '/stores', cup],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
   ['almanac', '/almanac', almanac],
-  ['one-roll', '/lists', oneRoll, { viewport: { width: 1280, height: 1240 } }],
-  ['ground-dark', '/e/demo-hedge/ground', undefined, { colorScheme: 'dark' }],
 ];
 
 async function answerThree(page) {
@@ -100,8 +99,17 @@ async function almanac(page) {
     .click();
 }
 
-async function oneRoll(page) {
-  await page.getByRole('region', { name: /cut from one roll/ }).waitFor();
+async function pickRoot(page) {
+  await page.getByRole('button', { name: 'Root wood, branched', exact: true }).click();
+}
+
+async function background(page) {
+  await page.getByRole('button', { name: 'Side', exact: true }).click();
+  await page.getByRole('tab', { name: 'Background' }).click();
+}
+
+async function planOfPieces(page) {
+  await page.getByRole('button', { name: 'Plan', exact: true }).click();
 }
 
 async function inches(page) {
@@ -122,9 +130,11 @@ try {
     });
     const page = await context.newPage();
     await page.goto(server.url);
-    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.getByRole('heading', { name: 'Four enclosures' }).waitFor();
     await page.goto(server.url + path);
-    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.locator('main h1').first().waitFor();
+    // What waits for the store has a heading of its own.
+    await page.getByRole('heading', { name: /^(Opening|Laying out)/ }).waitFor({ state: 'detached' });
     await first?.(page);
     await page.waitForTimeout(400);
     await page.screenshot({ path: `${OUT}/${name}.png` });
