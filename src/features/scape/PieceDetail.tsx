@@ -56,6 +56,7 @@ export function PieceDetail({ result, onGone }: Props) {
   return (
     <Box sx={{ mt: 1.25 }}>
       <Panel label={piece.name}>
+        <Box sx={{ height: 6 }} />
         <Grid>
           <Named name={piece.name} mass={piece.mass} onSet={set} />
           <BodyFields body={piece.body} onChange={onBody} />
@@ -98,7 +99,7 @@ export function PieceDetail({ result, onGone }: Props) {
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
           {result.kind?.why} It weighs about {write(mass(result.mass))}, shades{' '}
           {Math.round(solid.shades * 10_000)} cm² of floor
-          {result.buried > 1e-6 ? `, displaces ${write(bag(result.buried))} of ground` : ''}
+          {result.buried > 5e-5 ? `, displaces ${write(bag(result.buried))} of ground` : ''}
           {result.fill > 1e-6 ? `, takes ${write(bag(result.fill))} of soil` : ''}; its lowest point is{' '}
           {write(length(Math.max(0, solid.bounds.z0)))} up, its highest {write(length(solid.bounds.z1))}.
         </Typography>
