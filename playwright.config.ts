@@ -11,7 +11,9 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 60_000,
+  // Patience, for machines that are busy: what is expected stays the same.
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   reporter: [['line'], ['json', { outputFile: '.rincon/browser.json' }]],
   use: {
     baseURL: 'http://127.0.0.1:4181',

@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { US } from '@/core/units';
-import { made, open } from '../testing/open';
+import { eventually, made, open } from '../testing/open';
 import { Brief } from './Brief';
 
 const FROG = 'dendrobates-tinctorius';
@@ -27,7 +27,7 @@ describe('the box', () => {
     ]);
     enter(box('Width outside'), '81 cm');
     enter(box('Height outside'), '50.5 cm');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).enclosure).toMatchObject({
         width: expect.closeTo(0.8, 9),
         depth: 0.45,
@@ -44,7 +44,7 @@ describe('the box', () => {
     fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
     fireEvent.click(walls.getByRole('checkbox', { name: 'back' }));
     fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
-    await vi.waitFor(async () => expect((await stored()).enclosure.screened).toEqual(['back']));
+    await eventually(async () => expect((await stored()).enclosure.screened).toEqual(['back']));
   });
 
   it('on a mesh box every wall is ticked and none can be changed', async () => {
@@ -58,12 +58,12 @@ describe('the box', () => {
   it('a stand’s rating is judged as soon as it is known, and forgotten when it is cleared', async () => {
     const { stored } = await open(<Brief />, made(FROG), US);
     enter(box('Stand rated for'), '30 lb');
-    await vi.waitFor(() =>
+    await eventually(() =>
       expect(document.querySelector('[data-finding="stand-overloaded"]')).not.toBeNull(),
     );
     expect((await stored()).enclosure.standRating).toBeCloseTo(13.608, 3);
     enter(box('Stand rated for'), '');
-    await vi.waitFor(async () => expect((await stored()).enclosure.standRating).toBeNull());
+    await eventually(async () => expect((await stored()).enclosure.standRating).toBeNull());
     expect(document.querySelector('[data-finding="stand-overloaded"]')).toBeNull();
   });
 
@@ -79,7 +79,7 @@ describe('animal and proposal', () => {
   it('how many is a number with a range', async () => {
     const { stored } = await open(<Brief />, made(FROG));
     enter(box('How many'), '3');
-    await vi.waitFor(async () => expect((await stored()).brief.count).toBe(3));
+    await eventually(async () => expect((await stored()).brief.count).toBe(3));
     enter(box('How many'), '0');
     expect(screen.getByText('A number from 1 to 500.')).toBeDefined();
     expect((await stored()).brief.count).toBe(3);
@@ -95,7 +95,7 @@ describe('animal and proposal', () => {
       ),
     );
     fireEvent.click(screen.getByRole('button', { name: 'Propose the ground afresh' }));
-    await vi.waitFor(async () => expect((await stored()).ground.regions).toEqual([]));
+    await eventually(async () => expect((await stored()).ground.regions).toEqual([]));
     expect((await stored()).ground.schools).toMatchObject({ renewal: 'replace', microbes: 'bring' });
   });
 });

@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { EditCall } from '@/core/design';
 import { US } from '@/core/units';
-import { made, open } from '../testing/open';
+import { eventually, made, open } from '../testing/open';
 import { Build } from './Build';
 
 const FROG = 'dendrobates-tinctorius';
@@ -74,7 +74,7 @@ describe('to be made', () => {
     fireEvent.focus(vent);
     fireEvent.change(vent, { target: { value: '60 mm' } });
     fireEvent.keyDown(vent, { key: 'Enter' });
-    await vi.waitFor(async () => expect((await stored()).enclosure.made.ventLow).toBeCloseTo(0.06, 9));
+    await eventually(async () => expect((await stored()).enclosure.made.ventLow).toBeCloseTo(0.06, 9));
     expect(height()).toBeCloseTo(before - 2, 6);
   });
 
@@ -89,13 +89,13 @@ describe('to be made', () => {
     ).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Add a hole' }));
     expect(await screen.findByRole('img', { name: 'lid, 1 hole' })).toBeDefined();
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).enclosure.made.bores).toEqual([
         expect.objectContaining({ id: 'bore-1', use: 'nozzle', wall: 'top', diameter: 0.012 }),
       ]),
     );
     fireEvent.click(screen.getByRole('button', { name: 'Take out hole 1' }));
-    await vi.waitFor(async () => expect((await stored()).enclosure.made.bores).toEqual([]));
+    await eventually(async () => expect((await stored()).enclosure.made.bores).toEqual([]));
   });
 
   it('wood tells what seals it and how much that takes', async () => {

@@ -1,10 +1,10 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { US } from '@/core/units';
-import { made, open } from '../testing/open';
+import { eventually, made, open } from '../testing/open';
 import { Ground } from './Ground';
 import { partOf, REGION_WORD, stackIn } from './places';
 
@@ -54,7 +54,7 @@ describe('Ground', () => {
     const { stored } = await open(<Ground />, design);
     const before = assess(design, catalogue).substrateVolume;
     enter(box(/^Forest mix.*depth at the back, cm$/), '4 in');
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const soil = (await stored()).ground.layers.find((it) => it.kind === 'substrate')!;
       expect(soil).toMatchObject({ thickness: { backLeft: 0.1016, backRight: 0.1016 } });
     });
@@ -64,7 +64,7 @@ describe('Ground', () => {
   it('reads and writes in inches', async () => {
     const { stored } = await open(<Ground />, made(FROG), US);
     enter(box(/^Forest mix.*depth at the front, in$/), '2');
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const soil = (await stored()).ground.layers.find((it) => it.kind === 'substrate')!;
       expect(soil).toMatchObject({ thickness: { frontLeft: expect.closeTo(0.0508, 9) } });
     });
@@ -79,7 +79,7 @@ describe('Ground', () => {
     expect(rows()).toEqual(['Dry bark']);
     enter(region.getByRole('textbox', { name: 'Width' }), '20 cm');
     enter(box('Name of this region'), 'Warm bay');
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const [bay] = (await stored()).ground.regions;
       expect(bay!.name).toBe('Warm bay');
       const xs = bay!.outline.map((it) => it.x);
@@ -87,7 +87,7 @@ describe('Ground', () => {
     });
     const again = within(screen.getByRole('region', { name: 'Region Warm bay' }));
     fireEvent.click(again.getByRole('button', { name: 'Take out' }));
-    await vi.waitFor(async () => expect((await stored()).ground.regions).toEqual([]));
+    await eventually(async () => expect((await stored()).ground.regions).toEqual([]));
     expect(screen.getByRole('button', { name: 'Whole floor' })).toBeDefined();
   });
 
@@ -96,7 +96,7 @@ describe('Ground', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Den' }));
     fireEvent.click(screen.getByRole('button', { name: 'Add a layer' }));
     fireEvent.click(await screen.findByRole('menuitem', { name: 'Leaf litter' }));
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const { ground } = await stored();
       expect(ground.regions[0]!.layers.map((it) => it.kind)).toEqual(['substrate', 'litter']);
       expect(ground.layers.filter((it) => it.kind === 'litter')).toHaveLength(1);
@@ -129,9 +129,9 @@ describe('Ground', () => {
     };
     fireEvent.click(screen.getByRole('radio', { name: /^At a level of its own/ }));
     enter(box('Level above the floor'), '9 cm');
-    await vi.waitFor(async () => expect(await level()).toBeCloseTo(0.09, 9));
+    await eventually(async () => expect(await level()).toBeCloseTo(0.09, 9));
     fireEvent.click(screen.getByRole('radio', { name: /^As high as/ }));
-    await vi.waitFor(async () => expect(await level()).toBeNull());
+    await eventually(async () => expect(await level()).toBeNull());
   });
 
   it('the way out for the water is chosen and placed', async () => {
@@ -139,21 +139,21 @@ describe('Ground', () => {
     fireEvent.click(screen.getByRole('button', { name: /^Drainage · / }));
     fireEvent.click(screen.getByRole('radio', { name: /^Drain / }));
     enter(box('Opens above the floor'), '2 cm');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).ground.outlet).toEqual({ kind: 'drain', bore: 0.012, height: 0.02 }),
     );
     fireEvent.click(screen.getByRole('radio', { name: /^Corner that lifts out/ }));
     enter(box('Width'), '8');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).ground.outlet).toMatchObject({ kind: 'lift-out', width: 0.08 }),
     );
     fireEvent.click(screen.getByRole('radio', { name: /^Siphon tube/ }));
     enter(box('From the left'), '30 cm');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).ground.outlet).toMatchObject({ kind: 'siphon', at: { x: 0.3 } }),
     );
     fireEvent.click(screen.getByRole('radio', { name: /^None/ }));
-    await vi.waitFor(async () => expect((await stored()).ground.outlet).toEqual({ kind: 'none' }));
+    await eventually(async () => expect((await stored()).ground.outlet).toEqual({ kind: 'none' }));
   });
 
   it('a hole is cut in the barrier, moved and closed', async () => {
@@ -167,9 +167,9 @@ describe('Ground', () => {
       const barrier = (await stored()).ground.layers.find((it) => it.kind === 'barrier');
       return barrier?.kind === 'barrier' ? barrier.holes : [];
     };
-    await vi.waitFor(async () => expect(await holes()).toEqual([{ x: 0.1, y: 0.4, diameter: 0.032 }]));
+    await eventually(async () => expect(await holes()).toEqual([{ x: 0.1, y: 0.4, diameter: 0.032 }]));
     fireEvent.click(screen.getByRole('button', { name: 'Take out hole 1' }));
-    await vi.waitFor(async () => expect(await holes()).toEqual([]));
+    await eventually(async () => expect(await holes()).toEqual([]));
   });
 
   it('what is sunk is entered, and the soil gives way', async () => {
@@ -177,23 +177,23 @@ describe('Ground', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Add a piece' }));
     enter(await screen.findByRole('textbox', { name: 'Displaces' }), '2 L');
     enter(box('What'), 'Stump');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).ground.sunk).toEqual([
         expect.objectContaining({ name: 'Stump', volume: expect.closeTo(0.002, 9), mass: null }),
       ]),
     );
     fireEvent.click(screen.getByRole('button', { name: 'Take out Stump' }));
-    await vi.waitFor(async () => expect((await stored()).ground.sunk).toEqual([]));
+    await eventually(async () => expect((await stored()).ground.sunk).toEqual([]));
   });
 
   it('soil of a dry box is chosen by school; a wet one is not asked', async () => {
     const { stored } = await open(<Ground />, made(BOA));
     fireEvent.click(screen.getByRole('radio', { name: /^Paper at first/ }));
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).ground.layers.map((it) => it.kind)).toEqual(['thin']),
     );
     fireEvent.click(screen.getByRole('radio', { name: /^Soil and sand/ }));
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const [soil] = (await stored()).ground.layers;
       expect(soil?.kind === 'substrate' && soil.mix.recipe).toBe('soil-sand-clay');
     });
@@ -206,7 +206,7 @@ describe('Ground', () => {
     );
     expect(screen.queryByRole('radiogroup', { name: 'Soil of a dry box' })).toBeNull();
     fireEvent.click(screen.getByRole('radio', { name: /^Coir instead/ }));
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const { ground } = await stored();
       expect(ground.schools.peat).toBe('coir');
       expect(JSON.stringify(ground.layers)).not.toContain('"peat"');
@@ -217,7 +217,7 @@ describe('Ground', () => {
     const { stored } = await open(<Ground />, made(FROG, { edit: 'setWaterDepth', change: { depth: 0.1 } }));
     const water = within(document.querySelector<HTMLElement>('[data-finding="barrier-in-water"]')!);
     fireEvent.click(water.getByRole('button', { name: /^Keep / }));
-    await vi.waitFor(async () => expect((await stored()).ground.waterDepth).toBeLessThan(0.06));
+    await eventually(async () => expect((await stored()).ground.waterDepth).toBeLessThan(0.06));
     expect(document.querySelector('[data-finding="barrier-in-water"]')).toBeNull();
   });
 });

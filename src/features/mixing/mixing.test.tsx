@@ -2,7 +2,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { MixAnswer, MixProblem, Progress } from '@/core/mixing';
-import { made, open } from '../testing/open';
+import { eventually, made, open } from '../testing/open';
 import { Bench } from './Bench';
 import { Sheet } from './Sheet';
 
@@ -92,7 +92,7 @@ describe('the bench', () => {
     expect(shares('A')[0]).toBe(0);
     expect(sum()).toBeCloseTo(100, 0);
     // What stands on the bench is kept.
-    await vi.waitFor(async () => expect((await settings()).bench?.mixes[0]?.mix.parts[0]?.parts).toBe(0));
+    await eventually(async () => expect((await settings()).bench?.mixes[0]?.mix.parts[0]?.parts).toBe(0));
   });
 
   it('a third mix comes beside, and goes again', async () => {
@@ -197,19 +197,20 @@ describe('the solver on the bench', () => {
       const layer = (await stored()).ground.layers.find((it) => it.id === soil.id);
       return layer?.kind === 'substrate' ? layer.mix.parts : [];
     };
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect(await parts()).toEqual([
         { material: 'coir', parts: 6 },
         { material: 'charcoal', parts: 2 },
       ]),
     );
     fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect(await parts()).toEqual(soil.kind === 'substrate' ? soil.mix.parts : []),
     );
     fireEvent.click(screen.getByRole('button', { name: 'Bought: put it on the shelf' }));
-    await vi.waitFor(async () => expect(await shelf()).toEqual({ charcoal: 0.005 }));
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'On the shelf' }).disabled).toBe(true);
+    await eventually(async () => expect(await shelf()).toEqual({ charcoal: 0.005 }));
+    const there = await screen.findByRole<HTMLButtonElement>('button', { name: 'On the shelf' });
+    expect(there.disabled).toBe(true);
   });
 
   it('impossible: says what is short, by how much, and shows the nearest', async () => {
@@ -257,8 +258,8 @@ describe('the mixing sheet', () => {
         .reduce((sum, it) => sum + Number(/: (\d+) tubful/.exec(it.textContent!)![1]), 0);
     const before = tubfuls();
     enter(screen.getByRole('textbox', { name: 'The tub holds' }), '12 L');
-    await vi.waitFor(async () => expect((await settings()).tub).toBeCloseTo(0.012, 9));
-    await vi.waitFor(() => expect(tubfuls()).toBeGreaterThan(before));
+    await eventually(async () => expect((await settings()).tub).toBeCloseTo(0.012, 9));
+    await eventually(() => expect(tubfuls()).toBeGreaterThan(before));
     expect(screen.getByText(/wear a mask/)).toBeDefined();
     expect(screen.getByText(/turn it daily/)).toBeDefined();
     expect(screen.getByText(/The book has too little of washed sand/)).toBeDefined();

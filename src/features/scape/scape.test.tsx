@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { EditCall } from '@/core/design';
 import { US } from '@/core/units';
-import { made, open } from '../testing/open';
+import { eventually, made, open } from '../testing/open';
 import { Scape } from './Scape';
 import { sizeWords } from './words';
 
@@ -49,10 +49,10 @@ describe('Scape', () => {
     const { stored } = await open(<Scape />, made(BOA));
     expect(screen.getByText(/Nothing stands in the box yet\. Lay out/)).toBeDefined();
     fireEvent.click(screen.getAllByRole('button', { name: 'Lay out a first scape' })[0]!);
-    await vi.waitFor(async () => expect((await stored()).scape.pieces.length).toBeGreaterThan(6));
+    await eventually(async () => expect((await stored()).scape.pieces.length).toBeGreaterThan(6));
     expect(pieces()).toContain('Slate on edge stones');
     fireEvent.click(screen.getByRole('button', { name: 'Take all out' }));
-    await vi.waitFor(async () => expect((await stored()).scape.pieces).toEqual([]));
+    await eventually(async () => expect((await stored()).scape.pieces).toEqual([]));
   });
 
   it('a piece is added, opened, sized, turned, stood on something else, copied and taken out', async () => {
@@ -65,7 +65,7 @@ describe('Scape', () => {
     enter(box('Turned, °'), '45');
     enter(box('From the left'), '31 cm');
     enter(box('What you call it'), 'Sun stone');
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const [piece] = (await stored()).scape.pieces;
       expect(piece).toMatchObject({ name: 'Sun stone', at: { x: 0.31 }, body: { width: 0.3 } });
       expect(piece!.body.shape === 'block' && piece!.body.turn).toBeCloseTo(Math.PI / 4, 6);
@@ -73,7 +73,7 @@ describe('Scape', () => {
     fireEvent.click(detail.getByRole('checkbox', { name: 'basking place' }));
     await choose(screen.getByRole('combobox', { name: 'Stands' }), 'held by a wall');
     enter(box('Height'), '25');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).scape.pieces[0]).toMatchObject({
         basking: true,
         support: { on: 'wall', height: 0.25 },
@@ -82,7 +82,7 @@ describe('Scape', () => {
     fireEvent.click(screen.getByRole('button', { name: 'One more like it' }));
     expect(pieces()).toEqual(['Sun stone', 'Sun stone 2']);
     fireEvent.click(screen.getByRole('button', { name: 'Take it out' }));
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).scape.pieces.map((it) => it.name)).toEqual(['Sun stone 2']),
     );
   });
@@ -97,7 +97,7 @@ describe('Scape', () => {
     );
     enter(box('Long'), '40 cm');
     enter(box('Rises, °'), '30');
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const body = (await stored()).scape.pieces[0]!.body;
       if (body.shape !== 'rod') throw new Error('a log is long');
       expect(Math.hypot(body.run.x, body.run.y, body.rise)).toBeCloseTo(0.4, 3);
@@ -120,7 +120,7 @@ describe('Scape', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Drain' }));
     enter(box('From the left'), '12');
     await choose(screen.getByRole('combobox', { name: 'Surface' }), 'silicone and fibre');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).scape.backgrounds[0]).toMatchObject({
         kind: 'carved-foam',
         thickness: 0.04,
@@ -130,7 +130,7 @@ describe('Scape', () => {
     );
     fireEvent.click(screen.getByRole('button', { name: 'Close the opening for the drain' }));
     await choose(screen.getByRole('combobox', { name: 'On the back wall' }), 'bare');
-    await vi.waitFor(async () => expect((await stored()).scape.backgrounds).toEqual([]));
+    await eventually(async () => expect((await stored()).scape.backgrounds).toEqual([]));
   });
 
   it('a pump tells what comes out, how, and when it is too weak; the trial is written down', async () => {
@@ -145,7 +145,7 @@ describe('Scape', () => {
     expect(pump.getByText(/Nothing comes out/)).toBeDefined();
     fireEvent.click(pump.getByRole('checkbox', { name: 'intake behind sponge or stones' }));
     fireEvent.change(screen.getByLabelText('Tight, before the soil'), { target: { value: '2026-11-02' } });
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const { scape } = await stored();
       expect(scape.trial.before).toBe('2026-11-02');
       expect(scape.pieces.at(-1)!.pump).toMatchObject({ maxHead: 0.05, guarded: false });
@@ -158,7 +158,7 @@ describe('Scape', () => {
     tab('Warm side and reach');
     fireEvent.click(screen.getByRole('radio', { name: /^Left/ }));
     enter(box('To the shelf or ceiling above'), '4 in');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await stored()).scape).toMatchObject({ warm: 'left', above: expect.closeTo(0.1016, 6) }),
     );
     expect(screen.getByText(/little room over the box for lamps/)).toBeDefined();

@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it, vi } from 'vitest';
-import { open } from '../testing/open';
+import { describe, expect, it } from 'vitest';
+import { eventually, open } from '../testing/open';
 import { Materials } from './Materials';
 import { Shelf } from './Shelf';
 
@@ -30,14 +30,14 @@ describe('the shelf', () => {
     enter(screen.getByRole('textbox', { name: 'How many' }), '3');
     fireEvent.change(screen.getByLabelText('Best before'), { target: { value: '2020-01-31' } });
     fireEvent.click(screen.getByRole('button', { name: 'Put it there' }));
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect(await shelf()).toEqual({ 'worm-castings': expect.closeTo(0.006, 12) }),
     );
     // Past its day, and it says so in the list.
     expect(await screen.findByRole('button', { name: /^Worm castings.*past its day/ })).toBeDefined();
     const lots = within(screen.getByRole('table', { name: 'Lots' }));
     fireEvent.change(lots.getByLabelText(/^Opened, 3 × 2.L bag/), { target: { value: '2019-12-01' } });
-    await vi.waitFor(async () => expect((await moves())[0]!.opened).toBe('2019-12-01'));
+    await eventually(async () => expect((await moves())[0]!.opened).toBe('2019-12-01'));
 
     enter(screen.getByRole('textbox', { name: 'Litres, loose' }), '8 L');
     // Said before it is done, and after.
@@ -49,15 +49,15 @@ describe('the shelf', () => {
 
     enter(screen.getByRole('textbox', { name: 'Litres, loose' }), '1,5 L');
     fireEvent.click(screen.getByRole('button', { name: 'Counted' }));
-    await vi.waitFor(async () => expect(await shelf()).toEqual({ 'worm-castings': 0.0015 }));
+    await eventually(async () => expect(await shelf()).toEqual({ 'worm-castings': 0.0015 }));
     const book = within(screen.getByRole('table', { name: 'The book' }));
     fireEvent.click(book.getByRole('button', { name: /^Undo: Counted/ }));
     fireEvent.click(book.getByRole('button', { name: /^Undo: Taken/ }));
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect(await shelf()).toEqual({ 'worm-castings': expect.closeTo(0.006, 12) }),
     );
     fireEvent.click(await book.findByRole('button', { name: /^Do again: Counted/ }));
-    await vi.waitFor(async () => expect(await shelf()).toEqual({ 'worm-castings': 0.0015 }));
+    await eventually(async () => expect(await shelf()).toEqual({ 'worm-castings': 0.0015 }));
     expect(await moves()).toHaveLength(3);
   });
 
@@ -65,10 +65,10 @@ describe('the shelf', () => {
     const { shelf } = await open(<Shelf />);
     await pick('Something new', 'open filter foam');
     fireEvent.click(screen.getByRole('button', { name: 'Put it there' }));
-    await vi.waitFor(async () => expect(await shelf()).toEqual({ 'filter-foam': 1 }));
+    await eventually(async () => expect(await shelf()).toEqual({ 'filter-foam': 1 }));
     enter(screen.getByRole('textbox', { name: 'Sheets' }), '4');
     fireEvent.click(screen.getByRole('button', { name: 'Counted' }));
-    await vi.waitFor(async () => expect(await shelf()).toEqual({ 'filter-foam': 4 }));
+    await eventually(async () => expect(await shelf()).toEqual({ 'filter-foam': 4 }));
   });
 });
 
@@ -85,7 +85,7 @@ describe('an ingredient of one’s own', () => {
     fireEvent.click((await screen.findAllByRole('option'))[0]!);
     expect(dialog.getByText(/At 10 cm of suction it should hold \d+.%/)).toBeDefined();
     fireEvent.click(dialog.getByRole('button', { name: 'Write it down' }));
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await settings()).materials[0]).toMatchObject({
         id: 'coir-fine-own',
         name: 'Yard coir',
@@ -111,7 +111,7 @@ describe('an ingredient of one’s own', () => {
       /^80.% of it is pores.*58.% of water.*22.% of air/,
     );
     fireEvent.click(cup.getByRole('button', { name: 'Use these values' }));
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const [own] = (await settings()).materials;
       expect(own!.retention!.value.saturated).toBeCloseTo(0.8, 6);
       // 60 g in half a litre, settled; loose it is lighter by the 18 % it settles.
@@ -127,7 +127,7 @@ describe('an ingredient of one’s own', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Change its values' }));
     enter(await screen.findByRole('textbox', { name: 'pH to' }), '7');
     enter(await screen.findByRole('textbox', { name: 'Burrow hold' }), '0,8');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await settings()).materials[0]!.mixing).toMatchObject({
         ph: { value: { low: 4.5, high: 7 }, basis: 'own' },
         hold: { value: 0.8, basis: 'own' },

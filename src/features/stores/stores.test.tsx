@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { open } from '../testing/open';
+import { eventually, open } from '../testing/open';
 import { freshId } from './freshId';
 import { Materials } from './Materials';
 import { Recipes } from './Recipes';
@@ -45,12 +45,12 @@ describe('Materials', () => {
     const { shelf } = await open(<Materials />);
     fireEvent.click(list('Materials').getByRole('button', { name: /^Washed sand/ }));
     enter(screen.getByRole('textbox', { name: 'There, loose' }), '0.5 cu ft');
-    await vi.waitFor(async () => expect((await shelf())['washed-sand']).toBeCloseTo(0.014158, 6));
+    await eventually(async () => expect((await shelf())['washed-sand']).toBeCloseTo(0.014158, 6));
     expect(
       await list('Materials').findByRole('button', { name: /^Washed sand.*14\.2.L there/ }),
     ).toBeDefined();
     enter(screen.getByRole('textbox', { name: 'There, loose' }), '');
-    await vi.waitFor(async () => expect(await shelf()).toEqual({}));
+    await eventually(async () => expect(await shelf()).toEqual({}));
   });
 
   it('a shipped value is changed, marked, and brought back', async () => {
@@ -58,15 +58,15 @@ describe('Materials', () => {
     fireEvent.click(list('Materials').getByRole('button', { name: /^Garden loam, unfertilised/ }));
     fireEvent.click(screen.getByRole('button', { name: 'Change its values' }));
     enter(await screen.findByRole('textbox', { name: /^Water in it as bought/ }), '25');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await settings()).materials).toEqual([
         expect.objectContaining({ id: 'loam', waterReceived: { value: 0.25, basis: 'own' } }),
       ]),
     );
     fireEvent.click(screen.getByRole('button', { name: 'Back to what ships' }));
-    await vi.waitFor(async () => expect((await settings()).materials).toEqual([]));
+    await eventually(async () => expect((await settings()).materials).toEqual([]));
     fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
-    await vi.waitFor(async () => expect((await settings()).materials).toHaveLength(1));
+    await eventually(async () => expect((await settings()).materials).toHaveLength(1));
   });
 
   it('one is made from a likeness, with a bag and a price of its own', async () => {
@@ -77,7 +77,7 @@ describe('Materials', () => {
     enter(await screen.findByRole('textbox', { name: 'Another bag, of' }), '40 L');
     fireEvent.click(screen.getByRole('button', { name: 'Add it' }));
     enter(await screen.findByRole('textbox', { name: /^Price of 40/ }), '6');
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const { materials, prices } = await settings();
       expect(materials[0]).toMatchObject({ id: 'loam-own', name: 'Terrace loam' });
       const own = materials[0]!.packs.at(-1)!;
@@ -105,7 +105,7 @@ describe('Recipes', () => {
     enter(screen.getByRole('textbox', { name: 'Parts of Burrowing clay' }), '5');
     await type.type(screen.getByRole('combobox', { name: 'Add an ingredient' }), 'pumice');
     fireEvent.click(await screen.findByRole('option', { name: /^Pumice 5/ }));
-    await vi.waitFor(async () => {
+    await eventually(async () => {
       const [own] = (await settings()).recipes;
       expect(own).toMatchObject({ name: 'Hard pan', basis: 'own' });
       expect(own!.parts).toEqual(

@@ -34,6 +34,10 @@ configure({ asyncUtilTimeout: 5000 });
 
 afterEach(() => Dexie.delete('rincon'));
 
+/** Waits until something holds: a write reaches the store in its own time, on a busy machine in more than a second. */
+export const eventually = <T,>(check: () => T | Promise<T>): Promise<T> =>
+  vi.waitFor(check, { timeout: 5000 });
+
 /** A proposed design, changed by named edits. */
 export const made = (animal: string | null, ...calls: EditCall[]): Design =>
   calls.reduce(
@@ -70,7 +74,7 @@ export async function open(element: ReactElement, design?: Design, prefs: UnitPr
     </SnackbarProvider>,
     prefs,
   );
-  await vi.waitFor(() => expect(screen.queryByText('waiting')).toBeNull());
+  await eventually(() => expect(screen.queryByText('waiting')).toBeNull());
   return {
     stored: async (): Promise<Design> => {
       const loaded = await loadDesign(db, design?.id ?? '');
