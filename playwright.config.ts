@@ -12,8 +12,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   // Patience, for machines that are busy: what is expected stays the same.
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   reporter: [['line'], ['json', { outputFile: '.rincon/browser.json' }]],
   use: {
     baseURL: 'http://127.0.0.1:4181',

@@ -6,6 +6,6 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/unit/**/*.test.ts'],
     // Whole places are drawn, on machines that may be busy with another suite.
-    testTimeout: 60_000,
+    testTimeout: 240_000,
   },
 });

@@ -46,7 +46,7 @@ async function browserOn(profile: string): Promise<{ page: Page; kill: () => Pro
 
 /** True once the server's answer is in; what the page makes of it is not judged here. */
 async function loads(page: Page, address: string): Promise<boolean> {
-  return page.goto(address, { timeout: 12_000, waitUntil: 'commit' }).then(
+  return page.goto(address, { timeout: 30_000, waitUntil: 'commit' }).then(
     () => true,
     () => false,
   );
@@ -55,7 +55,7 @@ async function loads(page: Page, address: string): Promise<boolean> {
 test(`the browser killed in the middle of edits, ${KILLS} times: all that was called saved is there`, async ({
   baseURL,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(600_000);
   const profile = mkdtempSync(join(tmpdir(), 'rincon-kill-'));
   const address = `${baseURL}/e/demo-hedge/ground`;
   let savedValue = -1;
@@ -77,7 +77,7 @@ test(`the browser killed in the middle of edits, ${KILLS} times: all that was ca
         continue;
       }
       const handle = page.getByRole('slider', { name: /Forest mix.*front/ });
-      await handle.waitFor({ timeout: 15_000 });
+      await handle.waitFor({ timeout: 60_000 });
       const value = Number(await handle.getAttribute('aria-valuenow'));
       expect(value, `after kill ${kills}`).toBeGreaterThanOrEqual(savedValue);
       if (round === KILLS) {

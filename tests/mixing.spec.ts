@@ -17,7 +17,7 @@ const onShelf = (page: Page, name: RegExp) =>
 test('a bag too few: solved from the shelf, bought, mixed, taken from the shelf, undone', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(400_000);
   await demo(page);
 
   // One small bag of bark stands on the shelf; the rich layer of Limestone wants more.
@@ -37,7 +37,7 @@ test('a bag too few: solved from the shelf, bought, mixed, taken from the shelf,
   await page.getByRole('combobox', { name: 'May be bought' }).click();
   await page.getByRole('option', { name: 'nothing' }).click();
   await page.getByRole('button', { name: 'Work it out' }).click();
-  await expect(page.getByText('It cannot be done as asked.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('It cannot be done as asked.')).toBeVisible({ timeout: 90_000 });
   const short = page.getByRole('list', { name: 'What is short' });
   await expect(short).toContainText(/[\d.]+.L of tree-fern fibre is short/);
   await expect(page.getByText('The nearest that works')).toBeVisible();
@@ -48,7 +48,7 @@ test('a bag too few: solved from the shelf, bought, mixed, taken from the shelf,
   await page.getByRole('radio', { name: /^Use up the shelf/ }).click();
   await type(page, 'Leeway of a share', '10 %');
   await page.getByRole('button', { name: 'Work it out' }).click();
-  await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 90_000 });
   expect(number(await cell(page, /^Orchid bark, fine/, 3).innerText())).toBeCloseTo(4.4, 1);
   const price = await cell(page, /^Together/, -1).innerText();
   const bark = number(await cell(page, /^Orchid bark, fine/, 1).innerText());
@@ -104,7 +104,7 @@ test('several enclosures from one purchase cost no more than each by itself', as
   await page.getByRole('region', { name: 'Mix A' }).waitFor();
   const total = async (): Promise<number> => {
     await page.getByRole('button', { name: 'Work it out' }).click();
-    await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 90_000 });
     return Number(await cell(page, /^Together/, -1).innerText());
   };
   const bench = page.getByRole('combobox', { name: 'Mixing for' });
@@ -148,7 +148,7 @@ test('a long question shows how far it is and can be stopped; the next one is an
   await page.getByRole('radio', { name: /^Stretch a bag/ }).click();
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByRole('progressbar', { name: 'Working it out' })).toBeVisible();
-  await expect(page.getByText(/^Step 1 of 3/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^Step 1 of 3/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible();
   await page.getByRole('radio', { name: /^Closest/ }).click();
@@ -156,7 +156,7 @@ test('a long question shows how far it is and can be stopped; the next one is an
     if (await clear.isVisible()) await clear.click();
   }
   await page.getByRole('button', { name: 'Work it out' }).click();
-  await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 90_000 });
 });
 
 test('the bench by keyboard: a share moved by arrows, the others make room; it stands after a reload', async ({
@@ -173,7 +173,7 @@ test('the bench by keyboard: a share moved by arrows, the others make room; it s
     .evaluateAll((all) => all.map((it) => Number((it as HTMLInputElement).value)));
   expect(shares.reduce((sum, it) => sum + it, 0)).toBeCloseTo(100, 0);
   expect(shares[0]).toBeGreaterThan(from + 3);
-  await page.waitForTimeout(200);
+  await page.waitForTimeout(1500);
   await page.reload();
   await expect(slider).toHaveValue(String(shares[0]));
 });

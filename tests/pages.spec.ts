@@ -15,7 +15,7 @@ async function sound(page: Page, what: string): Promise<void> {
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(600_000);
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
     await page.goto('/');
@@ -83,7 +83,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/stores?tab=bench');
     await page.getByRole('button', { name: 'Another mix beside' }).click();
     await page.getByRole('button', { name: 'Work it out' }).click();
-    await page.getByRole('table', { name: 'What goes in' }).waitFor({ timeout: 30_000 });
+    await page.getByRole('table', { name: 'What goes in' }).waitFor({ timeout: 90_000 });
     await sound(page, 'bench, three mixes and an answer');
     await page.goto('/e/demo-dry-wash/mixing');
     await page.getByRole('heading', { name: 'Mixing sheet', level: 1 }).waitFor();

@@ -188,7 +188,7 @@ test('water parts: a fall whose pump is too weak, its hose, the filters, the tri
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing in Scape, ${colorScheme}`, async ({ browser }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(400_000);
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
     await demo(page);

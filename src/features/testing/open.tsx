@@ -30,13 +30,13 @@ vi.stubGlobal(
 );
 
 // A dialog fades out, on a busy machine in more than the usual second.
-configure({ asyncUtilTimeout: 5000 });
+configure({ asyncUtilTimeout: 20_000 });
 
 afterEach(() => Dexie.delete('rincon'));
 
 /** Waits until something holds: a write reaches the store in its own time, on a busy machine in more than a second. */
 export const eventually = <T,>(check: () => T | Promise<T>): Promise<T> =>
-  vi.waitFor(check, { timeout: 5000 });
+  vi.waitFor(check, { timeout: 20_000 });
 
 /** A proposed design, changed by named edits. */
 export const made = (animal: string | null, ...calls: EditCall[]): Design =>
