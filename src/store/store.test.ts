@@ -49,6 +49,9 @@ beforeEach(() => {
 });
 afterEach(() => db.delete());
 
+/** A write reaches the store in its own time. */
+const eventually = <T>(check: () => T | Promise<T>): Promise<T> => vi.waitFor(check, { timeout: 20_000 });
+
 describe('designs', () => {
   const save = async (design: Design, gesture: string | null = null) =>
     saveDesign(db, { design, revision: (await row()).revision, label: design.name, gesture }, now());
@@ -160,11 +163,11 @@ describe('a session', () => {
   const open = async (): Promise<DesignSession> => {
     const session = new DesignSession(db, first.id, now);
     session.subscribe(() => undefined);
-    await vi.waitFor(() => expect(session.view().loaded).toBe('ready'));
+    await eventually(() => expect(session.view().loaded).toBe('ready'));
     return session;
   };
   const settled = (session: DesignSession) =>
-    vi.waitFor(() => expect(session.view().save.state).toBe('saved'));
+    eventually(() => expect(session.view().save.state).toBe('saved'));
   const name = (to: string) => ({ edit: 'rename', change: { name: to } }) as const;
 
   it('shows an edit at once, and calls it saved only when it is', async () => {
@@ -201,7 +204,7 @@ describe('a session', () => {
       throw new Error('no space left');
     });
     session.edit(name('kept'), catalogue);
-    await vi.waitFor(() =>
+    await eventually(() =>
       expect(session.view().save).toMatchObject({
         state: 'failed',
         message: expect.stringMatching(/storage is full.*Export/),
@@ -219,20 +222,20 @@ describe('a session', () => {
     await createDesign(db, first, now());
     const [here, there] = [await open(), await open()];
     there.edit(name('theirs'), catalogue);
-    await vi.waitFor(() => expect(here.view().design?.name).toBe('theirs'));
+    await eventually(() => expect(here.view().design?.name).toBe('theirs'));
     expect(here.view().overtaken).toBe(0);
 
     here.edit(name('first'), catalogue);
     there.edit(name('second'), catalogue);
-    await vi.waitFor(() => expect(here.view().overtaken + there.view().overtaken).toBe(1));
-    await vi.waitFor(() => expect(here.view().design?.name).toBe(there.view().design?.name));
+    await eventually(() => expect(here.view().overtaken + there.view().overtaken).toBe(1));
+    await eventually(() => expect(here.view().design?.name).toBe(there.view().design?.name));
   });
 
   it('a deleted design is gone from every window', async () => {
     await createDesign(db, first, now());
     const session = await open();
     await deleteDesign(db, first.id, now());
-    await vi.waitFor(() => expect(session.view().loaded).toBe('missing'));
+    await eventually(() => expect(session.view().loaded).toBe('missing'));
   });
 });
 

@@ -17,7 +17,7 @@ import { backgrounds } from './scape/backs';
 import { headroom, pieceFits, piecesClash, poleTooShort } from './scape/fits';
 import { cover, hides, perches, wayOutOfWater, waysToLedges } from './scape/shelter';
 import { stoneOnSoil, wood } from './scape/stone';
-import { planters, pumps, reachable, thingsForgotten, waterTrial } from './scape/things';
+import { cables, planters, pumps, reachable, thingsForgotten, waterTrial } from './scape/things';
 import { timberUnsealed } from './timberUnsealed';
 import { unanswered } from './unanswered';
 import { unknownMaterial } from './unknownMaterial';
@@ -64,6 +64,7 @@ const RULES: readonly Rule[] = [
   pumps,
   waterTrial,
   thingsForgotten,
+  cables,
   reachable,
   headroom,
   timberUnsealed,

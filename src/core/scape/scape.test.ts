@@ -734,6 +734,10 @@ describe('findings of the scape', () => {
           },
         }),
     ],
+    [
+      'no-cable-slot',
+      () => build(BOA, SIZE, { edit: 'setEnclosure', change: { top: 'solid' } }, add('probe', 0.01, 0.2)),
+    ],
     ['pump-dry', () => build(FROG, SIZE, add('waterfall'))],
     ['water-trial', () => build(FROG, SIZE, add('waterfall'))],
     ['planter-closed', () => build(FROG, SIZE, add('planter'), set('piece-1', { drained: false }))],

@@ -267,3 +267,46 @@ export const waterTrial: Rule = ({ design, scape }) => {
     },
   ];
 };
+
+/** Cables and hoses that have no way out of a closed box. */
+export const cables: Rule = ({ design, scape }) => {
+  const { top, made, height, width } = design.enclosure;
+  const wired = scape.pieces.filter((it) => it.kind?.cable);
+  // Over the edge of an open lid, or through the corner of a meshed one, a cable finds its way.
+  if (wired.length === 0 || top !== 'solid') return [];
+  if (made.bores.some((it) => it.use === 'cable')) return [];
+  return [
+    {
+      code: 'no-cable-slot',
+      severity: 'look',
+      place: PLACE,
+      what: say`${wired.length === 1 ? 'A cable has' : `${wired.length} cables have`} no way out of the box.`,
+      because: say`A slot is bored before anything goes in, high up, with a grommet: a cable pinched under glass or door is a fire. What lives there must not fit through.`,
+      remedies: [
+        {
+          label: say`A slot high in the back wall`,
+          call: {
+            edit: 'setEnclosure',
+            change: {
+              made: {
+                ...made,
+                bores: [
+                  ...made.bores,
+                  {
+                    id: `bore-${made.bores.length + 1}-cable`,
+                    use: 'cable',
+                    wall: 'back',
+                    across: width / 2,
+                    up: Math.max(0.02, height - 0.04),
+                    diameter: 0.025,
+                  },
+                ],
+              },
+            },
+          },
+        },
+      ],
+      basis: 'practice',
+    },
+  ];
+};
