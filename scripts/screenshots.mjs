@@ -17,7 +17,6 @@ const SHOTS = [
   ['ground', '/e/demo-limestone/ground'],
   ['moisture', '/e/demo-limestone/ground', moisture],
   ['half-water', '/e/demo-bog-shelf/ground', plan],
-  ['ground-inches', '/e/demo-dry-wash/ground', inches],
   ['scape', '/e/demo-hedge/scape', pickRoot],
   ['scape-side', '/e/demo-bog-shelf/scape', background, { colorScheme: 'dark' }],
   ['scape-plan', '/e/demo-dry-wash/scape', planOfPieces],
@@ -34,6 +33,7 @@ const SHOTS = [
   ],
   ['cup', '/stores', cup],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
+  ['mixing-sheet-dark', '/e/demo-limestone/mixing', undefined, { colorScheme: 'dark' }],
   ['almanac', '/almanac', almanac],
 ];
 
@@ -110,11 +110,6 @@ async function background(page) {
 
 async function planOfPieces(page) {
   await page.getByRole('button', { name: 'Plan', exact: true }).click();
-}
-
-async function inches(page) {
-  await page.getByRole('button', { name: /^Units/ }).click();
-  await page.getByRole('menuitem', { name: /cubic feet/ }).click();
 }
 
 ensureChromium();
