@@ -94,8 +94,8 @@ test('a bag too few: solved from the shelf, bought, mixed, taken from the shelf,
   await page.locator('tr[data-layer=substrate] button').first().click();
   expect(await page.getByRole('table', { name: 'Ingredients' }).innerText()).not.toBe(before);
   await page.getByRole('button', { name: /^Undo/ }).click();
-  await saved(page);
-  expect(await page.getByRole('table', { name: 'Ingredients' }).innerText()).toBe(before);
+  // Undo is read from storage: the drawing follows it a moment later.
+  await expect.poll(() => page.getByRole('table', { name: 'Ingredients' }).innerText()).toBe(before);
 });
 
 test('several enclosures from one purchase cost no more than each by itself', async ({ page }) => {

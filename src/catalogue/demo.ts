@@ -137,7 +137,7 @@ const PROPOSE: EditCall = { edit: 'proposeScape', change: {} };
 /** The four enclosures of the nature room. */
 export function demoDesigns(catalogue: Catalogue): readonly Design[] {
   return SCENES.map(({ answers, edits }) =>
-    [...edits, PROPOSE].reduce(
+    [...edits, PROPOSE, { edit: 'proposeClimate', change: {} } as const].reduce(
       (design, call) => applyEdit(design, call, catalogue),
       proposeDesign(answers, catalogue),
     ),

@@ -1,5 +1,6 @@
 import type { Catalogue } from '@/core/catalogue';
 import { animals } from './animals';
+import { climateRows } from './devices';
 import { backgrounds, filters, supplies } from './backgrounds';
 import { materials } from './materials';
 import { pieces } from './pieces';
@@ -13,6 +14,7 @@ export const catalogue: Catalogue = {
   materials,
   recipes,
   scape: { pieces, backgrounds, supplies, filters },
+  climate: climateRows,
 };
 export { BOARDS, SEALS } from './boards';
 export { CAUTIONS } from './cautions';

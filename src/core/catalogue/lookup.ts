@@ -2,6 +2,8 @@ import type {
   Animal,
   BackgroundKind,
   Catalogue,
+  DeviceKind,
+  GauzeKind,
   Material,
   PieceKind,
   Recipe,
@@ -17,6 +19,8 @@ interface Index {
   readonly pieces: ReadonlyMap<string, PieceKind>;
   readonly backgrounds: ReadonlyMap<string, BackgroundKind>;
   readonly supplies: ReadonlyMap<string, Supply>;
+  readonly devices: ReadonlyMap<string, DeviceKind>;
+  readonly gauzes: ReadonlyMap<string, GauzeKind>;
 }
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
@@ -34,6 +38,8 @@ function indexOf(catalogue: Catalogue): Index {
       pieces: byId(catalogue.scape.pieces),
       backgrounds: byId(catalogue.scape.backgrounds),
       supplies: byId(catalogue.scape.supplies),
+      devices: byId(catalogue.climate.devices),
+      gauzes: byId(catalogue.climate.gauzes),
     };
     indexes.set(catalogue, index);
   }
@@ -97,3 +103,9 @@ export const findBackgroundKind = (catalogue: Catalogue, id: string): Background
 
 export const findSupply = (catalogue: Catalogue, id: string): Supply | undefined =>
   indexOf(catalogue).supplies.get(id);
+
+export const findDeviceKind = (catalogue: Catalogue, id: string): DeviceKind | undefined =>
+  indexOf(catalogue).devices.get(id);
+
+export const findGauze = (catalogue: Catalogue, id: string | null): GauzeKind | undefined =>
+  id === null ? undefined : indexOf(catalogue).gauzes.get(id);

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { Basis, positive, price, Range, sourced } from './basis';
+import { ClimateRows } from './climateTypes';
 import { ScapeRows } from './scapeTypes';
 
 /** The shape of the catalogue. The rows live in `src/catalogue`; the core only needs to know what a row says. */
 export * from './basis';
+export * from './climateTypes';
 export * from './scapeTypes';
 
 const share = z.number().min(0).max(1);
@@ -197,5 +199,6 @@ export const Catalogue = z.strictObject({
   materials: z.array(Material),
   recipes: z.array(Recipe),
   scape: ScapeRows,
+  climate: ClimateRows,
 });
 export type Catalogue = z.infer<typeof Catalogue>;

@@ -78,6 +78,36 @@ const MIGRATIONS: readonly Migration[] = [
       ...document,
     }),
   },
+  {
+    from: 4,
+    name: 'the room through the year; lamps, heat, mist, air',
+    up: (document) => ({
+      climate: {
+        room: {
+          preset: null,
+          log: null,
+          altitude: 100,
+          latitude: 50,
+          window: null,
+          sunlit: 0,
+          radiator: false,
+          outsideWall: false,
+          water: 'tap',
+        },
+        day: { by: 'clock', on: 480, off: 1200, latitude: 20 },
+        night: 'dark',
+        devices: [],
+        vents: [],
+        topGauze: 'insect-mesh',
+        mist: { by: 'hand', times: [], everyDays: 1, bottle: null },
+        falls: { by: 'day' },
+        fills: 540,
+        meter: null,
+        calibration: null,
+      },
+      ...document,
+    }),
+  },
 ];
 
 export type Migrated =

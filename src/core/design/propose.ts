@@ -5,6 +5,7 @@ import { usualWall } from '../enclosure/box';
 import { BARRIER_THICKNESS } from '../ground/lying';
 import { mixOfRecipe } from './mixOfRecipe';
 import {
+  BARE_CLIMATE,
   DESIGN_VERSION,
   EMPTY_SCAPE,
   type Corners,
@@ -60,6 +61,7 @@ export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
     enclosure,
     ground: proposeGround({ animal, enclosure, room }, catalogue),
     scape: EMPTY_SCAPE,
+    climate: BARE_CLIMATE,
   };
 }
 
@@ -77,9 +79,9 @@ export function proposeSize(animal: Animal | undefined, count: number) {
 
 /** Cover that holds moisture in a dry room and lets it go in a humid one (common practice). */
 const COVER: Record<'moist' | 'damp' | 'dry', Record<RoomClimate['kind'], number>> = {
-  moist: { dry: 0.65, middle: 0.5, humid: 0.1 },
-  damp: { dry: 0.5, middle: 0.3, humid: 0 },
-  dry: { dry: 0.2, middle: 0, humid: 0 },
+  moist: { dry: 0.85, middle: 0.7, humid: 0.3 },
+  damp: { dry: 0.7, middle: 0.5, humid: 0.1 },
+  dry: { dry: 0.5, middle: 0.3, humid: 0.1 },
 };
 
 const dampness = (world: World): 'moist' | 'damp' | 'dry' =>
@@ -109,7 +111,7 @@ function proposeEnclosure(answers: Answers, animal: Animal | undefined, room: Ro
     standRating: null,
     made: {
       doors: 'sliding',
-      ventLow: 0.04,
+      ventLow: wet ? 0.02 : 0.03,
       ventHigh: 0,
       bores: [],
       board: 'birch-plywood',

@@ -1,12 +1,14 @@
 import { z } from 'zod';
+import { Climate } from './climateSchema';
 import { id, MAX_LENGTH, metres, Point, share, text } from './fields';
 import { Scape } from './scapeSchema';
 
 export { Point } from './fields';
+export * from './climateSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 4;
+export const DESIGN_VERSION = 5;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 
@@ -230,6 +232,7 @@ export const Design = z
       }),
     }),
     scape: Scape,
+    climate: Climate,
   })
   .superRefine((design, context) => {
     // Edits and screens find layers by id: two of one name would be changed together.
@@ -250,16 +253,19 @@ export const Design = z
       check(region.layers, ['ground', 'regions', index, 'layers']),
     );
     const { pieces, backgrounds } = design.scape;
-    for (const [list, key] of [
-      [pieces, 'pieces'],
-      [backgrounds, 'backgrounds'],
+    const { devices, vents } = design.climate;
+    for (const [list, place, key] of [
+      [pieces, 'scape', 'pieces'],
+      [backgrounds, 'scape', 'backgrounds'],
+      [devices, 'climate', 'devices'],
+      [vents, 'climate', 'vents'],
     ] as const) {
       const ids = new Set<string>();
       list.forEach(({ id: own }, index) => {
         if (ids.has(own)) {
           context.addIssue({
             code: 'custom',
-            path: ['scape', key, index, 'id'],
+            path: [place, key, index, 'id'],
             message: `another is called “${own}” too. Give each an id of its own`,
           });
         }

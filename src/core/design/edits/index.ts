@@ -12,6 +12,20 @@ import {
   turnEnclosure,
 } from './brief';
 import {
+  addDevice,
+  addVent,
+  adoptSchedule,
+  clearDevices,
+  moveDevice,
+  proposeClimate,
+  removeDevice,
+  removeVent,
+  setClimate,
+  setClimateRoom,
+  setDevice,
+  setVent,
+} from './climate';
+import {
   setMethod,
   setWaterDepth,
   setOutlet,
@@ -150,6 +164,18 @@ export const EDITS = {
   setScape,
   proposeScape,
   clearScape,
+  setClimateRoom,
+  setClimate,
+  addDevice,
+  setDevice,
+  moveDevice,
+  removeDevice,
+  clearDevices,
+  addVent,
+  setVent,
+  removeVent,
+  adoptSchedule,
+  proposeClimate,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -232,4 +258,16 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setScape: 'warm side, room above, trial',
   proposeScape: 'whole scape',
   clearScape: 'all of the scape taken out',
+  setClimateRoom: 'room through the year',
+  setClimate: 'light, mist and water',
+  addDevice: 'new device',
+  setDevice: 'device',
+  moveDevice: 'place of a device',
+  removeDevice: 'device taken out',
+  clearDevices: 'all devices taken out',
+  addVent: 'new vent',
+  setVent: 'vent',
+  removeVent: 'vent taken out',
+  adoptSchedule: 'schedule taken over',
+  proposeClimate: 'whole climate',
 };

@@ -1,4 +1,4 @@
-import { type Catalogue, everydayMaterial, materialOf, NO_SCAPE_ROWS } from '../../catalogue';
+import { type Catalogue, everydayMaterial, materialOf, NO_CLIMATE_ROWS, NO_SCAPE_ROWS } from '../../catalogue';
 import { map, level, highest } from '../../ground/corners';
 import { mixOfRecipe } from '../mixOfRecipe';
 import type { Design, Layer, Region, LayerKind, Mix } from '../schema';
@@ -75,6 +75,7 @@ export const NO_CATALOGUE: Catalogue = {
   materials: [],
   recipes: [],
   scape: NO_SCAPE_ROWS,
+  climate: NO_CLIMATE_ROWS,
 };
 
 export function newLayer(kind: LayerKind, layers: readonly Layer[], catalogue: Catalogue): Layer {

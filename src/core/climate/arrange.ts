@@ -1,0 +1,151 @@
+import { roomClimate } from '../brief';
+import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
+import { BARE_CLIMATE, type Climate, type Design, type Device } from '../design/schema';
+import { siteAt } from '../ground/bodies';
+import { irradianceFor, wattsFor } from './basking';
+
+/** Times of the day, min. */
+const MORNING = 8 * 60 + 10;
+const NOON = 13 * 60;
+/** An hour before lights out, so that leaves dry. */
+const EVENING = 19 * 60;
+
+/** Water a day for each m³ of a wet box, kg, by how dry the room is (common practice; the schedule solver betters it). */
+const WATER_A_DAY = { dry: 0.9, middle: 0.6, humid: 0.35 } as const;
+/** kg/s of one fine nozzle, as the catalogue has it. */
+const NOZZLE = 0.0011;
+
+/** Seconds of nozzles, or pulls of a sprayer, by what lives there. */
+function mistFor(
+  world: Animal['ground']['value'],
+  room: keyof typeof WATER_A_DAY,
+  volume: number,
+  nozzles: number,
+): Climate['mist'] {
+  const times = (seconds: number, ...at: number[]) => at.map((it) => ({ at: it, seconds }));
+  const each = (share: number): number =>
+    Math.min(90, Math.max(8, Math.round((WATER_A_DAY[room] * volume * share) / (nozzles * NOZZLE))));
+  switch (world) {
+    case 'half-water':
+      return { by: 'nozzles', times: times(each(0.25), MORNING, EVENING), everyDays: 1, bottle: 0.01 };
+    case 'wet':
+      return { by: 'nozzles', times: times(each(1 / 3), MORNING, NOON, EVENING), everyDays: 1, bottle: 0.01 };
+    case 'damp':
+      return { by: 'hand', times: times(40, MORNING), everyDays: room === 'dry' ? 1 : 2, bottle: null };
+    case 'dry':
+      return { by: 'hand', times: times(8, MORNING), everyDays: 7, bottle: null };
+  }
+}
+
+/** Lamps, heat and mist for the animal's climate: a start that is sound, to be changed. */
+export function arrangeClimate(design: Design, animal: Animal | undefined, catalogue: Catalogue): Climate {
+  const { width, depth, height, top } = design.enclosure;
+  const world = animal?.ground.value ?? 'wet';
+  const room = roomClimate(design.brief.room);
+  const right = design.scape.warm === 'right';
+  const warmX = right ? width * 0.72 : width * 0.28;
+  const site = siteAt(design);
+  const over = top === 'solid' ? height - 0.05 : height + 0.04;
+  const devices: Device[] = [];
+  const add = (id: string, told: Partial<Device>): void => {
+    const kind = findDeviceKind(catalogue, id);
+    if (!kind) return;
+    devices.push({
+      id: `device-${devices.length + 1}`,
+      name: kind.name,
+      kind: id,
+      at: { x: width / 2, y: depth / 2, z: over },
+      length: kind.form === 'bulb' || kind.form === 'nozzle' || kind.form === 'fan' ? kind.length : Math.min(kind.length, width * 0.92),
+      along: 'x',
+      power: kind.powers[0] ?? 0,
+      dim: 1,
+      timer: { by: 'day' },
+      thermostat: null,
+      humidistat: null,
+      duty: null,
+      since: null,
+      ...told,
+    });
+  };
+
+  if (world !== 'dry') {
+    const length = Math.min(0.9, Math.max(0.25, width * 0.85));
+    add('led-bar', { at: { x: width / 2, y: depth * 0.35, z: over }, length, power: Math.round(length * 28) });
+  }
+  const zone = animal?.climate.uvZone.value ?? 1;
+  if (zone >= 2) {
+    const id = zone === 2 ? 'uv-tube-low' : zone === 3 ? 'uv-tube-middle' : 'uv-tube-high';
+    const length = Math.min(0.85, Math.max(0.25, width * 0.7));
+    add(id, {
+      at: { x: right ? width - length / 2 - 0.02 : length / 2 + 0.02, y: depth * 0.6, z: over },
+      length,
+      power: Math.round(length * 43),
+    });
+  }
+  const warm = animal?.climate.warm.value;
+  const night = animal?.climate.night.value;
+  const basking = animal?.climate.basking?.value;
+  const spot = { x: warmX, y: depth * 0.5, z: site.groundAt(warmX, depth * 0.5) };
+  const chosen = design.scape.pieces.find((it) => it.basking);
+  if (basking && warm) {
+    const target = (basking.low + basking.high) / 2;
+    const at = chosen ? { x: Math.min(width, Math.max(0, chosen.at.x)), y: Math.min(depth, Math.max(0, chosen.at.y)) } : spot;
+    const distance = Math.max(0.12, over - spot.z - 0.05);
+    const low = target - warm.high < 3;
+    const kind = findDeviceKind(catalogue, low ? 'incandescent-bulb' : 'halogen-wide');
+    const wanted = kind?.half
+      ? wattsFor(irradianceFor(target, warm.low), { radiant: kind.radiant.value, half: kind.half.value }, distance, top === 'mesh' ? 0.58 : 1)
+      : 50;
+    const power = [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ?? Math.max(...(kind?.powers ?? [50]));
+    add(kind?.id ?? 'halogen-flood', {
+      at: { ...at, z: over },
+      power,
+      thermostat: {
+        kind: 'proportional',
+        day: target,
+        night: null,
+        probe: { ...at, z: chosen ? Math.min(height, spot.z + 0.02) : spot.z },
+      },
+    });
+  }
+  // What the room does not give by day on the warm side, or by night at all, dark warmth does.
+  const short = warm ? warm.low - room.temperature : 0;
+  const cold = night ? night.low - room.temperature + 2 : 0;
+  if (warm && night && (short > 1 || cold > 0)) {
+    // Walls let out some 4 W/m²K (ISO 6946); of a lamp over gauze about a third warms the box (from memory).
+    const walls = 2 * (width + depth) * height + width * depth;
+    const lost = (4 + walls * 4 * 0.5 * Math.max(1, short)) / (over > height ? 0.22 : 0.6);
+    const id = lost > 90 ? 'ceramic-emitter' : 'infrared-emitter';
+    const kind = findDeviceKind(catalogue, id);
+    const wanted = lost;
+    const power = [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ?? Math.max(...(kind?.powers ?? [50]));
+    const at = { x: right ? width * 0.88 : width * 0.12, y: depth * 0.25 };
+    add(id, {
+      at: { ...at, z: over },
+      power,
+      timer: { by: 'always' },
+      thermostat: {
+        kind: 'proportional',
+        day: basking ? warm.low : (warm.low + warm.high) / 2 - 0.5,
+        night: cold > -1 ? night.low + 0.5 : null,
+        probe: { ...at, z: site.groundAt(at.x, at.y) + 0.06 },
+      },
+    });
+  }
+  const parts = width > 0.5 ? [0.25, 0.75] : [0.5];
+  const mist = mistFor(world, room.kind, width * depth * height, parts.length);
+  if (mist.by === 'nozzles') {
+    for (const part of parts) {
+      add('nozzle-fine', { at: { x: width * part, y: depth * 0.4, z: height - 0.02 }, timer: { by: 'clock', spans: [] } });
+    }
+  }
+  return {
+    ...BARE_CLIMATE,
+    room: design.climate.room,
+    devices,
+    mist,
+    night: design.climate.night,
+    day: design.climate.day,
+    topGauze: design.climate.topGauze,
+  };
+}

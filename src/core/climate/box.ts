@@ -1,0 +1,165 @@
+import type { StackLaw } from './vents';
+
+/**
+ * A box as the engine sees it: two columns (0 warm, 1 cool) of two tiers of air (0 ground, 1 canopy), and the bodies
+ * that give and take heat and water. All plain data, SI. Cells are numbered column · 2 + tier.
+ */
+export interface BoxModel {
+  /** Pa */
+  readonly pressure: number;
+  readonly cells: readonly [CellModel, CellModel, CellModel, CellModel];
+  readonly columns: readonly [ColumnModel, ColumnModel];
+  readonly exchange: ExchangeModel;
+  readonly reservoir: ReservoirModel;
+  readonly heaters: readonly HeaterModel[];
+  readonly wetters: readonly WetterModel[];
+  readonly fans: readonly FanModel[];
+  /** What calibration found: of air exchange, of evaporation from ground and water, of the heat that stays. */
+  readonly factors: { readonly exchange: number; readonly wetness: number; readonly gain: number };
+}
+
+export type Column = 0 | 1;
+export type Cell = 0 | 1 | 2 | 3;
+
+/** Air of one tier of one column and what stands around it. */
+export interface CellModel {
+  /** m³ */
+  readonly air: number;
+  /** Panes or boards towards the room: m², J/K, and W/K from their middle to the room. */
+  readonly pane: { readonly area: number; readonly heat: number; readonly toRoom: number };
+  /** One side of all leaves, m². */
+  readonly leaves: number;
+  /** Wood, stone and background: m² and J/K. */
+  readonly hard: { readonly area: number; readonly heat: number };
+  /** Floor that lies under the tier, m², and its height, m. */
+  readonly floor: number;
+  readonly height: number;
+}
+
+/** One layer of soil, from the top down: the first is the centimetre that dries. */
+export interface SoilNode {
+  /** m */
+  readonly thickness: number;
+  /** Water at rest over the water below, and when full, m³/m³. */
+  readonly rest: number;
+  readonly porosity: number;
+  /** What no root or air takes out, m³/m³. */
+  readonly residual: number;
+  /** J/K of all of it, moist. */
+  readonly heat: number;
+  /** W/m K dry and full. */
+  readonly conducts: readonly [dry: number, full: number];
+}
+
+export interface ColumnModel {
+  /** Land, m². */
+  readonly area: number;
+  readonly soil: readonly [SoilNode, SoilNode, SoilNode, SoilNode];
+  /** Water in each at the start, m³/m³. */
+  readonly start: readonly [number, number, number, number];
+  /** s/m that leaf litter adds to evaporation. */
+  readonly litter: number;
+  /** W/K from the soil's sides to the room, each node. */
+  readonly sides: number;
+  /** Drainage bed or floor: J/K, W/K to the soil over it and down to what it stands on. */
+  readonly bed: { readonly heat: number; readonly toSoil: number; readonly down: number };
+  /** Open water: m², kg when full, W/K to the bed. */
+  readonly pool: { readonly area: number; readonly full: number; readonly toBed: number };
+  /** Moving water's own surface while it runs, m². */
+  readonly falls: number;
+  /** What lies under the lamp: m² and J/K; nothing shades it. */
+  readonly spot: { readonly area: number; readonly heat: number };
+}
+
+export interface ExchangeModel {
+  readonly stack: StackLaw | null;
+  /** Level opening above, m²; what of it gauze lets through is counted in. */
+  readonly top: number;
+  /** Exchange by the room's own draught, m³/s: through the top, and through open walls in each tier. */
+  readonly topDraught: number;
+  readonly sideDraught: readonly [ground: number, canopy: number];
+  /** m³/s that nothing stops. */
+  readonly leak: number;
+  /** Air kept moving inside, m/s, by a fan that blows all the time. */
+  readonly stir: number;
+}
+
+export interface ReservoirModel {
+  /** Where water that drains out of the soil goes. */
+  readonly takes: 'bed' | 'pool' | 'nowhere';
+  /** kg at the start, up to the soil, and up to the drain (null: none). */
+  readonly start: number;
+  readonly full: number;
+  readonly drain: number | null;
+}
+
+/** A state that a control looks at. */
+export type Probe =
+  | { readonly at: 'air' | 'humidity'; readonly cell: Cell }
+  | { readonly at: 'soil' | 'bed' | 'spot' | 'pool'; readonly column: Column };
+
+/** Holds a value by its duty between 0 and 1; on-off cycling follows from it and is not stepped through. */
+export interface ControlModel {
+  readonly probe: Probe;
+  /** °C or fraction, by day and by night; null: off then. */
+  readonly day: number | null;
+  readonly night: number | null;
+  /** From full to none, in the unit of the set point. */
+  readonly band: number;
+  /** s that the probe is late. */
+  readonly lag: number;
+  /** Works against the value: heats when it is cool, wets when it is dry (1), or airs when it is damp (−1). */
+  readonly acts: 1 | -1;
+}
+
+/** Where a share of power or water goes. */
+export type Target =
+  | { readonly to: 'air' | 'pane' | 'leaves' | 'hard'; readonly cell: Cell; readonly share: number }
+  | { readonly to: 'soil' | 'deep' | 'bed' | 'pool' | 'spot'; readonly column: Column; readonly share: number }
+  | { readonly to: 'lost'; readonly share: number };
+
+export interface HeaterModel {
+  readonly id: string;
+  /** W at full power. */
+  readonly power: number;
+  readonly targets: readonly Target[];
+  readonly control: ControlModel | null;
+}
+
+export interface WetterModel {
+  readonly id: string;
+  /** kg/s while it runs; `air` is fog. */
+  readonly rate: number;
+  readonly targets: readonly Target[];
+  readonly control: ControlModel | null;
+  /** Store it draws on, by id; null: the tap or the keeper's hand. */
+  readonly bottle: string | null;
+}
+
+export interface FanModel {
+  readonly id: string;
+  /** m³/s drawn from the room through the box. */
+  readonly flow: number;
+  readonly control: ControlModel | null;
+}
+
+/** What is switched between two events: 0 to 1 each, in the order of the model's lists. */
+export interface Switches {
+  readonly heaters: Float64Array;
+  readonly wetters: Float64Array;
+  readonly fans: Float64Array;
+  /** 1 while moving water runs. */
+  falls: number;
+  /** 1 by day: what controls and leaves go by. */
+  day: number;
+}
+
+/** The room at a moment. */
+export interface RoomNow {
+  /** °C */
+  temperature: number;
+  /** kg/kg */
+  ratio: number;
+  /** W of sun that comes in through the panes. */
+  sun: number;
+}
