@@ -2,3 +2,4 @@ export * from './outcome';
 export * from './envelope';
 export * from './csv';
 export * from './templateSvg';
+export * from './logger';

@@ -83,8 +83,9 @@ export const OUTER_PLACES = (current: string) =>
   ].map((place) => ({ ...place, current: place.href === current }));
 
 /** The place inside an enclosure that shows a finding. */
-export function findingPlace(finding: Finding | undefined): 'brief' | 'ground' | 'scape' {
+export function findingPlace(finding: Finding | undefined): 'brief' | 'ground' | 'scape' | 'climate' {
   if (finding?.place.at === 'scape') return 'scape';
+  if (finding?.place.at === 'climate') return 'climate';
   return finding?.place.at === 'brief' || finding?.place.at === 'enclosure' ? 'brief' : 'ground';
 }
 

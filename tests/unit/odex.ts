@@ -39,8 +39,11 @@ export function odexRun({ box, weather, plan, days, every, start, tolerance }: A
   const solver = new odex.Solver(size);
   solver.relativeTolerance = tolerance;
   // Temperatures near 20, humidity near 0.01, water from grams to kilograms.
-  solver.absoluteTolerance = Array.from({ length: size }, (_, i) =>
-    tolerance * (i >= 4 && i < 12 ? 1e-2 : i >= system.counted ? 1 : (system.allowed[i] ?? 0) > 0.05 ? 1 : 1e-2),
+  solver.absoluteTolerance = Array.from(
+    { length: size },
+    (_, i) =>
+      tolerance *
+      (i >= 4 && i < 12 ? 1e-2 : i >= system.counted ? 1 : (system.allowed[i] ?? 0) > 0.05 ? 1 : 1e-2),
   );
   solver.maxSteps = 1e6;
   const dy = new Float64Array(size);
@@ -63,7 +66,8 @@ export function odexRun({ box, weather, plan, days, every, start, tolerance }: A
       const to = moments[i + 1]!;
       switchTo(system, table, from);
       const solved = solver.solve(f, day * 86_400 + from, y, day * 86_400 + to);
-      if (solved.outcome !== 0) throw new Error(`the referee gave up at ${from} s: outcome ${solved.outcome}`);
+      if (solved.outcome !== 0)
+        throw new Error(`the referee gave up at ${from} s: outcome ${solved.outcome}`);
       y = solved.y;
       if (to % every === 0) records.push({ t: day * 86_400 + to, y });
     }

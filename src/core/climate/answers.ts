@@ -122,7 +122,9 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
   const n = t.length;
   const step = n > 1 ? (t[1] ?? 0) - (t[0] ?? 0) : 1;
   const hour = step / 3600;
-  const day = Array.from({ length: n }, (_, i) => isDay((t[i] ?? 0) % DAY, plan(Math.floor((t[i] ?? 0) / DAY))));
+  const day = Array.from({ length: n }, (_, i) =>
+    isDay((t[i] ?? 0) % DAY, plan(Math.floor((t[i] ?? 0) / DAY))),
+  );
   const column = (name: SeriesName): Float32Array => series[name];
   const zone = (values: (i: number) => number, byDay: Range, byNight: Range): ZoneAnswer => {
     const share = (want: boolean, band: Range): Share => {
@@ -145,7 +147,13 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
       low = Math.min(low, value);
       high = Math.max(high, value);
     }
-    return { day: share(true, byDay), night: share(false, byNight), mean: sum / Math.max(1, n - 1), low, high };
+    return {
+      day: share(true, byDay),
+      night: share(false, byNight),
+      mean: sum / Math.max(1, n - 1),
+      low,
+      high,
+    };
   };
   const at = (name: SeriesName) => (i: number) => column(name)[i] ?? 0;
   const meanWhere = (name: SeriesName, want: boolean): number => {
@@ -183,7 +191,8 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
   const bed0 = series.reservoir[0] ?? 0;
   const bed1 = series.reservoir[n - 1] ?? 0;
   const bedGain = (bed1 - bed0) / days;
-  const fromBottle = box.wetters.reduce((sum, it, i) => sum + (it.bottle === null ? 0 : (run.drawn[i] ?? 0)), 0) / days;
+  const fromBottle =
+    box.wetters.reduce((sum, it, i) => sum + (it.bottle === null ? 0 : (run.drawn[i] ?? 0)), 0) / days;
   const spotted = box.columns.some((it) => it.spot.area > 0);
   const spotName: SeriesName = box.columns[0].spot.area > 0 ? 'spot0' : 'spot1';
   const total = box.cells.reduce((sum, it) => sum + it.air, 0);

@@ -55,7 +55,10 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
       name: kind.name,
       kind: id,
       at: { x: width / 2, y: depth / 2, z: over },
-      length: kind.form === 'bulb' || kind.form === 'nozzle' || kind.form === 'fan' ? kind.length : Math.min(kind.length, width * 0.92),
+      length:
+        kind.form === 'bulb' || kind.form === 'nozzle' || kind.form === 'fan'
+          ? kind.length
+          : Math.min(kind.length, width * 0.92),
       along: 'x',
       power: kind.powers[0] ?? 0,
       dim: 1,
@@ -70,7 +73,11 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
 
   if (world !== 'dry') {
     const length = Math.min(0.9, Math.max(0.25, width * 0.85));
-    add('led-bar', { at: { x: width / 2, y: depth * 0.35, z: over }, length, power: Math.round(length * 28) });
+    add('led-bar', {
+      at: { x: width / 2, y: depth * 0.35, z: over },
+      length,
+      power: Math.round(length * 28),
+    });
   }
   const zone = animal?.climate.uvZone.value ?? 1;
   if (zone >= 2) {
@@ -89,14 +96,23 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const chosen = design.scape.pieces.find((it) => it.basking);
   if (basking && warm) {
     const target = (basking.low + basking.high) / 2;
-    const at = chosen ? { x: Math.min(width, Math.max(0, chosen.at.x)), y: Math.min(depth, Math.max(0, chosen.at.y)) } : spot;
+    const at = chosen
+      ? { x: Math.min(width, Math.max(0, chosen.at.x)), y: Math.min(depth, Math.max(0, chosen.at.y)) }
+      : spot;
     const distance = Math.max(0.12, over - spot.z - 0.05);
     const low = target - warm.high < 3;
     const kind = findDeviceKind(catalogue, low ? 'incandescent-bulb' : 'halogen-wide');
     const wanted = kind?.half
-      ? wattsFor(irradianceFor(target, warm.low), { radiant: kind.radiant.value, half: kind.half.value }, distance, top === 'mesh' ? 0.58 : 1)
+      ? wattsFor(
+          irradianceFor(target, warm.low),
+          { radiant: kind.radiant.value, half: kind.half.value },
+          distance,
+          top === 'mesh' ? 0.58 : 1,
+        )
       : 50;
-    const power = [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ?? Math.max(...(kind?.powers ?? [50]));
+    const power =
+      [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ??
+      Math.max(...(kind?.powers ?? [50]));
     add(kind?.id ?? 'halogen-flood', {
       at: { ...at, z: over },
       power,
@@ -118,7 +134,9 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
     const id = lost > 90 ? 'ceramic-emitter' : 'infrared-emitter';
     const kind = findDeviceKind(catalogue, id);
     const wanted = lost;
-    const power = [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ?? Math.max(...(kind?.powers ?? [50]));
+    const power =
+      [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ??
+      Math.max(...(kind?.powers ?? [50]));
     const at = { x: right ? width * 0.88 : width * 0.12, y: depth * 0.25 };
     add(id, {
       at: { ...at, z: over },
@@ -136,7 +154,10 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const mist = mistFor(world, room.kind, width * depth * height, parts.length);
   if (mist.by === 'nozzles') {
     for (const part of parts) {
-      add('nozzle-fine', { at: { x: width * part, y: depth * 0.4, z: height - 0.02 }, timer: { by: 'clock', spans: [] } });
+      add('nozzle-fine', {
+        at: { x: width * part, y: depth * 0.4, z: height - 0.02 },
+        timer: { by: 'clock', spans: [] },
+      });
     }
   }
   return {

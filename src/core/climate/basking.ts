@@ -21,7 +21,9 @@ export function surfaceUnder(irradiance: number, air: number, around = air): num
   let t = ta + 5;
   for (let i = 0; i < 40; i += 1) {
     const off =
-      ABSORBS * (1 - CONDUCTS) * irradiance - EMITS * STEFAN_BOLTZMANN * (t ** 4 - tr ** 4) - CONVECTS * (t - ta);
+      ABSORBS * (1 - CONDUCTS) * irradiance -
+      EMITS * STEFAN_BOLTZMANN * (t ** 4 - tr ** 4) -
+      CONVECTS * (t - ta);
     const step = off / (4 * EMITS * STEFAN_BOLTZMANN * t ** 3 + CONVECTS);
     t += step;
     if (Math.abs(step) < 1e-7) break;

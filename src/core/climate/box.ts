@@ -115,7 +115,11 @@ export interface ControlModel {
 /** Where a share of power or water goes. */
 export type Target =
   | { readonly to: 'air' | 'pane' | 'leaves' | 'hard'; readonly cell: Cell; readonly share: number }
-  | { readonly to: 'soil' | 'deep' | 'bed' | 'pool' | 'spot'; readonly column: Column; readonly share: number }
+  | {
+      readonly to: 'soil' | 'deep' | 'bed' | 'pool' | 'spot';
+      readonly column: Column;
+      readonly share: number;
+    }
   | { readonly to: 'lost'; readonly share: number };
 
 export interface HeaterModel {

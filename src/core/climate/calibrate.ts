@@ -65,7 +65,12 @@ export interface CalibrateAsked {
 }
 
 /** Room hour by hour out of the record where it has one, otherwise as the design says. */
-function roomOf({ readings, design, from }: CalibrateAsked, catalogue: Catalogue, days: number, box: BoxModel): Weather {
+function roomOf(
+  { readings, design, from }: CalibrateAsked,
+  catalogue: Catalogue,
+  days: number,
+  box: BoxModel,
+): Weather {
   const ready = readyOf(design, catalogue, from);
   const usual = ready.weather(days + 1, null);
   const logged = readings.filter((it) => it.roomTemperature !== undefined && it.roomHumidity !== undefined);
@@ -80,9 +85,14 @@ function roomOf({ readings, design, from }: CalibrateAsked, catalogue: Catalogue
     const a = logged[at]!;
     const b = logged[Math.min(logged.length - 1, at + 1)]!;
     const part = b.t > a.t ? Math.min(1, Math.max(0, (t - a.t) / (b.t - a.t))) : 0;
-    const mix = (of: (it: Reading) => number | undefined): number => (of(a) ?? 0) * (1 - part) + (of(b) ?? 0) * part;
+    const mix = (of: (it: Reading) => number | undefined): number =>
+      (of(a) ?? 0) * (1 - part) + (of(b) ?? 0) * part;
     temperature[hour] = mix((it) => it.roomTemperature);
-    ratio[hour] = ratioAt(temperature[hour] ?? 20, mix((it) => it.roomHumidity), box.pressure);
+    ratio[hour] = ratioAt(
+      temperature[hour] ?? 20,
+      mix((it) => it.roomHumidity),
+      box.pressure,
+    );
   }
   return { ...usual, temperature, ratio };
 }
@@ -91,11 +101,16 @@ function roomOf({ readings, design, from }: CalibrateAsked, catalogue: Catalogue
  * Fits exchange, wetness and gain to a record by damped least squares (Levenberg–Marquardt on their logarithms), the
  * probe's lag counted. Two days in three are fitted to; the last third only judges.
  */
-export function calibrate(asked: CalibrateAsked, catalogue: Catalogue, onProgress: (share: number) => void = () => undefined): Fit {
+export function calibrate(
+  asked: CalibrateAsked,
+  catalogue: Catalogue,
+  onProgress: (share: number) => void = () => undefined,
+): Fit {
   const { design, readings, from, cell } = asked;
   const first = readings[0];
   const last = readings.at(-1);
-  if (!first || !last || last.t - first.t < DAY) throw new Error('a record of at least one whole day is needed');
+  if (!first || !last || last.t - first.t < DAY)
+    throw new Error('a record of at least one whole day is needed');
   const days = Math.max(1, Math.ceil((last.t + 1) / DAY));
   const ready = readyOf({ ...design, climate: { ...design.climate, calibration: null } }, catalogue, from);
   const weather = roomOf(asked, catalogue, days, ready.box);
@@ -135,12 +150,19 @@ export function calibrate(asked: CalibrateAsked, catalogue: Catalogue, onProgres
       return moved.map((it, i) => (it - (r[i] ?? 0)) / step);
     });
     spread = columns.map((a) => columns.map((b) => a.reduce((all, it, i) => all + it * (b[i] ?? 0), 0)));
-    const slope = columns.map((a, k) => a.reduce((all, it, i) => all + it * (r[i] ?? 0), 0) + pull * (point[k] ?? 0));
+    const slope = columns.map(
+      (a, k) => a.reduce((all, it, i) => all + it * (r[i] ?? 0), 0) + pull * (point[k] ?? 0),
+    );
     let better = false;
     for (let tries = 0; tries < 5 && !better; tries += 1) {
       const normal = spread.map((row, i) => row.map((it, j) => (i === j ? it * (1 + damping) + pull : it)));
-      const move = solve3(normal, slope.map((it) => -it));
-      const next = point.map((it, k) => Math.min(3, Math.max(-3, it + Math.min(1, Math.max(-1, move[k] ?? 0)))));
+      const move = solve3(
+        normal,
+        slope.map((it) => -it),
+      );
+      const next = point.map((it, k) =>
+        Math.min(3, Math.max(-3, it + Math.min(1, Math.max(-1, move[k] ?? 0)))),
+      );
       const other = model(next);
       const off = residuals(other, fitted);
       if (sum(off) < best) {
@@ -182,7 +204,8 @@ function atReadings({ t, series }: Run, readings: readonly Reading[], cell: 0 | 
     const out = new Float32Array(values.length);
     const keep = Math.exp(-every / LAG);
     out[0] = values[0] ?? 0;
-    for (let i = 1; i < values.length; i += 1) out[i] = keep * (out[i - 1] ?? 0) + (1 - keep) * (values[i] ?? 0);
+    for (let i = 1; i < values.length; i += 1)
+      out[i] = keep * (out[i - 1] ?? 0) + (1 - keep) * (values[i] ?? 0);
     return out;
   };
   const read = (values: Float32Array, at: number): number => {
@@ -193,7 +216,10 @@ function atReadings({ t, series }: Run, readings: readonly Reading[], cell: 0 | 
   };
   const rh = late(series[`rh${cell}`]);
   const air = late(series[`air${cell}`]);
-  return { humidity: readings.map((it) => read(rh, it.t)), temperature: readings.map((it) => read(air, it.t)) };
+  return {
+    humidity: readings.map((it) => read(rh, it.t)),
+    temperature: readings.map((it) => read(air, it.t)),
+  };
 }
 
 type Found = ReturnType<typeof atReadings>;
@@ -248,4 +274,3 @@ function tellsApart(spread: readonly (readonly number[])[]): boolean {
   const cross = spread[0]?.[1] ?? 0;
   return a > 0 && b > 0 && Math.abs(cross) / Math.sqrt(a * b) < 0.985;
 }
-

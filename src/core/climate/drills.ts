@@ -7,19 +7,51 @@ import { dayOfSeason, type Season } from './roomProfile';
 import { settle, simulate, type Run, type SeriesName, type Timetable } from './simulate';
 
 export const DRILLS = [
-  { id: 'power-cut', name: 'The power fails', why: 'All that has a plug stops at four in the morning.', days: 3 },
-  { id: 'stuck-nozzle', name: 'A nozzle sticks open', why: 'Mist runs on until the bottle is dry, or for a day from the mains.', days: 2 },
+  {
+    id: 'power-cut',
+    name: 'The power fails',
+    why: 'All that has a plug stops at four in the morning.',
+    days: 3,
+  },
+  {
+    id: 'stuck-nozzle',
+    name: 'A nozzle sticks open',
+    why: 'Mist runs on until the bottle is dry, or for a day from the mains.',
+    days: 2,
+  },
   { id: 'dry-bottle', name: 'The bottle runs dry', why: 'Nothing is misted or fogged any more.', days: 7 },
   { id: 'heat-wave', name: 'A heat wave', why: 'The room stands 8 K warmer for a week.', days: 7 },
-  { id: 'dry-winter', name: 'Dry heating air', why: 'The room loses 15 points of humidity for a week.', days: 7 },
-  { id: 'stuck-thermostat', name: 'A thermostat sticks on', why: 'Every heater runs at full power, day and night.', days: 2 },
-  { id: 'week-away', name: 'Nobody comes for a week', why: 'Dishes are not filled, nothing is misted by hand, bottles only last as long as they do.', days: 7 },
+  {
+    id: 'dry-winter',
+    name: 'Dry heating air',
+    why: 'The room loses 15 points of humidity for a week.',
+    days: 7,
+  },
+  {
+    id: 'stuck-thermostat',
+    name: 'A thermostat sticks on',
+    why: 'Every heater runs at full power, day and night.',
+    days: 2,
+  },
+  {
+    id: 'week-away',
+    name: 'Nobody comes for a week',
+    why: 'Dishes are not filled, nothing is misted by hand, bottles only last as long as they do.',
+    days: 7,
+  },
 ] as const;
 export type DrillId = (typeof DRILLS)[number]['id'];
 
 /** Something an animal cannot bear for long. */
 export interface Limit {
-  readonly what: 'too hot' | 'too cold' | 'too dry' | 'too wet' | 'nothing to drink' | 'water over the barrier' | 'soil dry';
+  readonly what:
+    | 'too hot'
+    | 'too cold'
+    | 'too dry'
+    | 'too wet'
+    | 'nothing to drink'
+    | 'water over the barrier'
+    | 'soil dry';
   /** h after it began; null: not within the drill. */
   readonly after: number | null;
   /** The value that counts: °C, 0 to 1 or kg. */
@@ -77,7 +109,12 @@ const firstOf = (limits: readonly Limit[]): number =>
 /** The same box under what goes wrong. Devices are changed by the timetable, so that all else stays as it was. */
 function play(id: DrillId, ready: Ready, design: Design, start: Float64Array, seed: number): Run {
   const days = DRILLS.find((it) => it.id === id)?.days ?? 1;
-  const shift = id === 'heat-wave' ? { temperature: 8, humidity: 0 } : id === 'dry-winter' ? { temperature: 0, humidity: -0.15 } : null;
+  const shift =
+    id === 'heat-wave'
+      ? { temperature: 8, humidity: 0 }
+      : id === 'dry-winter'
+        ? { temperature: 0, humidity: -0.15 }
+        : null;
   const calm = ready.weather(days + 1, seed);
   const weather = shift
     ? {
@@ -89,11 +126,14 @@ function play(id: DrillId, ready: Ready, design: Design, start: Float64Array, se
   const from = BEGAN * 3600;
   const off = (day: number) => (day === 0 ? [{ from: 0, to: from }] : []);
   const cut = (windows: Timetable['wetters'][number], day: number) =>
-    day === 0 ? windows.filter((it) => it.from < from).map((it) => ({ ...it, to: Math.min(it.to, from) })) : [];
+    day === 0
+      ? windows.filter((it) => it.from < from).map((it) => ({ ...it, to: Math.min(it.to, from) }))
+      : [];
   const { bottle } = design.climate.mist;
   const perDay = (table: Timetable): number =>
     table.wetters.reduce(
-      (sum, windows, i) => sum + windows.reduce((s, it) => s + it.to - it.from, 0) * (ready.box.wetters[i]?.rate ?? 0),
+      (sum, windows, i) =>
+        sum + windows.reduce((s, it) => s + it.to - it.from, 0) * (ready.box.wetters[i]?.rate ?? 0),
       0,
     );
   const box = id === 'stuck-thermostat' ? { ...ready.box, heaters: ready.box.heaters.map(stuck) } : ready.box;
@@ -127,14 +167,21 @@ function play(id: DrillId, ready: Ready, design: Design, start: Float64Array, se
       case 'dry-bottle':
         return { ...table, wetters: table.wetters.map((it) => cut(it, day)) };
       case 'stuck-thermostat':
-        return { ...table, heaters: table.heaters.map(() => [...off(day), { from: day === 0 ? from : 0, to: 86_400 }]) };
+        return {
+          ...table,
+          heaters: table.heaters.map(() => [...off(day), { from: day === 0 ? from : 0, to: 86_400 }]),
+        };
       case 'week-away': {
         const left = bottle === null ? Infinity : bottle * 1000 - day * perDay(table);
         return {
           ...table,
           fills: null,
           wetters: table.wetters.map((it, i) =>
-            ready.outfit.wetterDevices[i] === null || ready.outfit.wetterDevices[i]?.kind === 'hand-sprayer' || left <= 0 ? [] : it,
+            ready.outfit.wetterDevices[i] === null ||
+            ready.outfit.wetterDevices[i]?.kind === 'hand-sprayer' ||
+            left <= 0
+              ? []
+              : it,
           ),
         };
       }
@@ -149,7 +196,12 @@ const stuck = (heater: HeaterModel): HeaterModel => ({ ...heater, control: null 
 
 function limitsOf({ t, series }: Run, bands: Bands, { outfit, box }: Ready): readonly Limit[] {
   const hours = (i: number): number => (t[i] ?? 0) / 3600 - BEGAN;
-  const seek = (what: Limit['what'], value: (i: number) => number, beyond: (value: number) => boolean, worse: (a: number, b: number) => number): Limit => {
+  const seek = (
+    what: Limit['what'],
+    value: (i: number) => number,
+    beyond: (value: number) => boolean,
+    worse: (a: number, b: number) => number,
+  ): Limit => {
     let worst = value(0);
     let after: number | null = null;
     for (let i = 0; i < t.length; i += 1) {
@@ -173,7 +225,14 @@ function limitsOf({ t, series }: Run, bands: Bands, { outfit, box }: Ready): rea
     seek('too wet', damp, (it) => highest < 0.9 && it > highest + BEARS.wet, Math.max),
   ];
   if (box.columns.some((it) => it.pool.area > 1e-3))
-    limits.push(seek('nothing to drink', s('water'), (it) => it < 0.02 * box.columns.reduce((sum, c) => sum + c.pool.full, 0), Math.min));
+    limits.push(
+      seek(
+        'nothing to drink',
+        s('water'),
+        (it) => it < 0.02 * box.columns.reduce((sum, c) => sum + c.pool.full, 0),
+        Math.min,
+      ),
+    );
   if (outfit.bedFull > 0 && box.reservoir.takes === 'bed')
     limits.push(seek('water over the barrier', s('reservoir'), (it) => it > outfit.bedFull * 0.98, Math.max));
   if (box.columns[0].soil[1].rest > 0.12) {
@@ -202,32 +261,52 @@ const lagged: Remedy = {
   what: 'Blankets round the box',
   // Like a centimetre of felt on every wall.
   change: (design) =>
-    withBox(design, { wallThickness: Math.min(0.2, design.enclosure.wallThickness + (design.enclosure.material === 'glass' ? 0.15 : 0.03)), topCover: 0.95 }),
+    withBox(design, {
+      wallThickness: Math.min(
+        0.2,
+        design.enclosure.wallThickness + (design.enclosure.material === 'glass' ? 0.15 : 0.03),
+      ),
+      topCover: 0.95,
+    }),
 };
 const larger: Remedy = {
   what: 'A bottle twice as large',
   change: (design) =>
     design.climate.mist.bottle === null
       ? null
-      : { ...design, climate: { ...design.climate, mist: { ...design.climate.mist, bottle: Math.min(2, design.climate.mist.bottle * 2) } } },
+      : {
+          ...design,
+          climate: {
+            ...design.climate,
+            mist: { ...design.climate.mist, bottle: Math.min(2, design.climate.mist.bottle * 2) },
+          },
+        },
 };
 const smaller: Remedy = {
   what: 'Heaters of half the power',
   change: (design) => ({
     ...design,
-    climate: { ...design.climate, devices: design.climate.devices.map((it) => (it.thermostat ? { ...it, power: it.power / 2 } : it)) },
+    climate: {
+      ...design.climate,
+      devices: design.climate.devices.map((it) => (it.thermostat ? { ...it, power: it.power / 2 } : it)),
+    },
   }),
 };
 const halfBottle: Remedy = {
   what: 'A bottle of two litres instead of the present one',
   change: (design) =>
-    (design.climate.mist.bottle ?? 1) <= 0.002 ? null : { ...design, climate: { ...design.climate, mist: { ...design.climate.mist, bottle: 0.002 } } },
+    (design.climate.mist.bottle ?? 1) <= 0.002
+      ? null
+      : { ...design, climate: { ...design.climate, mist: { ...design.climate.mist, bottle: 0.002 } } },
 };
 const shaded: Remedy = {
   what: 'Lamps off by day',
   change: (design) => ({
     ...design,
-    climate: { ...design.climate, devices: design.climate.devices.map((it) => (it.timer.by === 'day' ? { ...it, dim: 0 } : it)) },
+    climate: {
+      ...design.climate,
+      devices: design.climate.devices.map((it) => (it.timer.by === 'day' ? { ...it, dim: 0 } : it)),
+    },
   }),
 };
 const moreMist: Remedy = {
@@ -236,7 +315,10 @@ const moreMist: Remedy = {
     ...design,
     climate: {
       ...design.climate,
-      mist: { ...design.climate.mist, times: design.climate.mist.times.map((it) => ({ ...it, seconds: it.seconds * 1.5 })) },
+      mist: {
+        ...design.climate.mist,
+        times: design.climate.mist.times.map((it) => ({ ...it, seconds: it.seconds * 1.5 })),
+      },
     },
   }),
 };

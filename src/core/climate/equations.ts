@@ -155,7 +155,8 @@ export function equationsOf(box: BoxModel): BoxSystem {
 
   // — What never changes: convection at upright faces, radiation, walls, settling, lagging probes.
   /** Films that dry: temperature, store, air, kg/s per kg/kg when wet through, kg that wets it. */
-  const films: { t: number; store: number; w: number; conductance: number; full: number; falls: number }[] = [];
+  const films: { t: number; store: number; w: number; conductance: number; full: number; falls: number }[] =
+    [];
   /** What runs off above a limit: kg, 1/s. */
   const spills: { from: number; to: number; limit: number; rate: number; a: number; b: number }[] = [];
   const spill = (from: number, to: number, limit: number, rate: number): void =>
@@ -232,7 +233,12 @@ export function equationsOf(box: BoxModel): BoxSystem {
     const shares = COLUMNS.map((column) => box.columns[column].area);
     const total = shares.reduce((sum, it) => sum + it, 0);
     for (const column of COLUMNS)
-      spill(AT.reservoir, AT.soilWater(column, 3), full, SPILLS * (total > 0 ? shares[column]! / total : 0.5));
+      spill(
+        AT.reservoir,
+        AT.soilWater(column, 3),
+        full,
+        SPILLS * (total > 0 ? shares[column]! / total : 0.5),
+      );
     if (drain !== null) spill(AT.reservoir, liquidOut, drain, SPILLS);
     const [a, b] = [box.columns[0].pool, box.columns[1].pool];
     if (takes === 'pool' && a.area > LAND && b.area > LAND) {
@@ -248,7 +254,13 @@ export function equationsOf(box: BoxModel): BoxSystem {
   const controls: (ControlModel | null)[] = devices.map((it) => it.control);
   const firstWetter = box.heaters.length;
   const firstFan = firstWetter + box.wetters.length;
-  const damp: { probe: number; t: number; w: number; lag: number; slots: readonly [number, number, number] }[] = [];
+  const damp: {
+    probe: number;
+    t: number;
+    w: number;
+    lag: number;
+    slots: readonly [number, number, number];
+  }[] = [];
   controls.forEach((control, index) => {
     if (!control) return;
     const probe = AT.probes + index;
@@ -292,11 +304,17 @@ export function equationsOf(box: BoxModel): BoxSystem {
   const gives = [
     ...box.heaters.map((it) => ({
       most: it.power * factors.gain,
-      to: [[power_, 1] as const, ...it.targets.map((target) => [heatState(target, heatOut), target.share] as const)],
+      to: [
+        [power_, 1] as const,
+        ...it.targets.map((target) => [heatState(target, heatOut), target.share] as const),
+      ],
     })),
     ...box.wetters.map((it) => ({
       most: it.rate,
-      to: [[waterIn_, 1] as const, ...it.targets.map((target) => [waterState(target, liquidOut), target.share] as const)],
+      to: [
+        [waterIn_, 1] as const,
+        ...it.targets.map((target) => [waterState(target, liquidOut), target.share] as const),
+      ],
     })),
   ].map(({ most, to }, index) => ({
     most,
@@ -315,7 +333,9 @@ export function equationsOf(box: BoxModel): BoxSystem {
   const filmFull = Float64Array.from(films, (it) => it.full);
   const filmSlots = Int32Array.from(films.flatMap((it) => terms.passing(it.t, it.store, it.w)));
   const drinkSlots = Int32Array.from(
-    CELLS.flatMap((cell) => terms.passing(AT.leafT(cell), AT.soilWater((cell >> 1) as Column, 1), AT.ratio(cell))),
+    CELLS.flatMap((cell) =>
+      terms.passing(AT.leafT(cell), AT.soilWater((cell >> 1) as Column, 1), AT.ratio(cell)),
+    ),
   );
   const fogSlots = Int32Array.from(
     CELLS.flatMap((cell) => {
@@ -370,7 +390,10 @@ export function equationsOf(box: BoxModel): BoxSystem {
   ];
   const waySlots = Int32Array.from(
     ways.flatMap(([a, b]) =>
-      ([AT.airT, AT.ratio, AT.fog] as const).flatMap((of) => [terms.slot(of(a), of(a)), terms.slot(of(b), of(a))]),
+      ([AT.airT, AT.ratio, AT.fog] as const).flatMap((of) => [
+        terms.slot(of(a), of(a)),
+        terms.slot(of(b), of(a)),
+      ]),
     ),
   );
   const leaveSlots = Int32Array.from(
@@ -400,8 +423,14 @@ export function equationsOf(box: BoxModel): BoxSystem {
   const byRise = new Float64Array(2);
   const byDrift = new Float64Array(2);
   let upwards = true;
-  const airSlots = Int32Array.from([0, 1, 2, 3, 4, 5, 6, 7].flatMap((row) => [0, 1, 2, 3, 4, 5, 6, 7].map((column) => terms.slot(row, column))));
-  const airOut = Int32Array.from([heatOut, vapourOut].flatMap((row) => [0, 1, 2, 3, 4, 5, 6, 7].map((column) => terms.slot(row, column))));
+  const airSlots = Int32Array.from(
+    [0, 1, 2, 3, 4, 5, 6, 7].flatMap((row) =>
+      [0, 1, 2, 3, 4, 5, 6, 7].map((column) => terms.slot(row, column)),
+    ),
+  );
+  const airOut = Int32Array.from(
+    [heatOut, vapourOut].flatMap((row) => [0, 1, 2, 3, 4, 5, 6, 7].map((column) => terms.slot(row, column))),
+  );
   /** What one kg/s of a flow changes in each air state, in heat let out and in vapour let out. */
   const effect = new Float64Array(10);
 
@@ -442,7 +471,7 @@ export function equationsOf(box: BoxModel): BoxSystem {
     const [low, upper] = exchange.sideDraught;
     const moved = factors.exchange * stack;
     upwards = lighter >= 0;
-    const steep = exchange.stack ? (slopeBy(exchange.stack, stack) * (upwards ? 1 : -1) * factors.exchange) : 0;
+    const steep = exchange.stack ? slopeBy(exchange.stack, stack) * (upwards ? 1 : -1) * factors.exchange : 0;
     const freely = rising > stack;
     for (let c = 0; c < 4; c += 1) {
       const part = volumes[c]! / total / outside;
@@ -452,7 +481,9 @@ export function equationsOf(box: BoxModel): BoxSystem {
       byStack[4 + c] = 0.5 * AIR_DENSITY * steep * byW;
       const crownRise =
         freely && (c & 1) === 1
-          ? (0.5 * AIR_DENSITY * factors.exchange * rising) / (2 * Math.max(1e-4, (high - outside) / outside)) / (2 * outside)
+          ? (0.5 * AIR_DENSITY * factors.exchange * rising) /
+            (2 * Math.max(1e-4, (high - outside) / outside)) /
+            (2 * outside)
           : 0;
       byTop[c] = freely ? crownRise * (1 + 0.61 * y[4 + c]!) - byStack[c]! : 0;
       byTop[4 + c] = freely ? crownRise * 0.61 * (y[c]! + KELVIN) - byStack[4 + c]! : 0;
@@ -474,7 +505,8 @@ export function equationsOf(box: BoxModel): BoxSystem {
       const rises = warmer > 0 ? 0.1 * Math.sqrt((GRAVITY * warmer * height) / 293) * smooth(warmer) : 0;
       const mixed = AIR_DENSITY * floor * (0.002 + exchange.stir + rises);
       // d/dΔ of √Δ·Δ/(Δ + 0.2).
-      byRise[k] = warmer > 0 ? AIR_DENSITY * floor * rises * (0.5 / warmer + 0.2 / (warmer * (warmer + 0.2))) : 0;
+      byRise[k] =
+        warmer > 0 ? AIR_DENSITY * floor * rises * (0.5 / warmer + 0.2 / (warmer * (warmer + 0.2))) : 0;
       along[g] = mixed + up;
       along[g + 1] = mixed + down;
     }
@@ -788,7 +820,17 @@ export function equationsOf(box: BoxModel): BoxSystem {
         const next = conducts(y, column, i + 1);
         const at = 8 * (3 * k + i);
         const resist = upper.thickness / (2 * here) + lower.thickness / (2 * next);
-        exchanged(y, dy, jac, depthSlots, at, AT.soilT(column, i), AT.soilT(column, i + 1), area / resist, area / resist);
+        exchanged(
+          y,
+          dy,
+          jac,
+          depthSlots,
+          at,
+          AT.soilT(column, i),
+          AT.soilT(column, i + 1),
+          area / resist,
+          area / resist,
+        );
         here = next;
         // Water down and up, towards what each layer holds at rest.
         const a = AT.soilWater(column, i);
@@ -992,7 +1034,8 @@ function allowedFor(box: BoxModel): Float64Array {
 export function startOf(box: BoxModel, temperature: number, ratio: number): Float64Array {
   const y = new Float64Array(sizeOf(box));
   for (const cell of CELLS) {
-    for (const state of [AT.airT(cell), AT.paneT(cell), AT.leafT(cell), AT.hardT(cell)]) y[state] = temperature;
+    for (const state of [AT.airT(cell), AT.paneT(cell), AT.leafT(cell), AT.hardT(cell)])
+      y[state] = temperature;
     y[AT.ratio(cell)] = ratio;
   }
   for (const column of COLUMNS) {

@@ -79,7 +79,12 @@ const SPANS: Record<Span, { readonly every: number; readonly days: number; reado
 };
 
 /** A day or week of a season, or a year from January: always after the box has settled into its weather. */
-export function forecast(design: Design, catalogue: Catalogue, asked: ForecastAsked, ground?: GroundResult): Forecast {
+export function forecast(
+  design: Design,
+  catalogue: Catalogue,
+  asked: ForecastAsked,
+  ground?: GroundResult,
+): Forecast {
   const { latitude } = design.climate.room;
   const from = asked.span === 'year' ? 1 : dayOfSeason(asked.season, latitude);
   const ready = readyOf(design, catalogue, from, ground);
@@ -103,9 +108,13 @@ export function forecast(design: Design, catalogue: Catalogue, asked: ForecastAs
     bands: ready.bands,
     light: ready.plan(0).day[0] ?? { from: 0, to: 0 },
     mists: Array.from({ length: Math.min(days, 7) }, (_, day) =>
-      ready.plan(day).wetters.flatMap((windows, i) =>
-        ready.box.wetters[i]?.control || windows.length > 12 ? [] : windows.map(({ from: at }) => day * 86_400 + at),
-      ),
+      ready
+        .plan(day)
+        .wetters.flatMap((windows, i) =>
+          ready.box.wetters[i]?.control || windows.length > 12
+            ? []
+            : windows.map(({ from: at }) => day * 86_400 + at),
+        ),
     )
       .flat()
       .filter((it, i, all) => all.indexOf(it) === i),

@@ -37,7 +37,12 @@ export interface Lit {
  * Every lamp as the fields see it, in the middle of its range. A meter read at a place scales all UV, and leaves a
  * narrow range round it.
  */
-export function lampsOf(design: Design, catalogue: Catalogue, today: string | null, hours = 12): readonly Lit[] {
+export function lampsOf(
+  design: Design,
+  catalogue: Catalogue,
+  today: string | null,
+  hours = 12,
+): readonly Lit[] {
   const gauze = findGauze(catalogue, design.climate.topGauze);
   const { top, topCover, build } = design.enclosure;
   const lit = design.climate.devices.flatMap((device): Lit[] => {
@@ -89,7 +94,10 @@ export function lampsOf(design: Design, catalogue: Catalogue, today: string | nu
 function anchored(lit: readonly Lit[], design: Design): readonly Lit[] {
   const { meter } = design.climate;
   if (!meter) return lit;
-  const reckoned = uvSum(lit.map((it) => it.lamp), meter.at);
+  const reckoned = uvSum(
+    lit.map((it) => it.lamp),
+    meter.at,
+  );
   if (reckoned <= 0.02) return lit;
   const scale = meter.index / reckoned;
   return lit.map((it) => ({
@@ -103,7 +111,10 @@ export const uvSum = (lamps: readonly Lamp[], { x, y, z }: Point3): number =>
   lamps.reduce((sum, lamp) => sum + uvFrom(lamp, x, y, z), 0);
 
 /** UV index at a place as a range: low, middle, high. */
-export function uvAt(lit: readonly Lit[], place: Point3): readonly [low: number, middle: number, high: number] {
+export function uvAt(
+  lit: readonly Lit[],
+  place: Point3,
+): readonly [low: number, middle: number, high: number] {
   let [low, middle, high] = [0, 0, 0];
   for (const { lamp, uv } of lit) {
     const index = uvFrom(lamp, place.x, place.y, place.z);

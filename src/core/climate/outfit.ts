@@ -1,4 +1,11 @@
-import { findBackgroundKind, findDeviceKind, findGauze, materialOf, type Catalogue, type DeviceKind } from '../catalogue';
+import {
+  findBackgroundKind,
+  findDeviceKind,
+  findGauze,
+  materialOf,
+  type Catalogue,
+  type DeviceKind,
+} from '../catalogue';
 import type { Design, Device } from '../design/schema';
 import { siteOf } from '../ground/bodies';
 import { heightAt } from '../ground/floor';
@@ -37,7 +44,12 @@ export interface Outfit {
   readonly wetterDevices: readonly (Device | null)[];
   readonly fanDevices: readonly Device[];
   /** Where the warmest place under the lamps is, m. */
-  readonly basking: { readonly x: number; readonly y: number; readonly z: number; readonly column: Column } | null;
+  readonly basking: {
+    readonly x: number;
+    readonly y: number;
+    readonly z: number;
+    readonly column: Column;
+  } | null;
   /** Mean ground of both columns and where the tiers meet, m above the floor. */
   readonly groundHeight: readonly [number, number];
   readonly tierHeight: number;
@@ -73,7 +85,12 @@ interface Sample {
 const GRID = [12, 8] as const;
 
 /** Heat and water of a design as numbers for the engine. */
-export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalogue, today: string | null = null): Outfit {
+export function outfitOf(
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  today: string | null = null,
+): Outfit {
   const { enclosure: shape, scape } = design;
   const { width, depth, height } = shape;
   const laid = layAll(design);
@@ -85,7 +102,10 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
 
   const groundHeight = ([0, 1] as const).map((column) => {
     const own = samples.filter((it) => it.column === column);
-    return own.reduce((sum, it) => sum + Math.max(it.top, it.water > 0 ? it.foot + it.water : 0), 0) / Math.max(1, own.length);
+    return (
+      own.reduce((sum, it) => sum + Math.max(it.top, it.water > 0 ? it.foot + it.water : 0), 0) /
+      Math.max(1, own.length)
+    );
   }) as [number, number];
   const middle = (groundHeight[0] + groundHeight[1]) / 2;
   const tierHeight = Math.min(height - 0.02, middle + Math.max(0.03, (height - middle) * 0.45));
@@ -94,7 +114,16 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
   const lit = lampsOf(design, catalogue, today);
   const basking = baskingPlace(design, pieces, lit, site.groundAt, columnAt);
   const columns = ([0, 1] as const).map((column) =>
-    columnModel({ design, column, samples: samples.filter((it) => it.column === column), pieces, catalogue, half, columnAt, basking }),
+    columnModel({
+      design,
+      column,
+      samples: samples.filter((it) => it.column === column),
+      pieces,
+      catalogue,
+      half,
+      columnAt,
+      basking,
+    }),
   ) as [ColumnModel, ColumnModel];
   const dampness = columns[0].soil[0].rest;
   const leafy = dampness > 0.12 ? LEAVES[design.brief.stage] : 0.15;
@@ -112,7 +141,8 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
   const probeAt = (at: Device['at'], kind: DeviceKind): Probe => {
     const column = columnAt(at.x);
     if (kind.id === 'water-heater') return { at: 'pool', column };
-    if (basking && Math.hypot(at.x - basking.x, at.y - basking.y, at.z - basking.z) < 0.06) return { at: 'spot', column: basking.column };
+    if (basking && Math.hypot(at.x - basking.x, at.y - basking.y, at.z - basking.z) < 0.06)
+      return { at: 'spot', column: basking.column };
     if (at.z <= 0.02 && (kind.form === 'mat' || kind.form === 'cable')) return { at: 'bed', column };
     if (at.z <= site.groundAt(at.x, at.y) + 0.012) return { at: 'soil', column };
     return { at: 'air', cell: cellAt(at.x, at.z) };
@@ -143,7 +173,11 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
     if (kind.form === 'fan') {
       if (kind.id === 'fan-stirring') stir = 0.05;
       else {
-        fans.push({ id: device.id, flow: (kind.flow?.value ?? 0) * device.dim * 0.6, control: dampBy(device, -1) });
+        fans.push({
+          id: device.id,
+          flow: (kind.flow?.value ?? 0) * device.dim * 0.6,
+          control: dampBy(device, -1),
+        });
         fanDevices.push(device);
       }
       continue;
@@ -153,7 +187,9 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
       wetters.push({
         id: device.id,
         rate: kind.water.value * device.dim,
-        targets: spray ? wets(spray.shares, cell, columnAt(device.at.x), columns, cells, kind) : [{ to: 'air', cell, share: 1 }],
+        targets: spray
+          ? wets(spray.shares, cell, columnAt(device.at.x), columns, cells, kind)
+          : [{ to: 'air', cell, share: 1 }],
         control: kind.form === 'fogger' ? dampBy(device, 1) : null,
         bottle: 'bottle',
       });
@@ -164,20 +200,35 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
       heaters.push({
         id: device.id,
         power: device.power * device.dim,
-        targets: warms({ design, device, kind, cell, column: columnAt(device.at.x), basking, lit, columns, cells }),
+        targets: warms({
+          design,
+          device,
+          kind,
+          cell,
+          column: columnAt(device.at.x),
+          basking,
+          lit,
+          columns,
+          cells,
+        }),
         control: heldBy(device, kind),
       });
       heaterDevices.push(device);
     }
   }
-  const sprayers = wetterDevices.filter((it) => it && (it.kind === 'hand-sprayer' || findDeviceKind(catalogue, it.kind)?.form === 'nozzle'));
+  const sprayers = wetterDevices.filter(
+    (it) => it && (it.kind === 'hand-sprayer' || findDeviceKind(catalogue, it.kind)?.form === 'nozzle'),
+  );
   if (sprayers.length === 0 && design.climate.mist.times.length > 0) {
     const hand = sprayOf({ x: width / 2, y: depth * 0.2, z: height - 0.02 }, 0.9, shape, site, pieces);
     wetters.push({
       id: 'hand',
       rate: 0.0012,
       targets: [0, 1].flatMap((column) =>
-        wets(hand.shares, (column * 2 + 1) as Cell, column as Column, columns, cells, null).map((it) => ({ ...it, share: it.share / 2 })),
+        wets(hand.shares, (column * 2 + 1) as Cell, column as Column, columns, cells, null).map((it) => ({
+          ...it,
+          share: it.share / 2,
+        })),
       ),
       control: null,
       bottle: null,
@@ -185,7 +236,8 @@ export function outfitOf(design: Design, ground: GroundResult, catalogue: Catalo
     wetterDevices.push(null);
   }
 
-  const bedWater = ground.layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.water : 0), 0) * WATER;
+  const bedWater =
+    ground.layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.water : 0), 0) * WATER;
   const drainage = ground.layers.filter((it) => it.layer.kind === 'drainage');
   const bedFull = drainage.reduce((sum, it) => sum + it.placed * (it.voids ?? 0.4), 0) * WATER;
   const { outlet } = design.ground;
@@ -274,14 +326,26 @@ interface ColumnAsked {
   readonly basking: Outfit['basking'];
 }
 
-function columnModel({ design, column, samples, pieces, catalogue, half, columnAt, basking }: ColumnAsked): ColumnModel {
+function columnModel({
+  design,
+  column,
+  samples,
+  pieces,
+  catalogue,
+  half,
+  columnAt,
+  basking,
+}: ColumnAsked): ColumnModel {
   const per = half / Math.max(1, samples.length);
   const wet = samples.filter((it) => it.water > 0.003);
   const land = samples.filter((it) => it.water <= 0.003 && it.soil > 0.005);
   const mean = (of: (it: Sample) => number, over: readonly Sample[]): number =>
     over.length === 0 ? 0 : over.reduce((sum, it) => sum + of(it), 0) / over.length;
   const area = land.length * per;
-  const soilDepth = Math.max(0.025, mean((it) => it.soil, land));
+  const soilDepth = Math.max(
+    0.025,
+    mean((it) => it.soil, land),
+  );
   const bed = mean((it) => it.bed, samples);
   // The layers of a place in the middle stand for the column.
   const typical = land[Math.floor(land.length / 2)];
@@ -299,10 +363,18 @@ function columnModel({ design, column, samples, pieces, catalogue, half, columnA
     const layer = typical ? layerAtLevel(typical, level / soilDepth) : undefined;
     const mix = layer?.layer.kind === 'substrate' ? layer.layer.mix : undefined;
     const blend = (mix && blendOf(mix, catalogue)) ?? DEFAULT_BLEND;
-    const dry = mix ? normalise(mix).reduce((sum, part) => sum + part.share * materialOf(catalogue, part.material).density.value, 0) : 600;
+    const dry = mix
+      ? normalise(mix).reduce(
+          (sum, part) => sum + part.share * materialOf(catalogue, part.material).density.value,
+          0,
+        )
+      : 600;
     const rest = blend.held(Math.max(0, level - datum) * 100);
     const residual = Math.min(rest * 0.8, blend.held(15_000));
-    const moist = drained || level / soilDepth <= moistShare ? Math.min(blend.held(SQUEEZE[design.ground.squeeze]), blend.porosity) : residual + 0.02;
+    const moist =
+      drained || level / soilDepth <= moistShare
+        ? Math.min(blend.held(SQUEEZE[design.ground.squeeze]), blend.porosity)
+        : residual + 0.02;
     const begins = drained ? rest : moist;
     soil.push({
       thickness,
@@ -316,7 +388,9 @@ function columnModel({ design, column, samples, pieces, catalogue, half, columnA
     from -= thickness;
   }
   const { enclosure } = design;
-  const dishes = pieces.filter(({ piece, solid }) => columnAt(solid.foot.x) === column && dishOf(piece.kind, catalogue));
+  const dishes = pieces.filter(
+    ({ piece, solid }) => columnAt(solid.foot.x) === column && dishOf(piece.kind, catalogue),
+  );
   const dishArea = dishes.reduce((sum, { solid }) => sum + solid.shades * 0.8, 0);
   const poolArea = wet.length * per + dishArea;
   const poolWater = (wet.reduce((sum, it) => sum + it.water, 0) * per + dishArea * 0.02) * WATER;
@@ -328,9 +402,15 @@ function columnModel({ design, column, samples, pieces, catalogue, half, columnA
   const floorArea = half;
   const t = enclosure.wallThickness;
   const stuff = enclosure.material === 'mesh' ? null : WALL_STUFF[enclosure.material];
-  const floorSheets = [...(stuff ? [{ thickness: t, conducts: stuff.conducts }] : []), { thickness: 0.018, conducts: 0.13 }];
+  const floorSheets = [
+    ...(stuff ? [{ thickness: t, conducts: stuff.conducts }] : []),
+    { thickness: 0.018, conducts: 0.13 },
+  ];
   const sideRun = enclosure.width / 2 + enclosure.depth + enclosure.width / 2;
-  const litter = Math.min(0.05, mean((it) => it.litter, land));
+  const litter = Math.min(
+    0.05,
+    mean((it) => it.litter, land),
+  );
   return {
     area,
     soil: soil as [SoilNode, SoilNode, SoilNode, SoilNode],
@@ -349,13 +429,17 @@ function columnModel({ design, column, samples, pieces, catalogue, half, columnA
 }
 
 const dishOf = (kind: string, catalogue: Catalogue): boolean =>
-  catalogue.scape.pieces.some((it) => it.id === kind && it.uses.some((use) => use === 'drink' || use === 'soak') && it.group !== 'stone');
+  catalogue.scape.pieces.some(
+    (it) =>
+      it.id === kind && it.uses.some((use) => use === 'drink' || use === 'soak') && it.group !== 'stone',
+  );
 
 function layerAtLevel(sample: Sample, part: number): Lying | undefined {
   const soils = sample.lying.filter((it) => it.layer.kind === 'substrate');
   let left = part * sample.soil;
   for (const it of soils) {
-    const thick = heightAt(it.top, it.field, sample.x, sample.y) - heightAt(it.base, it.field, sample.x, sample.y);
+    const thick =
+      heightAt(it.top, it.field, sample.x, sample.y) - heightAt(it.base, it.field, sample.x, sample.y);
     if (left <= thick) return it;
     left -= thick;
   }
@@ -373,7 +457,16 @@ interface CellAsked {
   readonly catalogue: Catalogue;
 }
 
-function cellModel({ design, cell, groundHeight, tierHeight, pieces, columnAt, leafy, catalogue }: CellAsked): CellModel {
+function cellModel({
+  design,
+  cell,
+  groundHeight,
+  tierHeight,
+  pieces,
+  columnAt,
+  leafy,
+  catalogue,
+}: CellAsked): CellModel {
   const { width, depth, height, material, wallThickness, screened, top, topCover } = design.enclosure;
   const column = (cell >> 1) as Column;
   const canopy = (cell & 1) === 1;
@@ -396,26 +489,43 @@ function cellModel({ design, cell, groundHeight, tierHeight, pieces, columnAt, l
     design.scape.backgrounds.find((it) => it.wall === wall)?.thickness ?? 0;
   // A background insulates its wall.
   const toRoom =
-    walls.reduce((sum, { wall, run }) => sum + (run * tall) / (wallThickness / stuff.conducts + 0.13 + behind(wall) / 0.05), 0) +
+    walls.reduce(
+      (sum, { wall, run }) =>
+        sum + (run * tall) / (wallThickness / stuff.conducts + 0.13 + behind(wall) / 0.05),
+      0,
+    ) +
     lid / (wallThickness / stuff.conducts + 0.1);
   const own = pieces.filter(({ solid }) => {
     const { x0, x1, z0, z1 } = solid.bounds;
     const z = (z0 + z1) / 2;
-    return columnAt((x0 + x1) / 2) === column && z >= (canopy ? tierHeight : -1) && z < (canopy ? height + 1 : tierHeight);
+    return (
+      columnAt((x0 + x1) / 2) === column &&
+      z >= (canopy ? tierHeight : -1) &&
+      z < (canopy ? height + 1 : tierHeight)
+    );
   });
   const backs = design.scape.backgrounds.reduce((sum, it) => {
     const run = it.wall === 'back' ? width / 2 : it.wall === outer ? depth : 0;
     return sum + run * Math.max(0, Math.min(to, it.top ?? height) - Math.max(from, it.bottom));
   }, 0);
-  const density = (kind: string): number => catalogue.scape.pieces.find((it) => it.id === kind)?.density.value ?? 600;
+  const density = (kind: string): number =>
+    catalogue.scape.pieces.find((it) => it.id === kind)?.density.value ?? 600;
   const taken = own.reduce((sum, { solid }) => sum + solid.stuff, 0);
   const hard = own.reduce((sum, { solid }) => sum + Math.min(solid.surface, 0.6), 0) + backs;
-  const heat = own.reduce((sum, { piece, solid }) => sum + solid.stuff * density(piece.kind) * 1300, 0) + backs * 0.01 * 1.2e6;
+  const heat =
+    own.reduce((sum, { piece, solid }) => sum + solid.stuff * density(piece.kind) * 1300, 0) +
+    backs * 0.01 * 1.2e6;
   // Backgrounds of foam weigh next to nothing.
-  const foam = design.scape.backgrounds.some((it) => findBackgroundKind(catalogue, it.kind)?.look === 'foam') ? 0.3 : 1;
+  const foam = design.scape.backgrounds.some((it) => findBackgroundKind(catalogue, it.kind)?.look === 'foam')
+    ? 0.3
+    : 1;
   return {
     air: Math.max(1e-3, floor * tall - taken),
-    pane: { area: pane, heat: pane * wallThickness * stuff.density * stuff.heat, toRoom: Math.max(0.02, toRoom) },
+    pane: {
+      area: pane,
+      heat: pane * wallThickness * stuff.density * stuff.heat,
+      toRoom: Math.max(0.02, toRoom),
+    },
     leaves: leafy * floor * (canopy ? 0.5 : 0.5),
     hard: { area: Math.max(0.005, hard), heat: Math.max(50, Math.min(heat * foam, 60_000)) },
     floor,
@@ -437,12 +547,20 @@ function exchangeOf(design: Design, catalogue: Catalogue, ground: number) {
   const strip = findGauze(catalogue, 'punched-sheet');
   const sheet: Gauze | null = strip ? { open: strip.open.value, wire: strip.wire.value } : cloth;
   if (front === 'doors' && made.ventLow > 0)
-    openings.push({ area: width * made.ventLow * 0.65, height: Math.min(height, ground + made.ventLow / 2), gauze: sheet });
+    openings.push({
+      area: width * made.ventLow * 0.65,
+      height: Math.min(height, ground + made.ventLow / 2),
+      gauze: sheet,
+    });
   if (made.ventHigh > 0)
     openings.push({ area: width * made.ventHigh * 0.65, height: height - made.ventHigh / 2, gauze: sheet });
   for (const vent of design.climate.vents) {
     const own = findGauze(catalogue, vent.gauze);
-    openings.push({ area: vent.area, height: vent.height, gauze: own ? { open: own.open.value, wire: own.wire.value } : null });
+    openings.push({
+      area: vent.area,
+      height: vent.height,
+      gauze: own ? { open: own.open.value, wire: own.wire.value } : null,
+    });
   }
   if (open > 1e-4) openings.push({ area: open, height, gauze: top === 'mesh' ? cloth : null });
   const split = (ground + height) / 2;
@@ -458,7 +576,10 @@ function exchangeOf(design: Design, catalogue: Catalogue, ground: number) {
   const low = gather(openings.filter((it) => it.height < split));
   const high = gather(openings.filter((it) => it.height >= split));
   const through = top === 'mesh' ? (gauze?.open.value ?? 0.5) * 0.6 : 1;
-  const sides = material === 'mesh' ? 2 * (width + depth) : screened.reduce((sum, it) => sum + (it === 'left' || it === 'right' ? depth : width), 0);
+  const sides =
+    material === 'mesh'
+      ? 2 * (width + depth)
+      : screened.reduce((sum, it) => sum + (it === 'left' || it === 'right' ? depth : width), 0);
   const tall = Math.max(0.05, height - ground);
   const side = sides * tall * 0.5 * DRAUGHT * 1.2;
   const volume = roof * height;
@@ -508,7 +629,17 @@ interface WarmsAsked {
 }
 
 /** Where the heat of a device goes, summing to one (shares from memory; calibration corrects what stays). */
-function warms({ design, device, kind, cell, column, basking, lit, columns, cells }: WarmsAsked): readonly Target[] {
+function warms({
+  design,
+  device,
+  kind,
+  cell,
+  column,
+  basking,
+  lit,
+  columns,
+  cells,
+}: WarmsAsked): readonly Target[] {
   const canopy = (column * 2 + 1) as Cell;
   const low = (column * 2) as Cell;
   switch (kind.form) {
@@ -562,7 +693,9 @@ function warms({ design, device, kind, cell, column, basking, lit, columns, cell
     const c = (g + 1) as Cell;
     const leafy = cells[g]!.leaves > 0.01;
     targets.push(
-      land ? { to: 'soil', column: at, share: left * part * 0.4 } : { to: 'pool', column: at, share: left * part * 0.4 },
+      land
+        ? { to: 'soil', column: at, share: left * part * 0.4 }
+        : { to: 'pool', column: at, share: left * part * 0.4 },
       { to: 'hard', cell: g, share: left * part * 0.2 },
       { to: leafy ? 'leaves' : 'hard', cell: c, share: left * part * 0.15 },
       { to: 'pane', cell: c, share: left * part * 0.15 },
@@ -570,19 +703,18 @@ function warms({ design, device, kind, cell, column, basking, lit, columns, cell
     );
   }
   const warmsAir = 1 - shines;
-  targets.push(
-    over
-      ? { to: 'lost', share: warmsAir * 0.85 }
-      : { to: 'air', cell: canopy, share: warmsAir },
-  );
+  targets.push(over ? { to: 'lost', share: warmsAir * 0.85 } : { to: 'air', cell: canopy, share: warmsAir });
   if (over) targets.push({ to: 'pane', cell: canopy, share: warmsAir * 0.15 });
   void low;
   return targets;
 }
 
 /** W of a lamp that fall on the basking place. */
-const spotShare = (lamp: Lamp, at: { readonly x: number; readonly y: number; readonly z: number }, area: number): number =>
-  heatFrom(lamp, at.x, at.y, at.z) * area;
+const spotShare = (
+  lamp: Lamp,
+  at: { readonly x: number; readonly y: number; readonly z: number },
+  area: number,
+): number => heatFrom(lamp, at.x, at.y, at.z) * area;
 
 /** Mist by where its rays end; fine drops stay partly in the air. Leaves catch before the ground does. */
 function wets(

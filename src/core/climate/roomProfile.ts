@@ -12,7 +12,13 @@ const SEASON_RH = [-0.16, -0.16, -0.1, -0.02, 0.06, 0.14, 0.16, 0.16, 0.1, 0.02,
 export function profileOf({ climate, brief }: Design, catalogue: Catalogue): RoomProfile {
   const { log, preset } = climate.room;
   if (log) {
-    return { temperature: log.temperature, humidity: log.humidity, swing: log.swing, setback: null, scatter: [0.8, 0.08] };
+    return {
+      temperature: log.temperature,
+      humidity: log.humidity,
+      swing: log.swing,
+      setback: null,
+      scatter: [0.8, 0.08],
+    };
   }
   const row = catalogue.climate.rooms.find((it) => it.id === preset);
   if (row) {

@@ -82,7 +82,8 @@ export class Stepper {
   private solve(k: Float64Array, scale: number): void {
     const { lu, tally, jacobian } = this;
     lu.solve(k);
-    for (let i = 0; i < tally.length; i += 3) k[tally[i]!]! += scale * jacobian[tally[i + 2]!]! * k[tally[i + 1]!]!;
+    for (let i = 0; i < tally.length; i += 3)
+      k[tally[i]!]! += scale * jacobian[tally[i + 2]!]! * k[tally[i + 1]!]!;
   }
 
   /** Brings y from one moment to another, s, in as many steps as it takes. f must be smooth between the two. */
@@ -113,7 +114,8 @@ export class Stepper {
           const off = Math.abs(0.5 * h * (k1[i]! + k2[i]!)) * sharp[i]!;
           if (!(off <= error)) error = off;
         }
-        if (Number.isNaN(error)) throw new Error(`the sums of the box went out of bounds at ${t.toFixed(0)} s`);
+        if (Number.isNaN(error))
+          throw new Error(`the sums of the box went out of bounds at ${t.toFixed(0)} s`);
         error /= looser;
         const grow = error > 0 ? 0.85 / Math.sqrt(error) : 4;
         if (error <= 1 || h <= limits.least) {

@@ -53,8 +53,21 @@ export interface SolveAsked {
 const HOUR = 60;
 /** Mist hours that are tried: after lights on, noon, afternoon, evening, and by night. */
 const PATTERNS: readonly (readonly number[])[] = [
-  [8.2], [9], [19], [8.2, 19], [8.2, 18], [9, 17], [8.2, 13, 19], [8.2, 12, 16, 19], [8.2, 13, 18], [8.2, 11, 14, 17, 20],
-  [2, 8, 14, 20], [8.2, 21.5], [8.2, 13, 22], [9, 12, 15, 18], [7, 19.5],
+  [8.2],
+  [9],
+  [19],
+  [8.2, 19],
+  [8.2, 18],
+  [9, 17],
+  [8.2, 13, 19],
+  [8.2, 12, 16, 19],
+  [8.2, 13, 18],
+  [8.2, 11, 14, 17, 20],
+  [2, 8, 14, 20],
+  [8.2, 21.5],
+  [8.2, 13, 22],
+  [9, 12, 15, 18],
+  [7, 19.5],
 ];
 const SECONDS = [4, 6, 9, 13, 18, 25, 35, 50, 70];
 const COVERS = [0, 0.25, 0.5, 0.65, 0.75, 0.85, 0.95];
@@ -68,7 +81,10 @@ export const fanOf = ({ climate }: Design, catalogue: Catalogue): Device | undef
   });
 
 /** Ways to try, the present one first; the same for the same seed. */
-export function candidatesFor({ design, candidates, seed }: SolveAsked, catalogue: Catalogue): readonly Candidate[] {
+export function candidatesFor(
+  { design, candidates, seed }: SolveAsked,
+  catalogue: Catalogue,
+): readonly Candidate[] {
   const { mist } = design.climate;
   const { top, topCover } = design.enclosure;
   const fan = fanOf(design, catalogue);
@@ -81,7 +97,10 @@ export function candidatesFor({ design, candidates, seed }: SolveAsked, catalogu
       for (const cover of covers) {
         for (const turn of fans) {
           all.push({
-            times: hours.map((at) => ({ at: Math.max(0, Math.min(1435, Math.round(at * HOUR) + shift)), seconds })),
+            times: hours.map((at) => ({
+              at: Math.max(0, Math.min(1435, Math.round(at * HOUR) + shift)),
+              seconds,
+            })),
             cover,
             fan: turn,
           });
@@ -110,7 +129,9 @@ export function under(design: Design, { times, cover, fan }: Candidate, catalogu
       devices:
         blower && fan !== null
           ? design.climate.devices.map((it) =>
-              it.id === blower.id ? { ...it, dim: fan === 0 ? 0 : 1, duty: fan === 0 ? null : { on: fan, every: 90 } } : it,
+              it.id === blower.id
+                ? { ...it, dim: fan === 0 ? 0 : 1, duty: fan === 0 ? null : { on: fan, every: 90 } }
+                : it,
             )
           : design.climate.devices,
     },
@@ -154,8 +175,15 @@ export class Trial {
     let found = this.starts.get(key);
     if (!found) {
       const { design } = this.asked;
-      const ready = readyOf(under(design, candidate, this.catalogue), this.catalogue, dayOfSeason(season, design.climate.room.latitude));
-      found = { ready, start: settle({ box: ready.box, weather: ready.weather(4, null), plan: ready.plan, looser: 6 }, 18) };
+      const ready = readyOf(
+        under(design, candidate, this.catalogue),
+        this.catalogue,
+        dayOfSeason(season, design.climate.room.latitude),
+      );
+      found = {
+        ready,
+        start: settle({ box: ready.box, weather: ready.weather(4, null), plan: ready.plan, looser: 6 }, 18),
+      };
       this.starts.set(key, found);
     }
     return found;
@@ -172,9 +200,20 @@ export class Trial {
       start,
       looser: 6,
     });
-    const answers = answersOf({ run, box: ready.box, bands: ready.bands, plan: ready.plan, bottle: null, bedFull: ready.box.reservoir.takes === 'bed' ? ready.outfit.bedFull : 0 });
+    const answers = answersOf({
+      run,
+      box: ready.box,
+      bands: ready.bands,
+      plan: ready.plan,
+      bottle: null,
+      bedFull: ready.box.reservoir.takes === 'bed' ? ready.outfit.bedFull : 0,
+    });
     const soil = Math.min(
-      ...([0, 1] as const).map((c) => (ready.box.columns[c].area > 1e-3 ? (answers.soil[c]?.middle ?? 1) - ready.box.columns[c].soil[1].residual : 1)),
+      ...([0, 1] as const).map((c) =>
+        ready.box.columns[c].area > 1e-3
+          ? (answers.soil[c]?.middle ?? 1) - ready.box.columns[c].soil[1].residual
+          : 1,
+      ),
     );
     return { answers, soil };
   }
@@ -182,7 +221,8 @@ export class Trial {
   /** Mean over the weeks, worst where it counts. */
   score(index: number, candidate: Candidate, weeks: readonly Week[], days = 7): Score {
     const tried = weeks.map((week) => this.try(index, candidate, week, days));
-    const mean = (of: (it: Tried) => number): number => tried.reduce((sum, it) => sum + of(it), 0) / Math.max(1, tried.length);
+    const mean = (of: (it: Tried) => number): number =>
+      tried.reduce((sum, it) => sum + of(it), 0) / Math.max(1, tried.length);
     const worst = tried.reduce((least, it) => Math.min(least, it.answers.humidInside), 1);
     const bedDays = tried.reduce((least, it) => Math.min(least, it.answers.bedDays ?? Infinity), Infinity);
     const score = {
@@ -210,7 +250,8 @@ export class Trial {
 function costOf(score: Omit<Score, 'cost'>, { dryNights, design }: SolveAsked): number {
   const moist = design.ground.moistShare > 0.6;
   return (
-    (1 - score.inside) +
+    1 -
+    score.inside +
     0.3 * (1 - score.worst) +
     (score.bedDays < 30 ? 0.4 * (1 - score.bedDays / 30) : 0) +
     (moist && score.soil < 0.03 ? 0.3 : 0) +
@@ -238,9 +279,9 @@ export interface Round {
 
 /** Rounds of successive halving: many in little weather, few in all of it. */
 export const roundsFor = (candidates: number, weeks: number): readonly Round[] => [
-  { weeks: Math.min(2, weeks), days: 2, keeps: Math.max(3, Math.ceil(candidates / 8)) },
-  { weeks: Math.min(4, weeks), days: 4, keeps: Math.max(3, Math.ceil(candidates / 40)) },
-  { weeks, days: 7, keeps: 3 },
+  { weeks: Math.min(2, weeks), days: 2, keeps: Math.max(6, Math.ceil(candidates / 8)) },
+  { weeks: Math.min(4, weeks), days: 4, keeps: Math.max(6, Math.ceil(candidates / 40)) },
+  { weeks, days: 7, keeps: 6 },
 ];
 
 /** The best, one that spares water, and one whose leaves dry: each gives something up. */
@@ -249,14 +290,20 @@ export function choicesOf(scores: readonly Score[]): readonly Choice[] {
   const [best] = sorted;
   if (!best) return [];
   const near = sorted.filter((it) => it.inside > best.inside - 0.12 && it !== best);
-  const sparing = near.filter((it) => it.water < best.water * 0.95).sort((a, b) => a.water - b.water || a.cost - b.cost)[0];
+  const sparing = near
+    .filter((it) => it.water < best.water * 0.95)
+    .sort((a, b) => a.water - b.water || a.cost - b.cost)[0];
   const dry = near
     .filter((it) => it !== sparing && it.wetByNight < best.wetByNight - 0.25)
     .sort((a, b) => a.wetByNight - b.wetByNight || a.cost - b.cost)[0];
   const rest = sorted.filter((it) => it !== best && it !== sparing && it !== dry);
   return [
     { ...best, kind: 'best' },
-    ...(sparing ? [{ ...sparing, kind: 'sparing' as const }] : rest.splice(0, 1).map((it) => ({ ...it, kind: 'sparing' as const }))),
-    ...(dry ? [{ ...dry, kind: 'dry nights' as const }] : rest.splice(0, 1).map((it) => ({ ...it, kind: 'dry nights' as const }))),
+    ...(sparing
+      ? [{ ...sparing, kind: 'sparing' as const }]
+      : rest.splice(0, 1).map((it) => ({ ...it, kind: 'sparing' as const }))),
+    ...(dry
+      ? [{ ...dry, kind: 'dry nights' as const }]
+      : rest.splice(0, 1).map((it) => ({ ...it, kind: 'dry nights' as const }))),
   ];
 }

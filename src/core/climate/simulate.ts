@@ -44,20 +44,40 @@ export interface Asked {
 
 /** Names of what is recorded, with their units: °C, 0 to 1, kg, kg/m², m³/m³, m³/s. */
 export const SERIES = [
-  'air0', 'air1', 'air2', 'air3',
-  'rh0', 'rh1', 'rh2', 'rh3',
-  'spot0', 'spot1',
-  'ground0', 'ground1',
-  'bed0', 'bed1',
-  'pool0', 'pool1',
-  'top0', 'top1',
-  'mid0', 'mid1',
-  'low0', 'low1',
-  'leaf0', 'leaf1', 'leaf2', 'leaf3',
+  'air0',
+  'air1',
+  'air2',
+  'air3',
+  'rh0',
+  'rh1',
+  'rh2',
+  'rh3',
+  'spot0',
+  'spot1',
+  'ground0',
+  'ground1',
+  'bed0',
+  'bed1',
+  'pool0',
+  'pool1',
+  'top0',
+  'top1',
+  'mid0',
+  'mid1',
+  'low0',
+  'low1',
+  'leaf0',
+  'leaf1',
+  'leaf2',
+  'leaf3',
   'fogged',
-  'reservoir', 'water',
-  'exchange', 'watts', 'mist',
-  'room', 'roomRh',
+  'reservoir',
+  'water',
+  'exchange',
+  'watts',
+  'mist',
+  'room',
+  'roomRh',
 ] as const;
 export type SeriesName = (typeof SERIES)[number];
 
@@ -70,6 +90,8 @@ export interface Run {
   /** What came in, went out and is there now; `off`: what does not add up, as a share of what passed. */
   readonly water: Balance;
   readonly heat: Balance;
+  /** Power of each heater at each record, W. */
+  readonly powers: readonly Float32Array[];
   /** kg drawn by each wetter, J used by each heater. */
   readonly drawn: readonly number[];
   readonly used: readonly number[];
@@ -112,8 +134,10 @@ export function switchTo(system: BoxSystem, table: Timetable, t: number): void {
   const { switches } = system;
   switches.day = levelAt(table.day, t);
   switches.falls = levelAt(table.falls, t);
-  for (let i = 0; i < switches.heaters.length; i += 1) switches.heaters[i] = levelAt(table.heaters[i] ?? [], t);
-  for (let i = 0; i < switches.wetters.length; i += 1) switches.wetters[i] = levelAt(table.wetters[i] ?? [], t);
+  for (let i = 0; i < switches.heaters.length; i += 1)
+    switches.heaters[i] = levelAt(table.heaters[i] ?? [], t);
+  for (let i = 0; i < switches.wetters.length; i += 1)
+    switches.wetters[i] = levelAt(table.wetters[i] ?? [], t);
   for (let i = 0; i < switches.fans.length; i += 1) switches.fans[i] = levelAt(table.fans[i] ?? [], t);
 }
 
@@ -171,7 +195,8 @@ export function simulate(asked: Asked): Run {
         for (let k = 0; k < used.length; k += 1) {
           const on = system.switches.heaters[k] ?? 0;
           if (on > 0)
-            used[k] = (used[k] ?? 0) + (box.heaters[k]?.power ?? 0) * on * system.duty(y, 'heaters', k) * (until - t);
+            used[k] =
+              (used[k] ?? 0) + (box.heaters[k]?.power ?? 0) * on * system.duty(y, 'heaters', k) * (until - t);
         }
         t = until;
         if (midnight + t >= nextRecord - 1e-6) {
@@ -228,6 +253,7 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
     SeriesName,
     Float32Array
   >;
+  const powers = box.heaters.map(() => new Float32Array(count));
   let n = 0;
   let wetted = 0;
   const theta = (y: Float64Array, column: Column, node: number): number => {
@@ -271,7 +297,10 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
       set('exchange', system.exchange(y, time));
       let watts = 0;
       box.heaters.forEach((heater, i) => {
-        watts += heater.power * (system.switches.heaters[i] ?? 0) * system.duty(y, 'heaters', i);
+        const own = heater.power * (system.switches.heaters[i] ?? 0) * system.duty(y, 'heaters', i);
+        watts += own;
+        const power = powers[i];
+        if (power) power[at] = own;
       });
       set('watts', watts);
       set('mist', wetted);
@@ -281,13 +310,16 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
       n += 1;
     },
     done() {
-      return { t: t.slice(0, n), series: mapSeries(series, n) };
+      return { t: t.slice(0, n), series: mapSeries(series, n), powers: powers.map((it) => it.slice(0, n)) };
     },
   };
 }
 
 const mapSeries = (series: Record<SeriesName, Float32Array>, n: number) =>
-  Object.fromEntries(SERIES.map((name) => [name, series[name].slice(0, n)])) as Record<SeriesName, Float32Array>;
+  Object.fromEntries(SERIES.map((name) => [name, series[name].slice(0, n)])) as Record<
+    SeriesName,
+    Float32Array
+  >;
 
 /**
  * Brings a box to where its weather keeps it: the same days over and over until the water in the soil stands, 60 days at
@@ -322,7 +354,10 @@ function leap(box: BoxModel, before: Float64Array, y: Float64Array): void {
       const at = AT.soilWater(column, node);
       const kg = WATER * area * thickness;
       const next = (y[at] ?? 0) + 2 * ((y[at] ?? 0) - (before[at] ?? 0));
-      y[at] = Math.min(Math.max(next, Math.min(residual * kg, y[at] ?? 0)), Math.max(porosity * kg, y[at] ?? 0));
+      y[at] = Math.min(
+        Math.max(next, Math.min(residual * kg, y[at] ?? 0)),
+        Math.max(porosity * kg, y[at] ?? 0),
+      );
     });
   }
 }

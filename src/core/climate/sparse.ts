@@ -51,7 +51,9 @@ export class SparseLu {
       }
       return found;
     };
-    filled.forEach((columns, row) => [...columns].sort((a, b) => a - b).forEach((column) => index(row, column)));
+    filled.forEach((columns, row) =>
+      [...columns].sort((a, b) => a - b).forEach((column) => index(row, column)),
+    );
     this.place = Int32Array.from(entries, ([row, column]) => index(rank[row] ?? 0, rank[column] ?? 0));
     this.diagonal = Int32Array.from({ length: n }, (_, i) => index(i, i));
 
@@ -113,7 +115,8 @@ export class SparseLu {
     for (let row = n - 1, k = 0; row >= 0; row -= 1, k += 1) {
       let sum = sorted[row]!;
       const end = backwardStart[k + 1]!;
-      for (let u = backwardStart[k]!; u < end; u += 2) sum -= factors[backward[u]!]! * sorted[backward[u + 1]!]!;
+      for (let u = backwardStart[k]!; u < end; u += 2)
+        sum -= factors[backward[u]!]! * sorted[backward[u + 1]!]!;
       sorted[row] = sum / factors[diagonal[row]!]!;
     }
     for (let i = 0; i < n; i += 1) b[order[i]!] = sorted[i]!;

@@ -10,7 +10,12 @@ export interface RoomProfile {
   /** Half of what it swings in a day, K; lowest towards six in the morning. */
   readonly swing: number;
   /** K by which it is let cool outside the hours of use; null: kept all day. */
-  readonly setback: { readonly by: number; readonly from: number; readonly to: number; readonly weekends: boolean } | null;
+  readonly setback: {
+    readonly by: number;
+    readonly from: number;
+    readonly to: number;
+    readonly weekends: boolean;
+  } | null;
   /** Day-to-day scatter: K, and share of humidity. */
   readonly scatter: readonly [kelvin: number, humidity: number];
 }
@@ -87,7 +92,10 @@ export function weatherOf(asked: WeatherAsked): Weather {
     const year = ((day - 1) % 365) + 1;
     let t = byMonth(profile.temperature, year) + warm;
     const winter = Math.max(0, Math.min(1, (18 - byMonth(OUTDOORS, year)) / 15));
-    const rh = Math.min(0.98, Math.max(0.08, byMonth(profile.humidity, year) * (1 + damp) + (shift?.humidity ?? 0)));
+    const rh = Math.min(
+      0.98,
+      Math.max(0.08, byMonth(profile.humidity, year) * (1 + damp) + (shift?.humidity ?? 0)),
+    );
     // Water in the air is that of the day's mean; warmth alone moves the relative humidity within a day.
     const w = ratioAt(t, rh, pressure);
     t += profile.swing * Math.cos(((hour - 15) / 12) * Math.PI);

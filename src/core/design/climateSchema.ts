@@ -50,7 +50,9 @@ export const Device = z.strictObject({
   /** Held humidity, 0 to 1, for what wets or airs. */
   humidistat: z.strictObject({ day: share.nullable(), night: share.nullable(), probe: place }).nullable(),
   /** Runs so many minutes of every so many, for fans and fog. */
-  duty: z.strictObject({ on: z.number().int().min(1).max(720), every: z.number().int().min(2).max(1440) }).nullable(),
+  duty: z
+    .strictObject({ on: z.number().int().min(1).max(720), every: z.number().int().min(2).max(1440) })
+    .nullable(),
   /** Day it was first lit; null when not known. */
   since: z.iso.date().nullable(),
 });
@@ -122,7 +124,9 @@ export const Climate = z.strictObject({
   /** When dishes and pools are filled again; null: nobody does. */
   fills: minute.nullable(),
   /** A UV index meter read at a place: what all UV is then scaled to. */
-  meter: z.strictObject({ at: place, index: z.number().finite().min(0).max(30), on: z.iso.date() }).nullable(),
+  meter: z
+    .strictObject({ at: place, index: z.number().finite().min(0).max(30), on: z.iso.date() })
+    .nullable(),
   calibration: z
     .strictObject({
       on: z.iso.date(),
@@ -131,7 +135,10 @@ export const Climate = z.strictObject({
       wetness: z.number().finite().min(0.02).max(50),
       gain: z.number().finite().min(0.05).max(5),
       /** Mean error on days that were not used: share of humidity, K. */
-      left: z.strictObject({ humidity: z.number().finite().min(0).max(1), temperature: z.number().finite().min(0).max(50) }),
+      left: z.strictObject({
+        humidity: z.number().finite().min(0).max(1),
+        temperature: z.number().finite().min(0).max(50),
+      }),
     })
     .nullable(),
 });

@@ -21,6 +21,8 @@ export type Place =
   | { readonly at: 'region'; readonly region: string }
   /** Something that stands in the box, or is missing from it. */
   | { readonly at: 'scape'; readonly piece?: string; readonly background?: string }
+  /** What makes the climate: a device, or all of it. */
+  | { readonly at: 'climate'; readonly device?: string }
   /** A mix on the bench, in no box yet. */
   | { readonly at: 'mix' };
 

@@ -1,6 +1,18 @@
 import { airless } from './airless';
 import { barrierMissing } from './barrierMissing';
 import { boxSize } from './boxSize';
+import {
+  airless as noAir,
+  directSun,
+  gauzeHolds,
+  heaterHeld,
+  lampClear,
+  matUnderSoil,
+  nightLight,
+  nothingFitted,
+  ultraviolet,
+  waterKind,
+} from './climate/fittings';
 import { digDepth } from './digDepth';
 import { drainageMethod } from './drainageMethod';
 import { drainBore } from './drainBore';
@@ -28,6 +40,7 @@ import type { Finding, Looked, Rule, Severity } from './finding';
 
 export type { Finding, Looked, Severity } from './finding';
 export { ONE_PERSON, TWO_PEOPLE } from './lifting';
+export { judgeClimate } from './climate/forecast';
 export { mixOutside } from './mixOutside';
 
 const RULES: readonly Rule[] = [
@@ -67,6 +80,16 @@ const RULES: readonly Rule[] = [
   cables,
   reachable,
   headroom,
+  nothingFitted,
+  directSun,
+  heaterHeld,
+  matUnderSoil,
+  lampClear,
+  ultraviolet,
+  nightLight,
+  noAir,
+  gauzeHolds,
+  waterKind,
   timberUnsealed,
   lifting,
   floorLoad,

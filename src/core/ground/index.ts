@@ -1,5 +1,6 @@
 export * as corners from './corners';
 export { type Corner, type Edge } from './corners';
+export { siteAt } from './bodies';
 export * from './parts';
 export * from './mix';
 export * from './water';

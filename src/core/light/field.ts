@@ -36,7 +36,13 @@ function geometry(lamp: Lamp, x: number, y: number, z: number) {
   const h = lamp.z - z;
   const along = lamp.along === 'x' ? dx : dy;
   const across = lamp.along === 'x' ? dy : dx;
-  return { h, along, across, off: Math.sqrt(h * h + across * across), far: Math.sqrt(dx * dx + dy * dy + h * h) };
+  return {
+    h,
+    along,
+    across,
+    off: Math.sqrt(h * h + across * across),
+    far: Math.sqrt(dx * dx + dy * dy + h * h),
+  };
 }
 
 /** UV index on a level receiver at a point; 0 above the lamp. */
@@ -74,7 +80,11 @@ export function heatFrom(lamp: Lamp, x: number, y: number, z: number): number {
   const watts = lamp.radiant * lamp.passes.heat;
   if (lamp.form === 'bulb')
     return (onAxis(watts, lamp.half) * inBeam(Math.acos(h / far), lamp.half) * (h / far)) / (far * far);
-  return ((1.5 * watts) / Math.max(0.02, lamp.length) / (2 * Math.PI * Math.PI)) * tubeAt(lamp.length, along, off) * (h / off);
+  return (
+    ((1.5 * watts) / Math.max(0.02, lamp.length) / (2 * Math.PI * Math.PI)) *
+    tubeAt(lamp.length, along, off) *
+    (h / off)
+  );
 }
 
 /** µmol/m²s of light plants use. */
@@ -100,7 +110,13 @@ export interface Field {
 }
 
 /** The sum of some lamps over a plane. */
-export function fieldOf(name: FieldName, lamps: readonly Lamp[], plane: Plane, columns: number, rows: number): Field {
+export function fieldOf(
+  name: FieldName,
+  lamps: readonly Lamp[],
+  plane: Plane,
+  columns: number,
+  rows: number,
+): Field {
   const values = new Float32Array(columns * rows);
   const from = FIELDS[name];
   for (const lamp of lamps) {
@@ -109,7 +125,9 @@ export function fieldOf(name: FieldName, lamps: readonly Lamp[], plane: Plane, c
       for (let column = 0; column < columns; column += 1) {
         const s = ((column + 0.5) * plane.width) / columns;
         const at = row * columns + column;
-        values[at] = (values[at] ?? 0) + (plane.view === 'front' ? from(lamp, s, plane.cut, z) : from(lamp, plane.cut, s, z));
+        values[at] =
+          (values[at] ?? 0) +
+          (plane.view === 'front' ? from(lamp, s, plane.cut, z) : from(lamp, plane.cut, s, z));
       }
     }
   }
@@ -118,7 +136,14 @@ export function fieldOf(name: FieldName, lamps: readonly Lamp[], plane: Plane, c
 
 /** Something opaque: the heights it reaches over a place of the floor. */
 export interface Shade {
-  readonly bounds: { readonly x0: number; readonly x1: number; readonly y0: number; readonly y1: number; readonly z0: number; readonly z1: number };
+  readonly bounds: {
+    readonly x0: number;
+    readonly x1: number;
+    readonly y0: number;
+    readonly y1: number;
+    readonly z0: number;
+    readonly z1: number;
+  };
   readonly reachAt: (x: number, y: number) => readonly [number, number] | undefined;
 }
 
@@ -198,7 +223,13 @@ export function shadedField(
     for (let row = 0; row < rows; row += 1) {
       for (let column = 0; column < columns; column += 1) {
         const at = row * columns + column;
-        const share = between(seen, across, up, ((column + 0.5) / columns) * across - 0.5, ((row + 0.5) / rows) * up - 0.5);
+        const share = between(
+          seen,
+          across,
+          up,
+          ((column + 0.5) / columns) * across - 0.5,
+          ((row + 0.5) / rows) * up - 0.5,
+        );
         fine[at] = (fine[at] ?? 0) + (own.values[at] ?? 0) * share;
       }
     }
@@ -215,6 +246,9 @@ function between(grid: Float32Array, columns: number, rows: number, x: number, y
   const fy = Math.min(1, Math.max(0, y - y0));
   const at = (row: number, column: number): number => grid[row * columns + column] ?? 0;
   return (
-    at(y0, x0) * (1 - fx) * (1 - fy) + at(y0, x1) * fx * (1 - fy) + at(y1, x0) * (1 - fx) * fy + at(y1, x1) * fx * fy
+    at(y0, x0) * (1 - fx) * (1 - fy) +
+    at(y0, x1) * fx * (1 - fy) +
+    at(y1, x0) * (1 - fx) * fy +
+    at(y1, x1) * fx * fy
   );
 }

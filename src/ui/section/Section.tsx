@@ -1,7 +1,7 @@
 'use client';
 
 import { useEarth } from '../theme/useEarth';
-import { useId, type KeyboardEvent, type PointerEvent } from 'react';
+import { useId, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
@@ -45,6 +45,23 @@ interface Props {
   readonly pieces?: PieceTools | undefined;
   /** The background that is picked. */
   readonly background?: string | null;
+  /** m kept free over the lid, for what hangs there. */
+  readonly headroom?: number;
+  /** Drawn over all of it, in its measures. */
+  readonly over?: (frame: Frame) => ReactNode;
+}
+
+/** How metres of the box lie in the picture, px. */
+export interface Frame {
+  readonly x: (metres: number) => number;
+  readonly y: (metres: number) => number;
+  readonly scale: number;
+  /** m of the side one looks at. */
+  readonly across: number;
+  readonly height: number;
+  readonly size: { readonly width: number; readonly height: number };
+  /** Metres at a place of the pointer. */
+  readonly at: (event: PointerEvent<SVGElement>) => { readonly across: number; readonly up: number };
 }
 
 /** The enclosure cut open and drawn to scale, from the design alone. */
@@ -65,16 +82,17 @@ export function Section(props: Props) {
 
   const margin = plain
     ? { left: 4, right: 4, top: 4, bottom: 4 }
-    : { left: 52, right: moisture ? 126 : 26, top: 22, bottom: 56 };
+    : { left: 52, right: moisture && !props.over ? 126 : 26, top: 22, bottom: 56 };
   const scale = Math.min(
     (props.width - margin.left - margin.right) / Math.max(across, props.span ?? 0),
-    (props.height - margin.top - margin.bottom) / Math.max(box.height, props.span ?? 0),
+    (props.height - margin.top - margin.bottom) /
+      Math.max(box.height + (props.headroom ?? 0), props.span ?? 0),
   );
   const boxWidth = across * scale;
   const boxHeight = box.height * scale;
   const left = margin.left + (props.width - margin.left - margin.right - boxWidth) / 2;
   // On a card boxes stand on one floor; alone, a low box is better in the middle of its pane.
-  const spare = props.height - margin.top - margin.bottom - boxHeight;
+  const spare = props.height - margin.top - margin.bottom - boxHeight - (props.headroom ?? 0) * scale;
   const floor = props.height - margin.bottom - (plain ? 0 : spare / 2);
   const x = (metres: number): number => left + metres * scale;
   const y = (metres: number): number => floor - metres * scale;
@@ -289,7 +307,9 @@ export function Section(props: Props) {
         />
       )}
 
-      {!plain && moisture && <MoistureStrip moisture={moisture} left={x(across) + 26} y={y} bed={water} />}
+      {!plain && moisture && !props.over && (
+        <MoistureStrip moisture={moisture} left={x(across) + 26} y={y} bed={water} />
+      )}
       {!plain && (
         <>
           <Ruler axis="up" from={y(0)} to={y(box.height)} at={left - 12} metres={box.height} />
@@ -335,6 +355,22 @@ export function Section(props: Props) {
             />
           );
         })}
+      {props.over?.({
+        x,
+        y,
+        scale,
+        across,
+        height: box.height,
+        size,
+        at: (event) => {
+          const svg = event.currentTarget.ownerSVGElement ?? event.currentTarget;
+          const frame = svg.getBoundingClientRect();
+          return {
+            across: (((event.clientX - frame.left) / frame.width) * props.width - left) / scale,
+            up: (floor - ((event.clientY - frame.top) / frame.height) * props.height) / scale,
+          };
+        },
+      })}
     </svg>
   );
 }

@@ -61,11 +61,24 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     along: 'x',
     power: row.powers[0] ?? 0,
     dim: 1,
-    timer: row.dark && row.heats ? { by: 'always' } : row.id === 'moon-strip' || row.id === 'red-bulb' ? { by: 'night' } : { by: 'day' },
+    timer:
+      row.dark && row.heats
+        ? { by: 'always' }
+        : row.id === 'moon-strip' || row.id === 'red-bulb'
+          ? { by: 'night' }
+          : { by: 'day' },
     thermostat: row.heats
-      ? { kind: 'on-off', day: warms, night: null, probe: { ...spot, z: row.form === 'mat' || row.form === 'cable' ? 0 : Math.min(spot.z, 0.1) } }
+      ? {
+          kind: 'on-off',
+          day: warms,
+          night: null,
+          probe: { ...spot, z: row.form === 'mat' || row.form === 'cable' ? 0 : Math.min(spot.z, 0.1) },
+        }
       : null,
-    humidistat: row.form === 'fogger' ? { day: 0.75, night: 0.85, probe: { x: width / 2, y: depth / 2, z: height / 2 } } : null,
+    humidistat:
+      row.form === 'fogger'
+        ? { day: 0.75, night: 0.85, probe: { x: width / 2, y: depth / 2, z: height / 2 } }
+        : null,
     duty: null,
     since: null,
   };
@@ -105,7 +118,10 @@ export const addVent: Edit<{ wall: Vent['wall']; where: 'low' | 'high' }> = (des
   return inClimate(design, { vents: [...vents, vent] });
 };
 
-export const setVent: Edit<{ vent: string; change: Partial<Omit<Vent, 'id'>> }> = (design, { vent, change }) =>
+export const setVent: Edit<{ vent: string; change: Partial<Omit<Vent, 'id'>> }> = (
+  design,
+  { vent, change },
+) =>
   inClimate(design, {
     vents: design.climate.vents.map((it) =>
       it.id === vent

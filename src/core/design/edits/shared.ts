@@ -1,4 +1,10 @@
-import { type Catalogue, everydayMaterial, materialOf, NO_CLIMATE_ROWS, NO_SCAPE_ROWS } from '../../catalogue';
+import {
+  type Catalogue,
+  everydayMaterial,
+  materialOf,
+  NO_CLIMATE_ROWS,
+  NO_SCAPE_ROWS,
+} from '../../catalogue';
 import { map, level, highest } from '../../ground/corners';
 import { mixOfRecipe } from '../mixOfRecipe';
 import type { Design, Layer, Region, LayerKind, Mix } from '../schema';

@@ -1,0 +1,5 @@
+import { Climate } from '@/features/climate/Climate';
+
+export default function ClimatePage() {
+  return <Climate />;
+}

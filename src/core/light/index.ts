@@ -1,0 +1,4 @@
+export * from './zones';
+export * from './sources';
+export * from './field';
+export * from './dayLength';

@@ -1,0 +1,186 @@
+'use client';
+
+import AutoAwesomeMosaicOutlinedIcon from '@mui/icons-material/AutoAwesomeMosaicOutlined';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { findAnimal } from '@/core/catalogue';
+import type { Season, Span } from '@/core/climate';
+import { judgeClimate } from '@/core/findings';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { FindingList } from '@/ui/FindingList';
+import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { CalibrationTab } from './CalibrationTab';
+import type { DeviceTools } from './DeviceMarks';
+import { Drawing, type OverlayName } from './Drawing';
+import { DrillsTab } from './DrillsTab';
+import { FittingsTab } from './FittingsTab';
+import { ForecastTab } from './ForecastTab';
+import { MistTab } from './MistTab';
+import { RoomTab } from './RoomTab';
+import { ScheduleTab } from './ScheduleTab';
+import { useForecast } from './useForecast';
+import { SEASON_WORD, SPAN_WORD } from './words';
+
+const TABS = [
+  { value: 'forecast', label: 'Forecast' },
+  { value: 'fittings', label: 'Lamps and heat' },
+  { value: 'mist', label: 'Mist and air' },
+  { value: 'room', label: 'Room and light' },
+  { value: 'schedule', label: 'Schedule' },
+  { value: 'drills', label: 'Drills' },
+  { value: 'calibration', label: 'Calibration' },
+] as const;
+type ClimateTab = (typeof TABS)[number]['value'];
+
+const SPANS: readonly Span[] = ['day', 'week', 'year'];
+const SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
+
+/** What the box will be like, hour by hour, and all that makes it so. */
+export function Climate() {
+  const { catalogue } = useStore();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
+  const [tab, setTab] = useState<ClimateTab>('forecast');
+  const [span, setSpan] = useState<Span>('day');
+  const [season, setSeason] = useState<Season>('winter');
+  const [overlay, setOverlay] = useState<OverlayName>('warmth');
+  const [at, setAt] = useState(78);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const state = useForecast(design, catalogue, { span, season, seed: 1 });
+  const forecast = state.last;
+  const selected = design.climate.devices.some((it) => it.id === chosen) ? chosen : null;
+  const tools = useMemo(
+    (): DeviceTools => ({
+      selected,
+      onSelect: (device) => {
+        setChosen(device);
+        if (device !== null) setTab('fittings');
+      },
+      onMove: (device, to, gesture) => edit({ edit: 'moveDevice', change: { device, to } }, gesture),
+      onRemove: (device) => edit({ edit: 'removeDevice', change: { device } }),
+    }),
+    [edit, selected],
+  );
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const told = forecast
+    ? forecast.asked.span === 'year'
+      ? 'over the year'
+      : SEASON_WORD[forecast.asked.season]
+    : '';
+  const found = useMemo(
+    () => (forecast ? judgeClimate(design, animal, forecast.answers, told) : []),
+    [design, animal, forecast, told],
+  );
+  const fixed = assessment.findings.filter((it) => it.place.at === 'climate');
+  const here = [...fixed, ...found];
+  const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
+  const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
+  const empty = design.climate.devices.length === 0;
+
+  return (
+    <TwoPanes
+      left={<Drawing {...{ forecast, overlay, at, tools }} onOverlay={setOverlay} onAt={setAt} />}
+      right={
+        <>
+          <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1, mb: 1 }}>
+            <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+              Climate
+            </Typography>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label="How long"
+              value={span}
+              onChange={(_, next: Span | null) => next && setSpan(next)}
+            >
+              {SPANS.map((it) => (
+                <ToggleButton key={it} value={it}>
+                  {SPAN_WORD[it]}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label="Season of the room"
+              value={span === 'year' ? null : season}
+              disabled={span === 'year'}
+              onChange={(_, next: Season | null) => next && setSeason(next)}
+            >
+              {SEASONS.map((it) => (
+                <ToggleButton key={it} value={it} sx={{ textTransform: 'capitalize' }}>
+                  {SEASON_WORD[it]}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            <Button
+              variant={empty ? 'contained' : 'outlined'}
+              startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
+              onClick={() => edit({ edit: 'proposeClimate', change: {} })}
+            >
+              {empty ? 'Fit a first climate' : 'Fit afresh'}
+            </Button>
+          </Box>
+          <Tabs
+            value={tab}
+            onChange={(_, next: ClimateTab) => setTab(next)}
+            aria-label="Climate"
+            variant="scrollable"
+            sx={{ mb: 1.5 }}
+          >
+            {TABS.map((it) => (
+              <Tab
+                key={it.value}
+                value={it.value}
+                label={it.label}
+                id={`climate-tab-${it.value}`}
+                aria-controls={`climate-panel-${it.value}`}
+              />
+            ))}
+          </Tabs>
+          <Box sx={{ height: 4, mt: -1.25, mb: 0.75 }} data-forecast={state.at}>
+            {state.at === 'working' && (
+              <LinearProgress aria-label="Reckoning the climate" sx={{ height: 3 }} />
+            )}
+          </Box>
+          {state.at === 'failed' && (
+            <Alert severity="error" sx={{ mb: 1 }}>
+              The climate could not be reckoned: {state.message}. Undo the last change, or load the page
+              again.
+            </Alert>
+          )}
+          <Box role="tabpanel" id={`climate-panel-${tab}`} aria-labelledby={`climate-tab-${tab}`}>
+            {tab === 'forecast' &&
+              (forecast ? (
+                <ForecastTab forecast={forecast} at={Math.min(at, forecast.run.t.length - 1)} />
+              ) : (
+                <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+                  The box is brought to where its room keeps it, then a day of it is shown.
+                </Typography>
+              ))}
+            {tab === 'fittings' && (
+              <FittingsTab selected={selected} onSelect={setChosen} forecast={forecast} />
+            )}
+            {tab === 'mist' && <MistTab forecast={forecast} />}
+            {tab === 'room' && <RoomTab />}
+            {tab === 'schedule' && <ScheduleTab />}
+            {tab === 'drills' && <DrillsTab season={season} />}
+            {tab === 'calibration' && <CalibrationTab />}
+          </Box>
+          <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
+            <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
+            <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
+          </Box>
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,251 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import type { EChartsCoreOption } from 'echarts/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { DRILLS, type DrillId, type DrillResult, type Limit, type Season } from '@/core/climate';
+import { temperature } from '@/core/units';
+import { useOpenDesign, useStore } from '@/store';
+import { Chart, type Inks } from '@/ui/Chart';
+import { Panel } from '@/ui/Panel';
+import { PlainTable } from '@/ui/PlainTable';
+import { useReader } from '@/ui/units';
+import { ClimateStopped, startDrill, type Working } from '@/workers/climate';
+import { percentWord, SEASON_WORD } from './words';
+
+type State =
+  | { readonly at: 'rest' }
+  | { readonly at: 'work'; readonly id: DrillId }
+  | { readonly at: 'done'; readonly result: DrillResult }
+  | { readonly at: 'failed'; readonly message: string };
+
+/** What happens when something goes wrong, and how long there is. */
+export function DrillsTab({ season }: { readonly season: Season }) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const [state, setState] = useState<State>({ at: 'rest' });
+  const running = useRef<Working<DrillResult> | null>(null);
+  useEffect(() => () => running.current?.stop(), []);
+  const start = (id: DrillId): void => {
+    running.current?.stop();
+    setState({ at: 'work', id });
+    const working = startDrill(id, design, catalogue, season);
+    running.current = working;
+    working.done.then(
+      (result) => setState({ at: 'done', result }),
+      (error: unknown) => {
+        if (!(error instanceof ClimateStopped))
+          setState({ at: 'failed', message: error instanceof Error ? error.message : String(error) });
+      },
+    );
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25 }}>
+      <Panel label="Drills">
+        <Typography variant="body2" sx={{ mb: 1 }}>
+          Played through in {SEASON_WORD[season]} weather, from the box as it usually stands. Each begins at
+          four in the morning.
+        </Typography>
+        <Box
+          component="ul"
+          sx={{
+            listStyle: 'none',
+            m: 0,
+            p: 0,
+            display: 'grid',
+            gridTemplateColumns: 'repeat(auto-fill, minmax(220px, 1fr))',
+            gap: 1,
+          }}
+        >
+          {DRILLS.map((it) => (
+            <Box key={it.id} component="li" sx={{ display: 'grid' }}>
+              <Button
+                variant="outlined"
+                onClick={() => start(it.id)}
+                aria-pressed={state.at === 'done' && state.result.id === it.id}
+                sx={{
+                  justifyContent: 'flex-start',
+                  textAlign: 'left',
+                  alignItems: 'flex-start',
+                  height: '100%',
+                }}
+              >
+                <Box component="span">
+                  {it.name}
+                  <Box
+                    component="span"
+                    sx={{ display: 'block', typography: 'caption', color: 'earth.quiet' }}
+                  >
+                    {it.why}
+                  </Box>
+                </Box>
+              </Button>
+            </Box>
+          ))}
+        </Box>
+        {state.at === 'work' && (
+          <Box sx={{ mt: 1.25, display: 'flex', gap: 2, alignItems: 'center' }}>
+            <LinearProgress aria-label="Playing it through" sx={{ flex: 1 }} />
+            <Button
+              onClick={() => {
+                running.current?.stop();
+                setState({ at: 'rest' });
+              }}
+            >
+              Stop
+            </Button>
+          </Box>
+        )}
+        {state.at === 'failed' && (
+          <Alert severity="error" sx={{ mt: 1 }}>
+            It failed: {state.message}. Try again.
+          </Alert>
+        )}
+      </Panel>
+      {state.at === 'done' && <Played result={state.result} />}
+    </Box>
+  );
+}
+
+const timeWord = (hours: number): string =>
+  hours < 1
+    ? `${Math.max(1, Math.round(hours * 60))} min`
+    : hours < 48
+      ? `${hours.toFixed(hours < 10 ? 1 : 0)} h`
+      : `${(hours / 24).toFixed(1)} days`;
+
+function Played({ result }: { readonly result: DrillResult }) {
+  const { write } = useReader();
+  const drill = DRILLS.find((it) => it.id === result.id);
+  const passed = [...result.limits]
+    .filter((it) => it.after !== null)
+    .sort((a, b) => (a.after ?? 0) - (b.after ?? 0));
+  const first = passed[0];
+  const worst = (it: Limit): string =>
+    it.what === 'too hot' || it.what === 'too cold'
+      ? write(temperature(it.worst))
+      : it.what === 'nothing to drink' || it.what === 'water over the barrier'
+        ? `${Math.max(0, it.worst).toFixed(1)} kg`
+        : percentWord(it.worst);
+  return (
+    <Panel label={drill?.name ?? 'Drill'}>
+      <Typography role="status" sx={{ fontWeight: 600 }}>
+        {first
+          ? `After ${timeWord(first.after ?? 0)} it is ${phrase(first.what)}.`
+          : 'Within the drill nothing passes its limits.'}
+      </Typography>
+      <Chart
+        label={`Warmth and humidity in the drill: ${drill?.name ?? ''}`}
+        height={170}
+        option={useDrawn(result)}
+      />
+      <PlainTable label="Limits">
+        <thead>
+          <tr>
+            <th>Limit</th>
+            <th className="number">passed after</th>
+            <th className="number">worst</th>
+          </tr>
+        </thead>
+        <tbody>
+          {result.limits.map((it) => (
+            <tr key={it.what}>
+              <td>{it.what.charAt(0).toUpperCase() + it.what.slice(1)}</td>
+              <td className="number">{it.after === null ? 'not at all' : timeWord(it.after)}</td>
+              <td className="number">{worst(it)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </PlainTable>
+      <Typography variant="body2" sx={{ mt: 1 }}>
+        {result.buys.length > 0
+          ? `What buys time: ${result.buys.map((it) => `${it.what.charAt(0).toLowerCase()}${it.what.slice(1)} (${timeWord(it.hours)} more)`).join('; ')}.`
+          : first
+            ? 'Nothing that was tried buys time: somebody has to come.'
+            : 'Nothing needs to buy time.'}
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+        Limits are a few degrees and a fifth of humidity beyond its band, where it is mildest: hours an animal
+        bears, not days (from memory).
+      </Typography>
+    </Panel>
+  );
+}
+
+const phrase = (what: Limit['what']): string =>
+  what === 'nothing to drink'
+    ? 'without anything to drink'
+    : what === 'water over the barrier'
+      ? 'flooded to the barrier'
+      : what === 'soil dry'
+        ? 'dry in the soil'
+        : what;
+
+function useDrawn({ run, began }: DrillResult): (inks: Inks) => EChartsCoreOption {
+  return useCallback(
+    (inks: Inks) => {
+      const hours = Array.from(run.t, (t) => t / 3600);
+      const line = (
+        name: 'air0' | 'air2' | 'rh0',
+        colour: string,
+        axis: number,
+        type: string,
+        by: number,
+      ) => ({
+        type: 'line',
+        yAxisIndex: axis,
+        showSymbol: false,
+        data: hours.map((h, i) => [h, Number(((run.series[name][i] ?? 0) * by).toFixed(2))]),
+        lineStyle: { color: colour, width: 1.8, type },
+      });
+      const label = { color: inks.quiet, fontFamily: inks.font, fontSize: 11 };
+      return {
+        grid: { left: 40, right: 40, top: 24, bottom: 24 },
+        xAxis: {
+          type: 'value',
+          min: 0,
+          max: hours.at(-1) ?? 24,
+          interval: (hours.at(-1) ?? 24) > 60 ? 24 : 6,
+          axisLabel: { ...label, formatter: (v: number) => `${v} h` },
+          splitLine: { show: false },
+        },
+        yAxis: [
+          {
+            type: 'value',
+            scale: true,
+            name: '°C, warm and (dashed) cool',
+            nameTextStyle: { ...label, align: 'left' },
+            axisLabel: label,
+            splitLine: { lineStyle: { color: inks.rule } },
+          },
+          {
+            type: 'value',
+            min: 0,
+            max: 100,
+            name: '% (dotted)',
+            nameTextStyle: { ...label, align: 'right' },
+            axisLabel: label,
+            splitLine: { show: false },
+          },
+        ],
+        series: [
+          {
+            ...line('air0', inks.clay, 0, 'solid', 1),
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              data: [{ xAxis: began, lineStyle: { color: inks.ink, type: 'solid' }, label: { show: false } }],
+            },
+          },
+          line('air2', inks.clay, 0, 'dashed', 1),
+          line('rh0', inks.water, 1, 'dotted', 100),
+        ],
+      };
+    },
+    [run, began],
+  );
+}
