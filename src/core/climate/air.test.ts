@@ -121,7 +121,9 @@ describe('vents', () => {
       expect(cut).toBeGreaterThan(1.8);
       expect(cut).toBeLessThan(8);
       expect(flowBy(stackLaw(opening(0), opening(0.5))!, kelvin / 293) / full).toBeCloseTo(1, 0);
-      expect(Math.abs(flowBy(stackLaw(opening(0), opening(0.5))!, kelvin / 293) / full - 1)).toBeLessThan(0.08);
+      expect(Math.abs(flowBy(stackLaw(opening(0), opening(0.5))!, kelvin / 293) / full - 1)).toBeLessThan(
+        0.08,
+      );
     }
     expect(gauzeLoss(gauze, 0.01)).toBeGreaterThan(gauzeLoss(gauze, 1));
   });

@@ -2,6 +2,7 @@ import { roomClimate } from '../brief';
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { BARE_CLIMATE, type Climate, type Design, type Device } from '../design/schema';
 import { siteAt } from '../ground/bodies';
+import { placePieces } from '../scape/place';
 import { irradianceFor, wattsFor } from './basking';
 
 /** Times of the day, min. */
@@ -47,14 +48,25 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const site = siteAt(design);
   const over = top === 'solid' ? height - 0.05 : height + 0.04;
   const devices: Device[] = [];
+  const placed = placePieces(design.scape.pieces, site);
+  /** As high as keeps it clear of all that stands under it. */
+  const clearOf = (at: Device['at'], clear: number): Device['at'] => {
+    const tops = placed
+      .filter(
+        ({ solid: { bounds: b } }) =>
+          at.x > b.x0 - clear && at.x < b.x1 + clear && at.y > b.y0 - clear && at.y < b.y1 + clear,
+      )
+      .map(({ solid: { bounds } }) => bounds.z1 + clear + 0.005);
+    return clear > 0 ? { ...at, z: Math.max(at.z, ...tops) } : at;
+  };
   const add = (id: string, told: Partial<Device>): void => {
     const kind = findDeviceKind(catalogue, id);
     if (!kind) return;
+    const at = clearOf(told.at ?? { x: width / 2, y: depth / 2, z: over }, kind.clearance?.value ?? 0);
     devices.push({
       id: `device-${devices.length + 1}`,
       name: kind.name,
       kind: id,
-      at: { x: width / 2, y: depth / 2, z: over },
       length:
         kind.form === 'bulb' || kind.form === 'nozzle' || kind.form === 'fan'
           ? kind.length
@@ -68,6 +80,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
       duty: null,
       since: null,
       ...told,
+      at,
     });
   };
 

@@ -569,8 +569,10 @@ export function equationsOf(box: BoxModel): BoxSystem {
       let wet = 1;
       let more = 0;
       if (d > 0) {
-        const left = Math.exp(-y[store]! / filmFull[i]!);
-        wet = 1 - left;
+        // Just under nothing, as a step may leave it, it takes back as it would give.
+        const part = y[store]! / filmFull[i]!;
+        const left = part > 0 ? Math.exp(-part) : 1;
+        wet = part > 0 ? 1 - left : Math.max(part, -1);
         more = (left / filmFull[i]!) * d;
       }
       const g = conductance * wet;

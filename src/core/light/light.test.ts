@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import SunCalc from 'suncalc';
+import { getTimes } from 'suncalc';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import {
@@ -75,7 +75,8 @@ describe('UV of a tube', () => {
     expect(UV_ZONES[2]).toEqual({ mean: [0.7, 1.0], maximum: [1.1, 3.0] });
     expect(UV_ZONES[3]).toEqual({ mean: [1.0, 2.6], maximum: [2.9, 7.4] });
     expect(UV_ZONES[4]).toEqual({ mean: [2.6, 3.5], maximum: [4.5, 9.5] });
-    for (const animal of catalogue.animals) expect(UV_ZONES).toHaveProperty(String(animal.climate.uvZone.value));
+    for (const animal of catalogue.animals)
+      expect(UV_ZONES).toHaveProperty(String(animal.climate.uvZone.value));
   });
 });
 
@@ -92,7 +93,8 @@ describe('plant light', () => {
     const strip = lamp({ form: 'panel', lumens: 1000, x: 0, y: 0, z: 0.5 });
     let sum = 0;
     const step = 0.05;
-    for (let x = -6; x < 6; x += step) for (let y = -6; y < 6; y += step) sum += ppfdFrom(strip, x, y, 0) * 74 * step * step;
+    for (let x = -6; x < 6; x += step)
+      for (let y = -6; y < 6; y += step) sum += ppfdFrom(strip, x, y, 0) * 74 * step * step;
     expect(sum / 1000).toBeGreaterThan(0.75);
     expect(sum / 1000).toBeLessThan(1.1);
   });
@@ -103,8 +105,8 @@ describe('the sun', () => {
     for (const latitude of [-60, -45, -20, 0, 15, 35, 50, 60]) {
       for (let day = 5; day <= 365; day += 15) {
         const date = new Date(Date.UTC(2025, 0, day, 12));
-        const { sunrise, sunset } = SunCalc.getTimes(date, latitude, 0);
-        const hours = (sunset.getTime() - sunrise.getTime()) / 3.6e6;
+        const { sunrise, sunset } = getTimes(date, latitude, 0);
+        const hours = (sunset!.getTime() - sunrise!.getTime()) / 3.6e6;
         const long = hours < 0 ? hours + 24 : hours;
         expect(Math.abs(dayLength(latitude, day) - long)).toBeLessThan(Math.abs(latitude) <= 50 ? 0.1 : 0.15);
       }
@@ -124,7 +126,10 @@ describe('fields', () => {
     const lamps = [lamp(), lamp({ id: 'b', form: 'bulb', x: 0.2 })];
     const { values } = fieldOf('uv', lamps, plane, 10, 5);
     const at = { x: 0.35, z: 0.25 };
-    expect(values[2 * 10 + 3]).toBeCloseTo(lamps.reduce((sum, it) => sum + uvFrom(it, at.x, 0.25, at.z), 0), 5);
+    expect(values[2 * 10 + 3]).toBeCloseTo(
+      lamps.reduce((sum, it) => sum + uvFrom(it, at.x, 0.25, at.z), 0),
+      5,
+    );
   });
   it('property: nearer under a lamp never gives less, and nothing is negative', () => {
     fc.assert(

@@ -31,12 +31,12 @@ import { SEASON_WORD, SPAN_WORD } from './words';
 
 const TABS = [
   { value: 'forecast', label: 'Forecast' },
-  { value: 'fittings', label: 'Lamps and heat' },
-  { value: 'mist', label: 'Mist and air' },
-  { value: 'room', label: 'Room and light' },
+  { value: 'fittings', label: 'Lamps' },
+  { value: 'mist', label: 'Mist' },
+  { value: 'room', label: 'Room' },
   { value: 'schedule', label: 'Schedule' },
   { value: 'drills', label: 'Drills' },
-  { value: 'calibration', label: 'Calibration' },
+  { value: 'calibration', label: 'Calibrate' },
 ] as const;
 type ClimateTab = (typeof TABS)[number]['value'];
 
@@ -121,19 +121,21 @@ export function Climate() {
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
-            <Button
-              variant={empty ? 'contained' : 'outlined'}
-              startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
-              onClick={() => edit({ edit: 'proposeClimate', change: {} })}
-            >
-              {empty ? 'Fit a first climate' : 'Fit afresh'}
-            </Button>
+            {empty && (
+              <Button
+                variant="contained"
+                startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
+                onClick={() => edit({ edit: 'proposeClimate', change: {} })}
+              >
+                Fit a first climate
+              </Button>
+            )}
           </Box>
           <Tabs
             value={tab}
             onChange={(_, next: ClimateTab) => setTab(next)}
-            aria-label="Climate"
-            variant="scrollable"
+            aria-label="Parts of the climate"
+
             sx={{ mb: 1.5 }}
           >
             {TABS.map((it) => (

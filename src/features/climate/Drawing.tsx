@@ -143,10 +143,10 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     switch (overlay) {
       case 'warmth':
         return {
-          name: 'Warmth',
+          name: `Warmth, ${write(temperature(20)).replace(/[\d.,\s]/g, '')}`,
           limits: [16, 18, 20, 22, 24, 26, 28, 30, 33, 36, 40],
           colours: ramp(WARM_STOPS, 12),
-          write: (it) => write(temperature(it)),
+          write: (it) => write(temperature(it), { bare: true }),
         };
       case 'humidity':
       case 'soil':

@@ -89,17 +89,12 @@ export const FieldLayer = memo(function FieldLayer(props: Props) {
           <line x1={0} y1={0} x2={0} y2={8} stroke="#23281F" strokeWidth={1.4} opacity={0.55} />
         </pattern>
       </defs>
-      {drawn.bands.map(({ fill, path }, index) => (
-        <path
-          key={index}
-          d={path}
-          fill={fill}
-          fillOpacity={0.62}
-          stroke={fill}
-          strokeOpacity={0.95}
-          strokeWidth={0.75}
-        />
-      ))}
+      {/* Each band lies on the one before: laid over the drawing together, not one by one. */}
+      <g opacity={0.56}>
+        {drawn.bands.map(({ fill, path }, index) => (
+          <path key={index} d={path} fill={fill} stroke="#23281F" strokeOpacity={0.35} strokeWidth={0.6} />
+        ))}
+      </g>
       {drawn.outside !== '' && <path d={drawn.outside} fill={`url(#${prefix}-hatch)`} />}
     </g>
   );

@@ -53,7 +53,7 @@ function Tiles({ answers }: { readonly answers: Answers }) {
     <Box
       component="dl"
       aria-label="What it comes to"
-      sx={{ m: 0, display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 1 }}
+      sx={{ m: 0, display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 1 }}
     >
       {tiles.map(([value, label]) => (
         <Box
@@ -139,7 +139,9 @@ function Curves({
   const option = useCallback(
     (inks: Inks): EChartsCoreOption => {
       const inPerson = (value: number): number =>
-        what === 'warmth' ? Number.parseFloat(write(temperature(value), { bare: true })) : value * scale;
+        what === 'warmth'
+          ? Number.parseFloat(write(temperature(value), { bare: true, decimals: 2 }))
+          : value * scale;
       const shown = series.filter((name) => name !== 'spot0' || spotted);
       const colour = what === 'humidity' ? inks.water : inks.clay;
       const { bands, light, mists, run } = forecast;
@@ -188,8 +190,8 @@ function Curves({
         },
         yAxis: {
           type: 'value',
-          min: min ?? 'dataMin',
-          max: max ?? 'dataMax',
+          ...(min === undefined ? {} : { min }),
+          ...(max === undefined ? {} : { max }),
           scale: true,
           axisLabel: {
             color: inks.quiet,
