@@ -8,5 +8,6 @@ const done = [
   run('node_modules/.bin/tsx', ['bench/assess.ts']),
   run('node_modules/.bin/tsx', ['bench/mixing.ts']),
   run('node_modules/.bin/tsx', ['bench/drag.ts']),
+  run('node_modules/.bin/tsx', ['bench/climate.ts']),
 ];
 process.exitCode = done.every(Boolean) ? 0 : 1;

@@ -30,7 +30,7 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5'])(
+  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5', 'rack-v6'])(
     '%s opens for ever, with all that it held',
     (name) => {
       const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
@@ -100,6 +100,24 @@ describe('files of every earlier version', () => {
       expect(scape).toMatchObject({ warm: 'right', pieces: [], backgrounds: [], above: null });
   });
 
+  it('earlier designs have a climate with nothing fitted; a version 5 keeps its own', () => {
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v5.rincon.json', 'utf8'));
+    if (!before.ok) throw new Error(before.message);
+    for (const { climate } of before.value.designs)
+      expect(climate).toMatchObject({
+        devices: [],
+        vents: [],
+        calibration: null,
+        day: { on: 480, off: 1200 },
+      });
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v6.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error(read.message);
+    const [bog, hedge] = read.value.designs;
+    expect(hedge!.climate.devices.some((it) => it.thermostat !== null)).toBe(true);
+    expect(bog!.climate.mist).toMatchObject({ by: 'nozzles', bottle: 0.01 });
+    expect(bog!.climate.room.preset).toBe('classroom');
+  });
+
   it('version 1 moistened all of the soil, and nothing was put away', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v1.rincon.json', 'utf8'));
     const design = read.ok ? read.value.designs[3] : undefined;
@@ -133,9 +151,9 @@ describe('writing and reading', () => {
     ['a later file', () => broken((it) => (it.version = 7)), /^version$/, /version 7.*Update/],
     [
       'a later design',
-      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 5 } as never)),
+      () => broken((it) => (it.designs[1] = { ...it.designs[1], version: 6 } as never)),
       /^designs\[1\]\.version$/,
-      /version 5/,
+      /version 6/,
     ],
     [
       'no version',

@@ -3,7 +3,7 @@ import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { BARE_CLIMATE, type Climate, type Design, type Device } from '../design/schema';
 import { siteAt } from '../ground/bodies';
 import { placePieces } from '../scape/place';
-import { irradianceFor, wattsFor } from './basking';
+import { baskingPoint, irradianceFor, warmPlace, wattsFor } from './basking';
 
 /** Times of the day, min. */
 const MORNING = 8 * 60 + 10;
@@ -44,7 +44,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const world = animal?.ground.value ?? 'wet';
   const room = roomClimate(design.brief.room);
   const right = design.scape.warm === 'right';
-  const warmX = right ? width * 0.72 : width * 0.28;
+  const warmX = warmPlace(width, design.scape.warm);
   const site = siteAt(design);
   const over = top === 'solid' ? height - 0.05 : height + 0.04;
   const devices: Device[] = [];
@@ -105,14 +105,14 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const warm = animal?.climate.warm.value;
   const night = animal?.climate.night.value;
   const basking = animal?.climate.basking?.value;
-  const spot = { x: warmX, y: depth * 0.5, z: site.groundAt(warmX, depth * 0.5) };
-  const chosen = design.scape.pieces.find((it) => it.basking);
+  const chosen = placed.find(({ piece }) => piece.basking);
+  const spot = chosen
+    ? baskingPoint(chosen, warmX)
+    : { x: warmX, y: depth * 0.5, z: site.groundAt(warmX, depth * 0.5) };
   if (basking && warm) {
     const target = (basking.low + basking.high) / 2;
-    const at = chosen
-      ? { x: Math.min(width, Math.max(0, chosen.at.x)), y: Math.min(depth, Math.max(0, chosen.at.y)) }
-      : spot;
-    const distance = Math.max(0.12, over - spot.z - 0.05);
+    const at = { x: spot.x, y: spot.y };
+    const distance = Math.max(0.12, over - spot.z);
     const low = target - warm.high < 3;
     const kind = findDeviceKind(catalogue, low ? 'incandescent-bulb' : 'halogen-wide');
     const wanted = kind?.half
@@ -133,7 +133,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
         kind: 'proportional',
         day: target,
         night: null,
-        probe: { ...at, z: chosen ? Math.min(height, spot.z + 0.02) : spot.z },
+        probe: spot,
       },
     });
   }

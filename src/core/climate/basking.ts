@@ -1,4 +1,5 @@
 import { inBeam, onAxis } from '../light/sources';
+import type { Placed } from '../scape/place';
 import { KELVIN } from './air';
 
 /** W/m²K⁴ */
@@ -56,3 +57,17 @@ export const wattsFor = (irradiance: number, { radiant, half }: Beam, distance: 
 /** Distance at which a lamp gives an irradiance, m. */
 export const distanceFor = (irradiance: number, watts: number, { radiant, half }: Beam, passes = 1): number =>
   Math.sqrt((Math.LN2 * radiant * passes * watts) / (Math.PI * half * half * Math.max(1e-9, irradiance)));
+
+/** Where an animal lies on a piece under the lamp: on its upper side, as near to the warm side as it reaches. */
+export function baskingPoint({ solid }: Placed, warmX: number) {
+  const { bounds, foot, head } = solid;
+  const x = Math.min(bounds.x1 - 0.005, Math.max(bounds.x0 + 0.005, warmX));
+  const run = head.x - foot.x;
+  const part = Math.abs(run) > 0.02 ? Math.min(1, Math.max(0, (x - foot.x) / run)) : 0.5;
+  const y = foot.y + part * (head.y - foot.y);
+  return { x, y, z: solid.reachAt(x, y)?.[1] ?? bounds.z1 };
+}
+
+/** Where lamps usually hang over the warm side, m from the left. */
+export const warmPlace = (width: number, warm: 'left' | 'right'): number =>
+  width * (warm === 'right' ? 0.72 : 0.28);

@@ -16,6 +16,7 @@ import { normalise } from '../ground/parts';
 import { heatFrom, type Lamp } from '../light/field';
 import type { Placed } from '../scape/place';
 import { pressureAt } from './air';
+import { baskingPoint, warmPlace } from './basking';
 import type {
   BoxModel,
   Cell,
@@ -605,9 +606,8 @@ function baskingPlace(
 ): Outfit['basking'] {
   const chosen = pieces.find(({ piece }) => piece.basking);
   if (chosen) {
-    const { x0, x1, y0, y1, z1 } = chosen.solid.bounds;
-    const at = { x: (x0 + x1) / 2, y: (y0 + y1) / 2 };
-    return { ...at, z: chosen.solid.reachAt(at.x, at.y)?.[1] ?? z1, column: columnAt(at.x) };
+    const at = baskingPoint(chosen, warmPlace(design.enclosure.width, design.scape.warm));
+    return { ...at, column: columnAt(at.x) };
   }
   const strongest = [...lit].filter((it) => it.kind.heats).sort((a, b) => b.lamp.radiant - a.lamp.radiant)[0];
   if (!strongest) return null;

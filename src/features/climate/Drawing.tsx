@@ -230,7 +230,13 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
         />
       )}
       {overlay === 'soil' && forecast && (
-        <SoilLayer {...{ frame, forecast, view }} at={record} outfit={outfit} warm={design.scape.warm} />
+        <SoilLayer
+          {...{ frame, forecast, view }}
+          at={record}
+          outfit={outfit}
+          warm={design.scape.warm}
+          scale={SOIL_SCALE}
+        />
       )}
       <DeviceMarks {...{ devices, view, frame, tools, spray }} />
       <ProbeMark
@@ -296,10 +302,17 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
         <strong>Probe</strong>, {write(length(cut))} from the {view === 'front' ? 'front' : 'left'}:{' '}
         {reads.join(' · ')}
       </Box>
-      {forecast && forecast.asked.span === 'day' && (
+      {forecast && (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 1 }}>
-          <Box sx={{ typography: 'body2', minWidth: 48, fontVariantNumeric: 'tabular-nums' }}>
-            {clock(hour / 60)}
+          <Box
+            sx={{
+              typography: 'body2',
+              minWidth: 48,
+              fontVariantNumeric: 'tabular-nums',
+              whiteSpace: 'nowrap',
+            }}
+          >
+            {whenWord(forecast, record)}
           </Box>
           <Slider
             size="small"
@@ -309,7 +322,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
             step={1}
             value={record}
             valueLabelDisplay="off"
-            getAriaValueText={(value) => clock(((forecast.run.t[value] ?? 0) / 60) % 1440)}
+            getAriaValueText={(value) => whenWord(forecast, value)}
             onChange={(_, value) => onAt(Number(value))}
           />
           <Box sx={{ typography: 'body2', color: 'earth.quiet', whiteSpace: 'nowrap' }}>
@@ -327,6 +340,16 @@ const SOIL_SCALE: Scale = {
   colours: ramp(DAMP_STOPS, 9),
   write: percentWord,
 };
+
+/** The moment of a record: an hour, a day and an hour, or a date and an hour. */
+function whenWord({ run, asked }: Forecast, record: number): string {
+  const t = run.t[record] ?? 0;
+  const at = clock((t / 60) % 1440);
+  if (asked.span === 'day') return at;
+  const day = Math.floor(t / 86_400);
+  if (asked.span === 'week') return `day ${day + 1}, ${at}`;
+  return `${new Date(Date.UTC(2025, 0, 1 + day)).toLocaleDateString(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' })}, ${at}`;
+}
 
 /** Light with shadows, once the drawing rests; null while something moves. */
 function useShaded(name: 'uv' | 'ppfd' | null, plane: Plane): Field | null {

@@ -135,7 +135,9 @@ function Played({ result }: { readonly result: DrillResult }) {
     <Panel label={drill?.name ?? 'Drill'}>
       <Typography role="status" sx={{ fontWeight: 600 }}>
         {first
-          ? `After ${timeWord(first.after ?? 0)} it is ${phrase(first.what)}.`
+          ? first.after === 0
+            ? `It is ${phrase(first.what)} before the drill begins: mend that first.`
+            : `After ${timeWord(first.after ?? 0)} it is ${phrase(first.what)}.`
           : 'Within the drill nothing passes its limits.'}
       </Typography>
       <Chart

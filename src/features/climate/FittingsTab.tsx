@@ -60,9 +60,6 @@ export function FittingsTab({ selected, onSelect, forecast }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Panel label="Fitted">
-        <Button onClick={() => edit({ edit: 'proposeClimate', change: {} })} sx={{ float: 'right', mt: -4 }}>
-          Fit afresh
-        </Button>
         {devices.length === 0 && (
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
             Nothing is fitted yet. Add something below, or have a first climate fitted for the animal.
@@ -140,6 +137,13 @@ export function FittingsTab({ selected, onSelect, forecast }: Props) {
             }}
           >
             Fit it
+          </Button>
+          <Button
+            variant="outlined"
+            onClick={() => edit({ edit: 'proposeClimate', change: {} })}
+            sx={{ whiteSpace: 'nowrap' }}
+          >
+            Fit afresh
           </Button>
         </Box>
       </Panel>

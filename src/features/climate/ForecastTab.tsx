@@ -42,10 +42,8 @@ function Tiles({ answers }: { readonly answers: Answers }) {
         : `misted a day · bottle lasts ${days(answers.bottleDays)}`,
     ],
     [
-      answers.bedDays === null ? 'never' : days(answers.bedDays),
-      answers.bed > 0.05 || answers.bedDays !== null
-        ? 'until the drainage is full'
-        : 'does the drainage fill',
+      answers.bedDays === null ? 'does not fill' : days(answers.bedDays),
+      answers.bedDays === null ? 'the drainage, at this mist' : 'until the drainage is full',
     ],
     [`${(answers.energyPerDay / 3.6e6).toFixed(2)} kWh`, 'a day'],
   ];

@@ -49,7 +49,7 @@ function Mist() {
       <Box
         component="ul"
         aria-label="Mistings"
-        sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1 }}
+        sx={{ listStyle: 'none', m: 0, mt: 1.25, p: 0, display: 'grid', gap: 1.25 }}
       >
         {mist.times.map((time, index) => (
           <Box

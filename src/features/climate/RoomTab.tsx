@@ -131,7 +131,7 @@ export function RoomTab() {
             display: 'grid',
             gridTemplateColumns: 'repeat(auto-fill, minmax(160px, 1fr))',
             gap: 1.25,
-            mt: 0.5,
+            mt: 1.25,
           }}
         >
           <TextField
@@ -212,7 +212,7 @@ export function RoomTab() {
         )}
       </Panel>
       <Panel label="Day and night">
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 0.5 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.25 }}>
           <TextField
             select
             label="Hours of light"

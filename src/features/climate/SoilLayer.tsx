@@ -3,6 +3,7 @@
 import type { Forecast, Outfit } from '@/core/climate';
 import type { Frame } from '@/ui/section/Section';
 import { useEarth } from '@/ui/theme/useEarth';
+import type { Scale } from './FieldLayer';
 import { percentWord } from './words';
 
 interface Props {
@@ -12,10 +13,11 @@ interface Props {
   readonly view: 'front' | 'side';
   readonly outfit: Outfit;
   readonly warm: 'left' | 'right';
+  readonly scale: Scale;
 }
 
 /** Water in the soil of the warm and the cool half: its top centimetre, its middle, its foot. */
-export function SoilLayer({ frame, forecast, at, view, outfit, warm }: Props) {
+export function SoilLayer({ frame, forecast, at, view, outfit, warm, scale }: Props) {
   const earth = useEarth();
   const { series } = forecast.run;
   const shown = ([0, 1] as const).filter((column) => view === 'front' || column === 0);
@@ -45,8 +47,8 @@ export function SoilLayer({ frame, forecast, at, view, outfit, warm }: Props) {
                 y={y0}
                 width={(to - from) * frame.scale}
                 height={Math.max(1, y1 - y0)}
-                fill={earth.water}
-                fillOpacity={Math.min(0.85, 0.1 + value * 1.3)}
+                fill={scale.colours[scale.limits.filter((it) => value >= it).length] ?? earth.water}
+                fillOpacity={0.8}
                 stroke={earth.card}
                 strokeWidth={0.5}
               />

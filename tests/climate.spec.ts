@@ -1,0 +1,152 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { build, demo, saved } from './helpers';
+
+/** Waits until the forecast follows what is on the screen. */
+async function reckoned(page: Page): Promise<void> {
+  await expect(page.locator('[data-forecast=ready]')).toBeAttached({ timeout: 120_000 });
+}
+const open = async (page: Page, path: string): Promise<void> => {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { name: 'Climate', level: 1 })).toBeVisible();
+  await reckoned(page);
+};
+const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
+
+test('a lamp is dragged and the field follows; probe, scrubber and keys', async ({ page }) => {
+  await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Tall box');
+  await page.getByRole('link', { name: 'Climate' }).click();
+  await reckoned(page);
+  const probe = page.locator('[data-probe]');
+  await expect(probe).toHaveAttribute('aria-label', /°C.*humidity.*UV index.*µmol/);
+
+  // Plant light at the probe rises as the bar comes down over it.
+  await page.getByRole('button', { name: 'Plant light' }).click();
+  const light = async (): Promise<number> =>
+    Number(/([\d.]+) µmol/.exec((await probe.getAttribute('aria-label')) ?? '')?.[1]);
+  const before = await light();
+  const lamp = page.getByRole('button', { name: /^LED bar/ }).first();
+  const box = (await lamp.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 60, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(light).toBeGreaterThan(before * 1.05);
+  await saved(page);
+  await lamp.focus();
+  const held = await lamp.getAttribute('aria-label');
+  await page.keyboard.press('ArrowUp');
+  await expect(lamp).not.toHaveAttribute('aria-label', held ?? '');
+
+  await probe.focus();
+  const reads = await probe.getAttribute('aria-label');
+  for (let i = 0; i < 6; i += 1) await page.keyboard.press('ArrowDown');
+  await expect(probe).not.toHaveAttribute('aria-label', reads ?? '');
+  await page.getByRole('button', { name: 'Warmth' }).click();
+  const hour = page.getByRole('slider', { name: 'Hour of the day' });
+  await hour.focus();
+  const noon = await probe.getAttribute('aria-label');
+  await page.keyboard.press('Home');
+  await expect(page.getByText('lights out')).toBeVisible();
+  await expect(probe).not.toHaveAttribute('aria-label', noon ?? '');
+
+  // A heater without a thermostat is told, and mended by its button.
+  await part(page, 'Lamps');
+  await page.getByRole('combobox', { name: 'Something to fit' }).fill('Ceramic');
+  await page.getByRole('option').first().click();
+  await page.getByRole('button', { name: 'Fit it' }).click();
+  await page
+    .getByRole('list', { name: 'Fitted' })
+    .getByRole('button', { name: /^Ceramic emitter/ })
+    .first()
+    .click();
+  await page.getByRole('combobox', { name: 'Thermostat' }).click();
+  await page.getByRole('option', { name: 'none' }).click();
+  await expect(page.getByText(/has no thermostat/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on a thermostat' }).click();
+  await expect(page.getByText(/has no thermostat/)).toBeHidden();
+});
+
+test('a schedule is found and taken over; a search is stopped at once', async ({ page }) => {
+  test.setTimeout(500_000);
+  await demo(page);
+  await open(page, '/e/demo-limestone/climate');
+  await part(page, 'Schedule');
+  await page.getByRole('button', { name: 'Find a schedule' }).click();
+  await expect(page.getByRole('region', { name: 'Best so far' })).toBeVisible({ timeout: 120_000 });
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible({ timeout: 2000 });
+
+  await page.getByRole('button', { name: 'Find a schedule' }).click();
+  const best = page.getByRole('region', { name: 'Holds the band best' });
+  await expect(best).toBeVisible({ timeout: 400_000 });
+  await expect(page.getByRole('region', { name: 'Spares water' })).toBeVisible();
+  const times = /Mist (.*); cover (\d+) %/.exec(await best.innerText());
+  await best.getByRole('button', { name: 'Take it over' }).click();
+  await saved(page);
+  await part(page, 'Mist');
+  const first = /^(\d\d:\d\d) (\d+) s/.exec(times?.[1] ?? '');
+  await expect(page.getByRole('textbox', { name: 'Misting 1' })).toHaveValue(first?.[1] ?? '?');
+  await expect(page.getByText(`${times?.[2]} % of the top is covered`)).toBeVisible();
+});
+
+test('a drill is run; the box is calibrated from a file; nonsense is refused in place', async ({ page }) => {
+  test.setTimeout(500_000);
+  await demo(page);
+  await open(page, '/e/demo-hedge/climate');
+  await part(page, 'Drills');
+  await page.getByRole('button', { name: /^A heat wave/ }).click();
+  await expect(page.getByRole('table', { name: 'Limits' })).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/^(After .* it is|Within the drill)/)).toBeVisible();
+
+  await part(page, 'Calibrate');
+  const file = page.getByLabel('Logger’s file');
+  const text = (body: string) => ({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(body) });
+  await file.setInputFiles(text('nothing here'));
+  await expect(page.getByRole('alert')).toContainText('line 1');
+  await file.setInputFiles(text('time,temp,humidity\nsoon,21,50\nlater,21,50\n'));
+  await page.getByRole('button', { name: 'Fit it' }).click();
+  await expect(page.getByRole('alert')).toContainText('line 2, column 1');
+
+  const lines = Array.from({ length: 24 * 4 }, (_, h) => {
+    const day = h >= 0 && h % 24 >= 8 && h % 24 < 20;
+    const date = new Date(Date.UTC(2026, 0, 10, h)).toISOString().slice(0, 19);
+    return `${date},${(day ? 25.5 : 21) + Math.sin(h) * 0.2},${day ? 52 : 66},21,40`;
+  });
+  await file.setInputFiles(
+    text(`Time,Temperature,Humidity,Room temperature,Room humidity\n${lines.join('\n')}`),
+  );
+  await page.getByRole('button', { name: 'Fit it' }).click();
+  await expect(page.getByRole('table', { name: 'Errors' })).toBeVisible({ timeout: 300_000 });
+  await page.getByRole('button', { name: 'Hold the box to it' }).click();
+  await expect(page.getByText(/^Fitted on .* to log\.csv/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await reckoned(page);
+  await part(page, 'Calibrate');
+  await expect(page.getByText(/^Fitted on .* to log\.csv/)).toBeVisible();
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in Climate, ${scheme}`, async ({ page }) => {
+    test.setTimeout(400_000);
+    await page.emulateMedia({ colorScheme: scheme });
+    await demo(page);
+    await open(page, '/e/demo-limestone/climate');
+    const check = async (where: string): Promise<void> => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(
+        violations.map(
+          (it) => `${where}: ${it.id}: ${it.nodes.map((node) => node.target.join(' ')).join('; ')}`,
+        ),
+      ).toEqual([]);
+    };
+    await check('forecast');
+    for (const name of ['Lamps', 'Mist', 'Room', 'Schedule', 'Drills', 'Calibrate']) {
+      await part(page, name);
+      await check(name);
+    }
+  });
+}
