@@ -34,11 +34,12 @@ function year(): void {
   let [t, h] = [0, 0];
   referee.records.forEach(({ y }, i) => {
     for (const cell of [0, 1, 2, 3] as const) {
-      t = Math.max(t, Math.abs(y[AT.airT(cell)]! - own.series[`air${cell}`][i]!));
+      t = Math.max(t, Math.abs((y[AT.airT(cell)] ?? NaN) - (own.series[`air${cell}`][i] ?? NaN)));
       h = Math.max(
         h,
         Math.abs(
-          relativeAt(y[AT.airT(cell)]!, y[AT.ratio(cell)]!, box.pressure) - own.series[`rh${cell}`][i]!,
+          relativeAt(y[AT.airT(cell)] ?? NaN, y[AT.ratio(cell)] ?? NaN, box.pressure) -
+            (own.series[`rh${cell}`][i] ?? NaN),
         ),
       );
     }

@@ -15,9 +15,9 @@ test('a new builder: three questions to the buying list', async ({ page }) => {
 
   // A dry room asks for cover and a little more soil than a humid one.
   await page.getByRole('radio', { name: /^Humid/ }).click();
-  await expect(page.getByText(/10 % of the top covered/)).toBeVisible();
+  await expect(page.getByText(/30 % of the top covered/)).toBeVisible();
   await page.getByRole('radio', { name: /^Dry/ }).click();
-  await expect(page.getByText(/65 % of the top covered/)).toBeVisible();
+  await expect(page.getByText(/85 % of the top covered/)).toBeVisible();
 
   await page.getByLabel('Its name').fill('Moss corner');
   await page.getByRole('button', { name: 'Put it on the rack' }).click();

@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { NO_STORES, writeEnvelope } from '@/files';
 import type { ShelfMove } from '@/core/shelf';
-import { demo, readIn, saved, type } from './helpers';
+import { demo, readIn, type } from './helpers';
 
 const number = (text: string): number => Number(/-?[\d.]+/.exec(text.replaceAll(',', ''))?.[0]);
 const cell = (page: Page, row: RegExp, column: number) =>

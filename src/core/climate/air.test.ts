@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import {
   agedUv,
+  airDensity,
   beamAt,
   counterflow,
   dewPoint,
@@ -72,6 +73,7 @@ describe('moist air', () => {
           const w = referee.GetHumRatioFromRelHum(t, rh, p);
           expect(saturation(t) / referee.GetSatVapPres(t)).toBeCloseTo(1, 3);
           expect(ratioAt(t, rh, p) / w).toBeCloseTo(1, 3);
+          expect(airDensity(t, w, p) / referee.GetMoistAirDensity(t, w, p)).toBeCloseTo(1, 3);
           expect(dewPoint(w, p)).toBeCloseTo(referee.GetTDewPointFromHumRatio(t, w, p), 1);
           expect(wetBulb(t, w, p)).toBeCloseTo(referee.GetTWetBulbFromHumRatio(t, w, p), 1);
         }

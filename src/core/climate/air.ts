@@ -8,9 +8,7 @@ const WATER_TO_AIR = 0.621945;
 const GAS = 287.042;
 /** Sea level, Pa. */
 export const STANDARD_PRESSURE = 101_325;
-/** Specific heats of dry air and of vapour, J/kg K; heat taken up by evaporation at 20 °C, J/kg. */
-export const AIR_HEAT = 1006;
-export const VAPOUR_HEAT = 1860;
+/** Heat taken up by evaporation at 20 °C, J/kg. */
 export const LATENT = 2.4535e6;
 
 /**

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
 import type { Bands } from './answers';
-import type { BoxModel, HeaterModel, WetterModel } from './box';
+import type { HeaterModel, WetterModel } from './box';
 import { readyOf, type Ready } from './forecast';
 import { dayOfSeason, type Season } from './roomProfile';
 import { settle, simulate, type Run, type SeriesName, type Timetable } from './simulate';

@@ -4,7 +4,7 @@ export * from './vents';
 export * from './box';
 export * from './weather';
 export * from './simulate';
-export { equationsOf, soilResistance, startOf, waterIn, heatIn, type BoxSystem } from './equations';
+export { equationsOf, soilResistance, startOf } from './equations';
 export { AT } from './states';
 export * from './answers';
 export * from './forecast';

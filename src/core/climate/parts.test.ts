@@ -286,12 +286,10 @@ describe('edits of the climate', () => {
     })),
     fc.constant<EditCall>({ edit: 'removeDevice', change: { device: 'device-1' } }),
     fc.constant<EditCall>({ edit: 'proposeClimate', change: {} }),
-    fc
-      .double({ min: -1, max: 2, noNaN: true })
-      .map((cover): EditCall => ({
-        edit: 'adoptSchedule',
-        change: { times: [{ at: 480, seconds: 20 }], cover, fan: null },
-      })),
+    fc.double({ min: -1, max: 2, noNaN: true }).map((cover): EditCall => ({
+      edit: 'adoptSchedule',
+      change: { times: [{ at: 480, seconds: 20 }], cover, fan: null },
+    })),
   );
   it('property: whatever is done, the design can be written and read', () => {
     fc.assert(

@@ -1,4 +1,4 @@
-import { inBeam, LUX_PER_PPFD, onAxis, tubeAt } from './sources';
+import { inBeam, LUX_PER_PPFD, onAxis, pointRatio, tubeAt } from './sources';
 
 /** A lamp as a field sees it. Positions m, inside the box; lamps over the lid have z above its height. */
 export interface Lamp {
@@ -54,7 +54,7 @@ export function uvFrom(lamp: Lamp, x: number, y: number, z: number): number {
     const reference = tubeAt(lamp.length, 0, lamp.reference);
     return (lamp.uvIndex * lamp.passes.uv * tubeAt(lamp.length, along, off) * (h / off)) / reference;
   }
-  return lamp.uvIndex * lamp.passes.uv * (lamp.reference / far) ** 2 * (h / far);
+  return lamp.uvIndex * lamp.passes.uv * pointRatio(far, lamp.reference) * (h / far);
 }
 
 /** Lux on a level surface. A tube shines all round its axis, a panel or strip by the cosine, a bulb by its beam. */
