@@ -19,21 +19,21 @@ const SHOTS = [
   ['half-water', '/e/demo-bog-shelf/ground', plan],
   ['scape', '/e/demo-hedge/scape', pickRoot],
   ['scape-side', '/e/demo-bog-shelf/scape', background, { colorScheme: 'dark' }],
-  ['scape-plan', '/e/demo-dry-wash/scape', planOfPieces],
+  ['climate', '/e/demo-limestone/climate', reckoned],
+  ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
+  ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
+  ['climate-schedule', '/e/demo-limestone/climate', schedule],
+  ['climate-drill', '/e/demo-hedge/climate', drill],
   ['list', '/e/demo-bog-shelf/build'],
-  ['to-be-made', '/e/demo-hedge/build', toBeMade],
   ['shelf', '/stores?tab=shelf'],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
-  ['bench-dark', '/stores?tab=bench&design=demo-limestone&layer=layer-3', bench, { colorScheme: 'dark' }],
   [
     'solver',
     '/stores?tab=bench&design=demo-hedge&layer=layer-3',
     solver,
     { viewport: { width: 1280, height: 1500 } },
   ],
-  ['cup', '/stores', cup],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
-  ['mixing-sheet-dark', '/e/demo-limestone/mixing', undefined, { colorScheme: 'dark' }],
   ['almanac', '/almanac', almanac],
 ];
 
@@ -55,35 +55,11 @@ async function plan(page) {
   await page.getByRole('group', { name: 'Parts of the floor' }).getByRole('button', { name: 'Land' }).click();
 }
 
-async function toBeMade(page) {
-  await page.getByRole('tab', { name: 'To be made' }).click();
-}
-
 async function bench(page) {
   await page.getByRole('button', { name: 'Another mix beside' }).click();
   const third = page.getByRole('region', { name: 'Mix C' });
   await third.getByRole('combobox').first().fill('fern fibre');
   await page.getByRole('option').first().click();
-}
-
-async function cup(page) {
-  await page.getByLabel('Find in materials').fill('coconut');
-  await page.getByRole('button', { name: 'New', exact: true }).click();
-  const made = page.getByRole('dialog');
-  await made.getByLabel('What you call it').fill('Coir, sieved');
-  await made.getByRole('combobox', { name: 'It is like' }).fill('coconut coir, loose');
-  await page.getByRole('option').first().click();
-  await made.getByRole('button', { name: 'Write it down' }).click();
-  await page.getByRole('button', { name: 'Measure it in a cup' }).click();
-  for (const [label, value] of Object.entries({
-    'Cup, empty, g': '20',
-    'with water, g': '520',
-    'with the ingredient, g': '80',
-    'stands high, cm': '9',
-    'soaked, g': '480',
-    'drained, g': '370',
-  }))
-    await page.getByLabel(label).fill(value);
 }
 
 async function solver(page) {
@@ -108,8 +84,46 @@ async function background(page) {
   await page.getByRole('tab', { name: 'Background' }).click();
 }
 
-async function planOfPieces(page) {
-  await page.getByRole('button', { name: 'Plan', exact: true }).click();
+/** Waits until the forecast stands. */
+async function reckoned(page) {
+  await page.waitForTimeout(600);
+  await page.locator('[data-forecast=ready]').waitFor({ timeout: 120_000 });
+  await page.waitForTimeout(600);
+}
+
+async function ultraviolet(page) {
+  await reckoned(page);
+  await page.getByRole('tab', { name: 'Lamps' }).click();
+  const fitted = page.getByRole('list', { name: 'Fitted' });
+  await fitted
+    .getByRole('button', { name: /UV tube/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'UV index', exact: true }).click();
+  await page.waitForTimeout(2500);
+}
+
+async function year(page) {
+  await page.getByRole('button', { name: 'Year', exact: true }).click();
+  await page.getByRole('button', { name: 'Humidity', exact: true }).click();
+  await reckoned(page);
+}
+
+async function schedule(page) {
+  await reckoned(page);
+  await page.getByRole('tab', { name: 'Schedule' }).click();
+  await page.getByRole('button', { name: 'Find a schedule' }).click();
+  await page.getByText(/^Found in/).waitFor({ timeout: 400_000 });
+}
+
+async function drill(page) {
+  await reckoned(page);
+  await page.getByRole('tab', { name: 'Drills' }).click();
+  await page.getByRole('button', { name: /^A heat wave/ }).click();
+  const limits = page.getByRole('table', { name: 'Limits' });
+  await limits.waitFor({ timeout: 120_000 });
+  await page.getByRole('region', { name: 'A heat wave' }).scrollIntoViewIfNeeded();
+  await limits.scrollIntoViewIfNeeded();
 }
 
 ensureChromium();

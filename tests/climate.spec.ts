@@ -100,13 +100,13 @@ test('a drill is run; the box is calibrated from a file; nonsense is refused in 
   await expect(page.getByText(/^(After .* it is|Within the drill)/)).toBeVisible();
 
   await part(page, 'Calibrate');
-  const file = page.getByLabel('Logger’s file');
+  const file = page.getByLabel('Logger’s file, to choose');
   const text = (body: string) => ({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(body) });
   await file.setInputFiles(text('nothing here'));
-  await expect(page.getByRole('alert')).toContainText('line 1');
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('line 1');
   await file.setInputFiles(text('time,temp,humidity\nsoon,21,50\nlater,21,50\n'));
   await page.getByRole('button', { name: 'Fit it' }).click();
-  await expect(page.getByRole('alert')).toContainText('line 2, column 1');
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('line 2, column 1');
 
   const lines = Array.from({ length: 24 * 4 }, (_, h) => {
     const day = h >= 0 && h % 24 >= 8 && h % 24 < 20;

@@ -161,13 +161,19 @@ export function startSchedule(
     // Days of weather in all, to tell how far it is.
     const cost = rounds.map(
       ({ weeks: count, days }, i) =>
-        (i === 0 ? left.length : (rounds[i - 1]?.keeps ?? 3)) * (count * days + 6 * count),
+        (i === 0 ? left.length : (rounds[i - 1]?.keeps ?? 3)) *
+        (count * days + (i === 0 ? 1 : 6) * Math.min(4, count)),
     );
     const total = cost.reduce((sum, it) => sum + it, 0);
     let done = 0;
     for (const [round, { weeks: count, days, keeps }] of rounds.entries()) {
       const found: (Score & { readonly index: number })[] = [];
-      const queue = left.map((it): Task => ({ ...it, weeks: weeks.slice(0, count), days }));
+      const queue = left.map((it): Task => ({
+        ...it,
+        weeks: weeks.slice(0, count),
+        days,
+        quick: round === 0,
+      }));
       let next = 0;
       let told = 0;
       const work = async ({ api }: Hand): Promise<void> => {

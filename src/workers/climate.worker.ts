@@ -37,9 +37,9 @@ const api = {
   ask(asked: SolveAsked, catalogue: Catalogue): void {
     trial = new Trial(asked, catalogue);
   },
-  score({ index, candidate, weeks, days }: Task): Score {
+  score({ index, candidate, weeks, days, quick }: Task): Score {
     if (!trial) throw new Error('no question was laid out');
-    return trial.score(index, candidate, weeks, days);
+    return trial.score(index, candidate, weeks, days, quick);
   },
 };
 

@@ -45,13 +45,24 @@ function geometry(lamp: Lamp, x: number, y: number, z: number) {
   };
 }
 
+const references = new WeakMap<Lamp, number>();
+/** Of a tube at its reference distance, reckoned once for each lamp. */
+function referenceOf(lamp: Lamp): number {
+  let found = references.get(lamp);
+  if (found === undefined) {
+    found = tubeAt(lamp.length, 0, lamp.reference);
+    references.set(lamp, found);
+  }
+  return found;
+}
+
 /** UV index on a level receiver at a point; 0 above the lamp. */
 export function uvFrom(lamp: Lamp, x: number, y: number, z: number): number {
   if (lamp.uvIndex <= 0) return 0;
   const { h, along, off, far } = geometry(lamp, x, y, z);
   if (h <= 0.01) return 0;
   if (lamp.form === 'tube') {
-    const reference = tubeAt(lamp.length, 0, lamp.reference);
+    const reference = referenceOf(lamp);
     return (lamp.uvIndex * lamp.passes.uv * tubeAt(lamp.length, along, off) * (h / off)) / reference;
   }
   return lamp.uvIndex * lamp.passes.uv * pointRatio(far, lamp.reference) * (h / far);

@@ -11,9 +11,10 @@
  */
 export function tubeAt(length: number, along: number, off: number): number {
   const d = Math.max(off, 0.005);
-  const one = Math.atan((length / 2 - along) / d);
-  const other = Math.atan((-length / 2 - along) / d);
-  return (one - other + 0.5 * (Math.sin(2 * one) - Math.sin(2 * other))) / d;
+  // sin 2α is 2t/(1 + t²) of its tangent.
+  const one = (length / 2 - along) / d;
+  const other = (-length / 2 - along) / d;
+  return (Math.atan(one) - Math.atan(other) + one / (1 + one * one) - other / (1 + other * other)) / d;
 }
 
 /** How much more a tube gives in the mid-plane at one distance than at another. */

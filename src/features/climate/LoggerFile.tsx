@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { readingsOf, readLogger, type Columns, type LoggerRecord, type LoggerTable } from '@/files';
 
 interface Props {
@@ -30,6 +30,7 @@ export function LoggerFile({ label, room, action, busy = false, onRecord }: Prop
   const [file, setFile] = useState<{ readonly name: string; readonly table: LoggerTable } | null>(null);
   const [columns, setColumns] = useState<Columns | null>(null);
   const [error, setError] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
   const read = async (chosen: File): Promise<void> => {
     setFile(null);
     setColumns(null);
@@ -61,20 +62,21 @@ export function LoggerFile({ label, room, action, busy = false, onRecord }: Prop
     : ['time', 'temperature', 'humidity'];
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
-      <Button component="label" variant="outlined" sx={{ justifySelf: 'start' }}>
+      <Button variant="outlined" sx={{ justifySelf: 'start' }} onClick={() => input.current?.click()}>
         {label}
-        <input
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
-          aria-label={label}
-          style={{ position: 'absolute', inset: 0, opacity: 0, cursor: 'pointer' }}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            event.target.value = '';
-            if (chosen) void read(chosen);
-          }}
-        />
       </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".csv,.txt,.tsv,text/csv,text/plain"
+        aria-label={`${label}, to choose`}
+        onChange={(event) => {
+          const chosen = event.target.files?.[0];
+          event.target.value = '';
+          if (chosen) void read(chosen);
+        }}
+      />
       {error && <Alert severity="error">{error}</Alert>}
       {file && columns && (
         <>
