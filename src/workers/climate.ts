@@ -162,7 +162,7 @@ export function startSchedule(
     const cost = rounds.map(
       ({ weeks: count, days }, i) =>
         (i === 0 ? left.length : (rounds[i - 1]?.keeps ?? 3)) *
-        (count * days + (i === 0 ? 1 : 6) * Math.min(4, count)),
+        (count * days + (i === 0 ? 1 : i === 1 ? 18 : 0) * Math.min(4, count)),
     );
     const total = cost.reduce((sum, it) => sum + it, 0);
     let done = 0;

@@ -4,7 +4,7 @@ import { answersOf, type Answers } from './answers';
 import { chance } from './chance';
 import { readyOf, type Ready } from './forecast';
 import { dayOfSeason, type Season } from './roomProfile';
-import { settle, simulate } from './simulate';
+import { settle, simulate, stored } from './simulate';
 import { findDeviceKind } from '../catalogue';
 
 /** One way to run a box. */
@@ -32,6 +32,8 @@ export interface Score {
   readonly bedDays: number;
   /** Water of the driest middle soil over what it keeps, m³/m³. */
   readonly soil: number;
+  /** kg a day that soil and bed lose meanwhile. */
+  readonly borrowed: number;
   readonly weeks: number;
   /** The lower, the better. */
   readonly cost: number;
@@ -153,6 +155,8 @@ export const weeksFor = (count: number, seed: number): readonly Week[] =>
 interface Tried {
   readonly answers: Answers;
   readonly soil: number;
+  /** kg a day that soil and bed lose: humidity on credit. */
+  readonly borrowed: number;
 }
 
 /** Where a box stands under a candidate at the start of a season's weeks; shared by all weeks of it. */
@@ -210,7 +214,7 @@ export class Trial {
         looser: 6,
       });
       found = { ready, start: run.end };
-    } else found = { ready, start: this.settled(ready, 9) };
+    } else found = { ready, start: this.settled(ready, 24) };
     this.starts.set(key, found);
     return found;
   }
@@ -241,7 +245,7 @@ export class Trial {
           : 1,
       ),
     );
-    return { answers, soil };
+    return { answers, soil, borrowed: Math.max(0, (stored(start) - stored(run.end)) / days) };
   }
 
   /** Mean over the weeks, worst where it counts. */
@@ -261,6 +265,7 @@ export class Trial {
       fogged: mean((it) => it.answers.foggedPerDay),
       bedDays,
       soil: tried.reduce((least, it) => Math.min(least, it.soil), 1),
+      borrowed: mean((it) => it.borrowed),
       weeks: weeks.length,
     };
     return { ...score, cost: costOf(score, this.asked) };
@@ -276,6 +281,7 @@ function costOf(score: Omit<Score, 'cost'>, { dryNights, design }: SolveAsked): 
     0.3 * (1 - score.worst) +
     (score.bedDays < 30 ? 0.4 * (1 - score.bedDays / 30) : 0) +
     (moist && score.soil < 0.03 ? 0.3 : 0) +
+    3 * score.borrowed +
     (score.wetPerDay > 22 ? 0.15 : 0) +
     (dryNights ? 0.06 * score.wetByNight : 0) +
     0.01 * score.fogged +
@@ -302,7 +308,7 @@ export interface Round {
 
 /** Rounds of successive halving: many in little weather, few in all of it. */
 export const roundsFor = (candidates: number, weeks: number): readonly Round[] => [
-  { weeks: Math.min(2, weeks), days: 2, keeps: Math.max(6, Math.ceil(candidates / 8)) },
+  { weeks: Math.min(2, weeks), days: 2, keeps: Math.max(6, Math.ceil(candidates / 10)) },
   { weeks: Math.min(4, weeks), days: 4, keeps: Math.max(6, Math.ceil(candidates / 40)) },
   { weeks, days: 7, keeps: 6 },
 ];

@@ -321,17 +321,21 @@ const mapSeries = (series: Record<SeriesName, Float32Array>, n: number) =>
     Float32Array
   >;
 
+/** Water in the soil and the bed, kg. */
+export function stored(y: Float64Array): number {
+  let sum = y[AT.reservoir] ?? 0;
+  for (let i = AT.soilWater(0, 0); i <= AT.soilWater(1, 3); i += 1) sum += y[i] ?? 0;
+  return sum;
+}
+
 /**
  * Brings a box to where its weather keeps it: the same days over and over until the water in the soil stands, 60 days at
- * most. The first weeks of a fresh soil are a transient that says nothing about the box.
+ * most. The first weeks of a fresh soil are a transient that says nothing about the box. After every second block the
+ * soil is carried on to where its drying tends (Aitken's extrapolation), so that months need not be played through.
  */
 export function settle(asked: Omit<Asked, 'start' | 'days' | 'every' | 'stop'>, most = 60): Float64Array {
-  const total = (y: Float64Array): number => {
-    let sum = y[AT.reservoir] ?? 0;
-    for (let i = AT.soilWater(0, 0); i <= AT.soilWater(1, 3); i += 1) sum += y[i] ?? 0;
-    return sum;
-  };
   let y: Float64Array | null = null;
+  let before: Float64Array | null = null;
   const block = 3;
   for (let day = 0; day < most; day += block) {
     const from: Float64Array | null = y;
@@ -339,25 +343,30 @@ export function settle(asked: Omit<Asked, 'start' | 'days' | 'every' | 'stop'>, 
     y = run.end;
     if (!from) continue;
     // Less than one part in five hundred a day: it stands.
-    const after = total(y);
-    if (Math.abs(after - total(from)) / block < Math.max(0.002 * after, 1e-4)) break;
-    leap(asked.box, from, y);
+    const after = stored(y);
+    if (Math.abs(after - stored(from)) / block < Math.max(0.002 * after, 1e-4)) break;
+    if (before) {
+      leap(asked.box, before, from, y);
+      before = null;
+    } else before = from;
   }
   return y ?? startOf(asked.box, 20, 0.007);
 }
 
-/** Carries the slow drying or wetting of the soil on by as much again as two blocks brought, within what soil can hold. */
-function leap(box: BoxModel, before: Float64Array, y: Float64Array): void {
+/** Carries each layer of soil on to the end of a geometric approach, within what soil can hold. */
+function leap(box: BoxModel, before: Float64Array, from: Float64Array, y: Float64Array): void {
   for (const column of [0, 1] as const) {
     const { area, soil } = box.columns[column];
     soil.forEach(({ thickness, porosity, residual }, node) => {
       const at = AT.soilWater(column, node);
       const kg = WATER * area * thickness;
-      const next = (y[at] ?? 0) + 2 * ((y[at] ?? 0) - (before[at] ?? 0));
-      y[at] = Math.min(
-        Math.max(next, Math.min(residual * kg, y[at] ?? 0)),
-        Math.max(porosity * kg, y[at] ?? 0),
-      );
+      const now = y[at] ?? 0;
+      const first = (from[at] ?? 0) - (before[at] ?? 0);
+      const second = now - (from[at] ?? 0);
+      // Steady change is carried on for a month at most; a change that turns is left alone.
+      const ratio = Math.abs(first) > 1e-12 ? Math.min(0.9, Math.max(0, second / first)) : 0;
+      const next = now + (second * ratio) / (1 - ratio);
+      y[at] = Math.min(Math.max(next, Math.min(residual * kg, now)), Math.max(porosity * kg, now));
     });
   }
 }

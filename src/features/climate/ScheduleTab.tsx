@@ -81,8 +81,8 @@ export function ScheduleTab() {
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Panel label="Find a schedule">
         <Typography variant="body2">
-          {CANDIDATES} ways to mist, cover{fan ? ' and air' : ''} are tried in up to {WEEKS} sampled weeks of
-          the room, all seasons. Poor ones are dropped early. Same question, same answer.
+          {CANDIDATES} ways to mist{fan ? ', cover and air' : ' and cover'} are tried in up to {WEEKS} sampled
+          weeks of the room, all seasons. Poor ones are dropped early. Same question, same answer.
         </Typography>
         <FormControlLabel
           control={<Checkbox checked={dryNights} onChange={(_, next) => setDryNights(next)} />}
