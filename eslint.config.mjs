@@ -47,7 +47,9 @@ const config = [
   {
     // Numeric kernels over typed arrays: an index within their length always holds a number, and a default for each
     // would hide a wrong one.
-    files: ['src/core/climate/{sparse,rosenbrock,equations,outfit,calibrate,schedule}.ts'],
+    files: [
+      'src/core/climate/{sparse,rosenbrock,equations,terms,stores,outfit,sharing,calibrate,schedule}.ts',
+    ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   { files: ['scripts/**', 'bench/**', 'src/cli/**', 'tests/**'], rules: { 'no-console': 'off' } },

@@ -106,9 +106,10 @@ export function lightField(
   name: FieldName,
   plane: Plane,
   size: { readonly columns: number; readonly rows: number },
+  today: string,
 ): Promise<Field> {
   kept ??= open();
-  return kept.api.light(design, partFor(design, catalogue), name, plane, size.columns, size.rows);
+  return kept.api.light(design, partFor(design, catalogue), name, plane, size, today);
 }
 
 export function startDrill(

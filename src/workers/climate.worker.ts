@@ -24,10 +24,17 @@ const api = {
   forecast: (design: Design, catalogue: Catalogue, asked: ForecastAsked) =>
     forecast(design, catalogue, asked),
   /** Light with the shadows of what stands in the box. */
-  light(design: Design, catalogue: Catalogue, name: FieldName, plane: Plane, columns: number, rows: number) {
+  light(
+    design: Design,
+    catalogue: Catalogue,
+    name: FieldName,
+    plane: Plane,
+    size: { readonly columns: number; readonly rows: number },
+    today: string,
+  ) {
     const shades = layGround(design, catalogue).pieces.map((it) => it.solid);
-    const lamps = lampsOf(design, catalogue, null).map((it) => it.lamp);
-    return shadedField(name, lamps, shades, plane, columns, rows);
+    const lamps = lampsOf(design, catalogue, today).map((it) => it.lamp);
+    return shadedField(name, lamps, shades, plane, size.columns, size.rows);
   },
   drill: (id: DrillId, design: Design, catalogue: Catalogue, season: Season) =>
     drill(id, design, catalogue, season, 1),

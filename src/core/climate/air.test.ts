@@ -25,7 +25,7 @@ import {
   wattsFor,
   wetBulb,
 } from '.';
-import { quickSaturation, soilResistance } from './equations';
+import { quickSaturation, soilResistance } from './properties';
 
 interface Psychrometrics {
   SetUnitSystem(system: number): void;

@@ -20,7 +20,7 @@ import {
 import { SparseLu } from './sparse';
 import { Stepper } from './rosenbrock';
 import { counted } from './states';
-import { AIR_DENSITY } from './equations';
+import { AIR_DENSITY } from './properties';
 import { boxOf, fitted, FLAT, INDOORS, STEADY, STILL, TWO_MISTS, type Told } from './testing';
 
 const room = (box: BoxModel, days: number, profile: RoomProfile = FLAT, seed: number | null = 1) =>

@@ -1,17 +1,18 @@
 import { KELVIN, LATENT, virtual } from './air';
 import type { BoxModel, Cell, Column, ControlModel, RoomNow, Switches, Target } from './box';
+import {
+  AIR_DENSITY,
+  MOIST_AIR_HEAT,
+  quickSaturation,
+  soilResistance,
+  VAPOUR_PER_CONVECTION,
+} from './properties';
 import type { System } from './rosenbrock';
 import { AT, counted, firstCounted, followed, sizeOf } from './states';
-import { CONVECTION, RADIATION } from './walls';
+import { airIn, allowedFor, CELLS, COLUMNS, inversesOf, LAND } from './stores';
+import { landing, Terms } from './terms';
 import { counterflow, flowBy, GRAVITY, slopeBy } from './vents';
-
-/** Heat one kilogram of moist room air takes up, J/kg K, and its weight, kg/m³: kept constant so that sums close. */
-export const MOIST_AIR_HEAT = 1020;
-export const AIR_DENSITY = 1.19;
-/** Le^(2/3) of vapour in air; Le 0.87. */
-const LEWIS = 0.911;
-/** Vapour carried off for each W/m²K of convection, kg/m²s per kg/kg: 1/(c_p·Le^(2/3)). */
-export const VAPOUR_PER_CONVECTION = 1 / (MOIST_AIR_HEAT * LEWIS);
+import { CONVECTION, RADIATION } from './walls';
 
 /** From memory: convection at a leaf, W/m²K, each side; film that wets it all, and that drips off, kg/m². */
 const LEAF = { convects: 5, wets: 0.1, holds: 0.2 };
@@ -19,8 +20,6 @@ const PANE = { wets: 0.05, holds: 0.08 };
 const HARD = { wets: 0.1, holds: 0.4 };
 /** Leaves let vapour out, m/s per leaf area, by day and by night (from memory). */
 const STOMATA = { day: 1e-3, night: 2e-4 };
-/** Heat a leaf holds, J/m²K. */
-export const LEAF_HEAT = 800;
 /** s in which what is too much runs off. */
 const RUNS = 90;
 /** 1/s at which air too full turns to fog, and fog to vapour again; s in which fog settles (from memory). */
@@ -34,19 +33,6 @@ const RISES = 1.5e-6;
 const SPILLS = 1 / 600;
 const WATER = 998;
 
-/** Saturated air, kg/kg: Alduchov & Eskridge 1996, J. Appl. Meteor. 35:601; within 0.2 % of the full formula indoors. */
-export function quickSaturation(celsius: number, pressure: number): number {
-  const e = 610.94 * Math.exp((17.625 * celsius) / (celsius + 243.04));
-  return (0.621945 * e) / (pressure - e);
-}
-
-/**
- * Resistance of drying soil, s/m: 10·exp(0.3563·(15 − θ)), θ of the top centimetre in per cent; van de Griend & Owe
- * 1994, Water Resour. Res. 30:181.
- */
-export const soilResistance = (theta: number): number =>
-  10 * Math.exp(0.3563 * Math.max(0, 15 - 100 * Math.max(0, theta)));
-
 /** The box as a system of equations. `switches` and `room` may be changed between two steps, never during one. */
 export interface BoxSystem extends System {
   readonly switches: Switches;
@@ -57,91 +43,6 @@ export interface BoxSystem extends System {
   /** Duty, 0 to 1, of each heater, wetter, fan at a state. */
   duty(y: Float64Array, kind: 'heaters' | 'wetters' | 'fans', index: number): number;
 }
-
-const CELLS: readonly Cell[] = [0, 1, 2, 3];
-const COLUMNS: readonly Column[] = [0, 1];
-/** J/K of what is not there: keeps empty bodies out of the sums without special cases. */
-const NOMINAL = 1;
-const LAND = 1e-4;
-
-/** Heat capacity, J/K, or air, kg, of each state: what its sum is divided by. */
-function inversesOf(box: BoxModel): Float64Array {
-  const inverse = new Float64Array(sizeOf(box)).fill(1);
-  const holds = (state: number, value: number): void => void (inverse[state] = 1 / Math.max(NOMINAL, value));
-  for (const cell of CELLS) {
-    const { pane, leaves, hard } = box.cells[cell];
-    inverse[AT.airT(cell)] = 1 / (airIn(box, cell) * MOIST_AIR_HEAT);
-    inverse[AT.ratio(cell)] = 1 / airIn(box, cell);
-    holds(AT.paneT(cell), pane.heat);
-    holds(AT.leafT(cell), leaves * LEAF_HEAT);
-    holds(AT.hardT(cell), hard.heat);
-  }
-  for (const column of COLUMNS) {
-    const it = box.columns[column];
-    it.soil.forEach((node, at) => holds(AT.soilT(column, at), node.heat));
-    holds(AT.bedT(column), it.bed.heat);
-    holds(AT.poolT(column), Math.max(it.pool.full, it.pool.area * 2) * 4186);
-    holds(AT.spotT(column), it.spot.heat);
-  }
-  return inverse;
-}
-
-/** kg of air in a cell. */
-const airIn = (box: BoxModel, cell: Cell): number => AIR_DENSITY * Math.max(1e-4, box.cells[cell].air);
-
-/** Gathers the places of the Jacobian, and the terms that are linear and never change. */
-class Terms {
-  readonly pattern: [number, number][] = [];
-  private readonly known = new Map<number, number>();
-  readonly linear: { slot: number; row: number; column: number; value: number }[] = [];
-  /** Rows that take up heat from the room's temperature, W/K. */
-  readonly outside: { row: number; conductance: number }[] = [];
-
-  constructor(
-    private readonly size: number,
-    private readonly inverse: Float64Array,
-  ) {}
-
-  slot(row: number, column: number): number {
-    const key = row * this.size + column;
-    let at = this.known.get(key);
-    if (at === undefined) {
-      at = this.pattern.length;
-      this.known.set(key, at);
-      this.pattern.push([row, column]);
-    }
-    return at;
-  }
-  add(row: number, column: number, value: number): void {
-    this.linear.push({ slot: this.slot(row, column), row, column, value: value * this.inverse[row]! });
-  }
-  /** Heat by conduction, convection or radiation, W/K. */
-  link(i: number, j: number, conductance: number): void {
-    this.add(i, i, -conductance);
-    this.add(i, j, conductance);
-    this.add(j, i, conductance);
-    this.add(j, j, -conductance);
-  }
-  /** Heat lost to the room, W/K. */
-  toRoom(i: number, conductance: number, heatOut: number): void {
-    this.add(i, i, -conductance);
-    this.add(heatOut, i, conductance);
-    this.outside.push({ row: i, conductance }, { row: heatOut, conductance: -conductance });
-  }
-  /** What moves from one state to others, 1/s, by shares. */
-  moves(from: number, rate: number, to: readonly (readonly [state: number, share: number])[]): void {
-    this.add(from, from, -rate);
-    for (const [state, share] of to) this.add(state, from, rate * share);
-  }
-  /** The nine places of an evaporation: of temperature, store and air, each by each. */
-  passing(t: number, store: number, w: number): number[] {
-    return [t, store, w].flatMap((row) => [t, store, w].map((column) => this.slot(row, column)));
-  }
-}
-
-/** Where mist, fog and drops end up in a column that may be all water. */
-const landing = (box: BoxModel, column: Column): number =>
-  box.columns[column].area > LAND ? AT.soilWater(column, 0) : AT.pool(column);
 
 export function equationsOf(box: BoxModel): BoxSystem {
   const size = sizeOf(box);
@@ -1005,90 +906,3 @@ function waterState(target: Target, lost: number): number {
 
 /** 0 to 1 over the first tenths of a degree, so that mixing sets in without a step. */
 const smooth = (warmer: number): number => warmer / (warmer + 0.2);
-
-/** How far off each state may be in a step, by what can be told apart. */
-function allowedFor(box: BoxModel): Float64Array {
-  const allowed = new Float64Array(sizeOf(box));
-  const set = (state: number, value: number): void => void (allowed[state] = value);
-  for (const cell of CELLS) {
-    const { leaves, hard, pane } = box.cells[cell];
-    set(AT.airT(cell), 0.25);
-    set(AT.ratio(cell), 2.2e-4);
-    set(AT.paneT(cell), 0.4);
-    set(AT.leafT(cell), leaves > 1e-3 ? 0.4 : 0);
-    set(AT.hardT(cell), hard.area > 1e-3 ? 0.4 : 0);
-    set(AT.paneFilm(cell), 0.01 * pane.area);
-    set(AT.leafFilm(cell), 0.01 * leaves);
-    set(AT.hardFilm(cell), 0.03 * hard.area);
-  }
-  for (const column of COLUMNS) {
-    const { area, soil, spot } = box.columns[column];
-    for (let i = 0; i < 4; i += 1) {
-      set(AT.soilT(column, i), 0.4);
-      set(AT.soilWater(column, i), area * soil[i]!.thickness * 10);
-    }
-    set(AT.spotT(column), spot.area > 0 ? 0.5 : 0);
-  }
-  return allowed;
-}
-
-/** A state at rest with the room: everything as warm and as damp as the room, soil and water as the model says. */
-export function startOf(box: BoxModel, temperature: number, ratio: number): Float64Array {
-  const y = new Float64Array(sizeOf(box));
-  for (const cell of CELLS) {
-    for (const state of [AT.airT(cell), AT.paneT(cell), AT.leafT(cell), AT.hardT(cell)])
-      y[state] = temperature;
-    y[AT.ratio(cell)] = ratio;
-  }
-  for (const column of COLUMNS) {
-    const { area, soil, start, pool } = box.columns[column];
-    for (let i = 0; i < 4; i += 1) {
-      y[AT.soilT(column, i)] = temperature;
-      y[AT.soilWater(column, i)] = WATER * area * soil[i]!.thickness * start[i]!;
-    }
-    for (const state of [AT.bedT(column), AT.poolT(column), AT.spotT(column)]) y[state] = temperature;
-    y[AT.pool(column)] = pool.full;
-  }
-  y[AT.reservoir] = box.reservoir.start;
-  [...box.heaters, ...box.wetters, ...box.fans].forEach(({ control }, index) => {
-    if (control) {
-      y[AT.probes + index] =
-        control.probe.at === 'humidity' ? ratio / quickSaturation(temperature, box.pressure) : temperature;
-    }
-  });
-  return y;
-}
-
-/** All water in the box, kg. */
-export function waterIn(box: BoxModel, y: Float64Array): number {
-  let sum = y[AT.reservoir]!;
-  for (const cell of CELLS) {
-    sum += y[AT.ratio(cell)]! * AIR_DENSITY * Math.max(1e-4, box.cells[cell].air);
-    sum += y[AT.fog(cell)]! + y[AT.paneFilm(cell)]! + y[AT.leafFilm(cell)]! + y[AT.hardFilm(cell)]!;
-  }
-  for (const column of COLUMNS) {
-    for (let i = 0; i < 4; i += 1) sum += y[AT.soilWater(column, i)]!;
-    sum += y[AT.pool(column)]!;
-  }
-  return sum;
-}
-
-/** All heat in the box, J over 0 °C, vapour counted by what it took to raise it. */
-export function heatIn(box: BoxModel, y: Float64Array): number {
-  const held = (value: number): number => Math.max(NOMINAL, value);
-  let sum = 0;
-  for (const cell of CELLS) {
-    const { air, pane, leaves, hard } = box.cells[cell];
-    const mass = AIR_DENSITY * Math.max(1e-4, air);
-    sum += mass * MOIST_AIR_HEAT * y[AT.airT(cell)]! + LATENT * mass * y[AT.ratio(cell)]!;
-    sum += held(pane.heat) * y[AT.paneT(cell)]!;
-    sum += held(leaves * LEAF_HEAT) * y[AT.leafT(cell)]! + held(hard.heat) * y[AT.hardT(cell)]!;
-  }
-  for (const column of COLUMNS) {
-    const { soil, bed, pool, spot } = box.columns[column];
-    for (let i = 0; i < 4; i += 1) sum += held(soil[i]!.heat) * y[AT.soilT(column, i)]!;
-    sum += held(bed.heat) * y[AT.bedT(column)]! + held(spot.heat) * y[AT.spotT(column)]!;
-    sum += held(Math.max(pool.full, pool.area * 2) * 4186) * y[AT.poolT(column)]!;
-  }
-  return sum;
-}

@@ -1,6 +1,6 @@
 import type { Placed } from '../scape/place';
 import { relativeAt, saturated } from './air';
-import { AIR_DENSITY, VAPOUR_PER_CONVECTION } from './equations';
+import { AIR_DENSITY, VAPOUR_PER_CONVECTION } from './properties';
 
 /** A hide as a climate of its own. */
 export interface HideClimate {

@@ -1,6 +1,7 @@
 import { relativeAt } from './air';
 import type { BoxModel, Cell, Column, RoomNow } from './box';
-import { equationsOf, heatIn, startOf, waterIn, type BoxSystem } from './equations';
+import { equationsOf, type BoxSystem } from './equations';
+import { heatIn, startOf, waterIn } from './stores';
 import { Stepper } from './rosenbrock';
 import { AT, counted, firstCounted } from './states';
 import { reader, type Weather } from './weather';

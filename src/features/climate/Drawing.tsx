@@ -85,7 +85,8 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     () => outfitOf(resting, assessment.ground, catalogue),
     [resting, assessment.ground, catalogue],
   );
-  const lit = useMemo(() => lampsOf(design, catalogue, null), [design, catalogue]);
+  const [today] = useState(() => new Date().toISOString().slice(0, 10));
+  const lit = useMemo(() => lampsOf(design, catalogue, today), [design, catalogue, today]);
 
   const record = forecast ? Math.min(at, forecast.run.t.length - 1) : 0;
   const moment: Moment | null = useMemo(
@@ -364,7 +365,14 @@ function useShaded(name: 'uv' | 'ppfd' | null, plane: Plane): Field | null {
     const timer = setTimeout(() => {
       const columns = 100;
       const rows = Math.max(10, Math.round((columns * key.plane.height) / key.plane.width));
-      lightField(key.design, catalogue, wanted, key.plane, { columns, rows }).then(
+      lightField(
+        key.design,
+        catalogue,
+        wanted,
+        key.plane,
+        { columns, rows },
+        new Date().toISOString().slice(0, 10),
+      ).then(
         (field) => live && setFound({ of: key, field }),
         () => undefined,
       );

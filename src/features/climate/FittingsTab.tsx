@@ -12,6 +12,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { findAnimal, findDeviceKind, type DeviceKind } from '@/core/catalogue';
 import {
+  agedUv,
+  burned,
   distanceFor,
   irradianceFor,
   lampsOf,
@@ -455,6 +457,10 @@ function Basking({
   );
 }
 
+/** Day on which half of a tube's UV is gone, at 12 h a day. */
+const halfOn = (since: string, hours: number): string =>
+  new Date(Date.parse(since) + (hours / 12) * 86_400_000).toLocaleDateString();
+
 /** Where the animal’s UV lies, what gauze takes, and when a meter must say. */
 function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind: DeviceKind }) {
   const { catalogue } = useStore();
@@ -463,7 +469,8 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
   const { write } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const zone = (animal?.climate.uvZone.value ?? null) as UvZone | null;
-  const lit = lampsOf(design, catalogue, null);
+  const today = new Date().toISOString().slice(0, 10);
+  const lit = lampsOf(design, catalogue, today);
   const floor = assessment.ground.parts[0]?.high ?? 0;
   const places = [0.1, 0.15, 0.2, 0.3, 0.4]
     .map((under) => ({ under, at: { x: device.at.x, y: device.at.y, z: device.at.z - under } }))
@@ -491,7 +498,10 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
       {kind.uvHalf && (
         <Typography variant="body2">
           Half of it is gone after about {Math.round(kind.uvHalf.value / 12 / 30)} months at 12 h a day,
-          though it still shines: replace it yearly, or when the meter says so.
+          though it still shines: replace it yearly, or when the meter says so.{' '}
+          {device.since === null
+            ? 'Say when it was first lit, and its age is counted in.'
+            : `It has burned some ${Math.round(burned(device, today, 12) / 100) * 100} h: about ${percentWord(agedUv(burned(device, today, 12), kind.uvHalf.value))} is left, half on ${halfOn(device.since, kind.uvHalf.value)}.`}
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 1 }}>
