@@ -89,6 +89,21 @@ describe('bodies', () => {
     );
   });
 
+  it('one tilted by less than can be seen is upright, its axes square', () => {
+    const plank: Body = {
+      shape: 'plank',
+      run: { x: 0, y: 5.9e-12 },
+      rise: -0.0001,
+      breadth: 0.04,
+      thickness: 0.005,
+    };
+    const { columns, bounds } = solidOf(plank, AT, 0);
+    for (const { low, high } of columns) {
+      expect(low).toBeGreaterThanOrEqual(bounds.z0 - 1e-12);
+      expect(high).toBeLessThanOrEqual(bounds.z1 + 1e-12);
+    }
+  });
+
   it('the volume cut into columns is the body’s, against throwing darts', () => {
     // 20,000 darts at a leaning branch and a turned boulder: within 4 % of the formula.
     for (const body of [rod(0.3, 0.2, 0.06), block('boulder', 0.3, 0.15, 0.1, null, 0.7)]) {

@@ -68,10 +68,13 @@ interface Axis {
 export function axisOf(run: { readonly x: number; readonly y: number }, rise: number): Axis {
   const level = Math.hypot(run.x, run.y);
   const long = Math.max(LEAST, Math.hypot(level, rise));
+  // A tilt too small to see would leave the axes not quite square to one another: such a body is upright.
   const u =
-    level < LEAST && Math.abs(rise) < LEAST
-      ? { x: 1, y: 0, z: 0 }
-      : { x: run.x / long, y: run.y / long, z: rise / long };
+    level >= LEAST
+      ? { x: run.x / long, y: run.y / long, z: rise / long }
+      : Math.abs(rise) < LEAST
+        ? { x: 1, y: 0, z: 0 }
+        : { x: 0, y: 0, z: Math.sign(rise) };
   const b = level < LEAST ? { x: 0, y: 1, z: 0 } : { x: -run.y / level, y: run.x / level, z: 0 };
   const n = {
     x: u.y * b.z - u.z * b.y,
