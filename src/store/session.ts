@@ -155,7 +155,8 @@ export class DesignSession {
     clearTimeout(this.resting);
     this.resting = undefined;
     this.restless = undefined;
-    this.writing ??= this.write();
+    // A writing that found nothing to do would end before it is noted here, and be taken for one that still goes on.
+    if (this.queue.length > 0) this.writing ??= this.write();
   }
 
   private busy(): boolean {

@@ -151,6 +151,27 @@ describe('designs', () => {
     expect((await loadSettings(db)).prices).toEqual({ 'charcoal/bag-5l': 9, 'coir/brick-8l': 3 });
   });
 
+  it('a drag whose edit was written with another still lets the next one be written', async () => {
+    await createDesign(db, first, now());
+    // By a clock that runs as clocks do: the drag rests for its 150 ms.
+    const session = new DesignSession(db, first.id, () => Date.now());
+    const end = session.subscribe(() => undefined);
+    await vi.waitFor(() => expect(session.view().loaded).toBe('ready'), { timeout: 20_000 });
+    const state = () => session.view().save.state;
+    // The drag's edit comes while the first is being written, and goes with it; its rest then finds nothing to do.
+    session.edit({ edit: 'rename', change: { name: 'one' } }, catalogue);
+    session.edit({ edit: 'setNote', change: { note: 'dragged' } }, catalogue, 'drag 1');
+    await vi.waitFor(() => expect(state()).toBe('saved'), { timeout: 20_000 });
+    await new Promise((done) => setTimeout(done, 300));
+    session.edit({ edit: 'rename', change: { name: 'two' } }, catalogue);
+    await vi.waitFor(() => expect(state()).toBe('saved'), { timeout: 20_000 });
+    expect((await db.designs.get(first.id))?.design).toMatchObject({
+      name: 'two',
+      brief: { note: 'dragged' },
+    });
+    end();
+  });
+
   it('a stored design that can no longer be read is shown as such and kept', async () => {
     await createDesign(db, first, now());
     await db.designs.update(first.id, { design: { ...first, enclosure: null } as unknown as Design });
