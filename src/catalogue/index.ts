@@ -1,9 +1,11 @@
 import type { Catalogue } from '@/core/catalogue';
 import { animals } from './animals';
+import { crew, litters } from './crew';
 import { climateRows } from './devices';
 import { backgrounds, filters, supplies } from './backgrounds';
 import { materials } from './materials';
 import { pieces } from './pieces';
+import { plants } from './plants';
 import { recipes } from './recipes';
 import { sources } from './sources';
 
@@ -15,6 +17,7 @@ export const catalogue: Catalogue = {
   recipes,
   scape: { pieces, backgrounds, supplies, filters },
   climate: climateRows,
+  living: { plants, crew, litters },
 };
 export { BOARDS, SEALS } from './boards';
 export { CAUTIONS } from './cautions';

@@ -19,6 +19,7 @@ import { layGround, materialsIn, type GroundResult, type LayerResult } from './g
 import { soilMoisture, type SoilMoisture } from './ground/moisture';
 import { preparationsOf, type Preparation } from './ground/prepare';
 import { listsOf, type Lists, type Shelf } from './ground/shopping';
+import { livingOf, type LivingResult } from './living/planted';
 import { scapeOf, type ScapeResult } from './scape/scape';
 
 export type CautionStep =
@@ -67,6 +68,8 @@ export interface Assessment {
   readonly lists: Lists;
   /** What stands in the box, and what backgrounds come to. */
   readonly scape: ScapeResult;
+  /** What is planted, and what of plants and crew is to be bought. */
+  readonly living: LivingResult;
   readonly loads: Loads;
   readonly panes: PaneCheck | undefined;
   readonly making: Making;
@@ -100,6 +103,7 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
     const own = part.region && soilMoisture(part, waterDepth, catalogue);
     if (part.region && own) moistureOf[part.region.id] = own;
   }
+  const living = livingOf(design, ground, catalogue);
   const lists = listsOf(design, ground, catalogue, shelf);
   const soils = layers.filter((it) => it.layer.kind === 'substrate');
   const standingWater = layers.reduce((sum, it) => sum + it.water, 0);
@@ -126,6 +130,7 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
     }),
     lists,
     scape,
+    living,
   });
 
   return {
@@ -145,6 +150,7 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
     moistureOf,
     lists,
     scape,
+    living,
     loads,
     panes,
     making: makingOf(box),

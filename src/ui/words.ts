@@ -83,9 +83,10 @@ export const OUTER_PLACES = (current: string) =>
   ].map((place) => ({ ...place, current: place.href === current }));
 
 /** The place inside an enclosure that shows a finding. */
-export function findingPlace(finding: Finding | undefined): 'brief' | 'ground' | 'scape' | 'climate' {
+export function findingPlace(finding: Finding | undefined): 'brief' | 'ground' | 'scape' | 'living' | 'climate' {
   if (finding?.place.at === 'scape') return 'scape';
   if (finding?.place.at === 'climate') return 'climate';
+  if (finding?.place.at === 'living') return 'living';
   return finding?.place.at === 'brief' || finding?.place.at === 'enclosure' ? 'brief' : 'ground';
 }
 

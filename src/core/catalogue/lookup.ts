@@ -2,10 +2,12 @@ import type {
   Animal,
   BackgroundKind,
   Catalogue,
+  CrewKind,
   DeviceKind,
   GauzeKind,
   Material,
   PieceKind,
+  Plant,
   Recipe,
   Role,
   Sourced,
@@ -21,6 +23,8 @@ interface Index {
   readonly supplies: ReadonlyMap<string, Supply>;
   readonly devices: ReadonlyMap<string, DeviceKind>;
   readonly gauzes: ReadonlyMap<string, GauzeKind>;
+  readonly plants: ReadonlyMap<string, Plant>;
+  readonly crew: ReadonlyMap<string, CrewKind>;
 }
 
 const byId = <T extends { readonly id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>
@@ -40,6 +44,8 @@ function indexOf(catalogue: Catalogue): Index {
       supplies: byId(catalogue.scape.supplies),
       devices: byId(catalogue.climate.devices),
       gauzes: byId(catalogue.climate.gauzes),
+      plants: byId(catalogue.living.plants),
+      crew: byId(catalogue.living.crew),
     };
     indexes.set(catalogue, index);
   }
@@ -109,3 +115,9 @@ export const findDeviceKind = (catalogue: Catalogue, id: string): DeviceKind | u
 
 export const findGauze = (catalogue: Catalogue, id: string | null): GauzeKind | undefined =>
   id === null ? undefined : indexOf(catalogue).gauzes.get(id);
+
+export const findPlant = (catalogue: Catalogue, id: string | null): Plant | undefined =>
+  id === null ? undefined : indexOf(catalogue).plants.get(id);
+
+export const findCrew = (catalogue: Catalogue, id: string): CrewKind | undefined =>
+  indexOf(catalogue).crew.get(id);

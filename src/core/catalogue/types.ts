@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { Basis, positive, price, Range, sourced } from './basis';
 import { ClimateRows } from './climateTypes';
+import { Life, LivingRows, ScientificName } from './livingTypes';
 import { ScapeRows } from './scapeTypes';
 
 /** The shape of the catalogue. The rows live in `src/catalogue`; the core only needs to know what a row says. */
 export * from './basis';
 export * from './climateTypes';
+export * from './livingTypes';
 export * from './scapeTypes';
 
 const share = z.number().min(0).max(1);
@@ -142,8 +144,8 @@ const Envelope = z.strictObject({
 export const Animal = z.strictObject({
   id: z.string(),
   english: z.string(),
-  scientific: z.string().regex(/^[A-Z][a-z]+ [a-z]+$/),
-  kind: z.enum(['frog', 'newt', 'gecko', 'lizard', 'snake']),
+  scientific: ScientificName,
+  kind: z.enum(['frog', 'newt', 'gecko', 'lizard', 'snake', 'tortoise', 'invertebrate']),
   /** Which ground suits it: standing water, wet soil, damp below and drier above, or dry. */
   ground: sourced(z.enum(['half-water', 'wet', 'damp', 'dry'])),
   life: sourced(z.enum(['ground', 'climbing', 'burrowing', 'half-water'])),
@@ -171,6 +173,8 @@ export const Animal = z.strictObject({
   perch: sourced(Range).optional(),
   /** What it can go up: smooth panes, only what is rough, or hardly anything. */
   climbs: sourced(z.enum(['glass', 'rough', 'poorly'])).optional(),
+  /** Absent of kinds written down before lives were, and of own ones. */
+  growing: Life.optional(),
   recipe: z.string(),
   /** Recipe of a second, upper layer. */
   upperRecipe: z.string().optional(),
@@ -200,5 +204,6 @@ export const Catalogue = z.strictObject({
   recipes: z.array(Recipe),
   scape: ScapeRows,
   climate: ClimateRows,
+  living: LivingRows,
 });
 export type Catalogue = z.infer<typeof Catalogue>;

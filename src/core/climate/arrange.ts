@@ -12,7 +12,9 @@ const NOON = 13 * 60;
 const EVENING = 19 * 60;
 
 /** Water a day for each m³ of a wet box, kg, by how dry the room is (common practice; the schedule solver betters it). */
-const WATER_A_DAY = { dry: 0.9, middle: 0.6, humid: 0.35 } as const;
+const WATER_A_DAY = { dry: 1.6, middle: 1.1, humid: 0.6 } as const;
+/** Lumens a litre of box: at the upper end of what keepers of plants are content with (common practice, 10 to 20). */
+const LUMENS_A_LITRE = { wet: 20, dry: 12 } as const;
 /** kg/s of one fine nozzle, as the catalogue has it. */
 const NOZZLE = 0.0011;
 
@@ -84,12 +86,16 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
     });
   };
 
-  if (world !== 'dry') {
-    const length = Math.min(0.9, Math.max(0.25, width * 0.85));
+  // By the litre, for plants; bars of up to 36 W, side by side where one is not enough.
+  const lights = findDeviceKind(catalogue, 'led-bar');
+  const lumens = LUMENS_A_LITRE[world === 'dry' ? 'dry' : 'wet'] * width * depth * height * 1000;
+  const watts = lumens / (lights?.lumensPerWatt?.value ?? 110);
+  const bars = Math.min(4, Math.max(1, Math.ceil(watts / 36)));
+  for (let bar = 0; bar < bars; bar += 1) {
     add('led-bar', {
-      at: { x: width / 2, y: depth * 0.35, z: over },
-      length,
-      power: Math.round(length * 28),
+      at: { x: width / 2, y: depth * (bars === 1 ? 0.35 : 0.25 + (0.45 * bar) / (bars - 1)), z: over },
+      length: Math.min(0.9, Math.max(0.25, width * 0.85)),
+      power: Math.min(36, Math.max(5, Math.round(watts / bars))),
     });
   }
   const zone = animal?.climate.uvZone.value ?? 1;

@@ -68,7 +68,8 @@ export function lampsOf(
         kind,
         lamp: {
           id: device.id,
-          form: kind.form === 'bulb' ? 'bulb' : kind.form === 'panel' ? 'panel' : 'tube',
+          // Diodes on a bar face down, as those of a panel do; a tube shines all round.
+          form: kind.form === 'bulb' ? 'bulb' : kind.form === 'panel' || kind.light === 'led' ? 'panel' : 'tube',
           ...device.at,
           length: device.length,
           along: device.along,

@@ -3,6 +3,7 @@ import type { Design, Device } from '../design/schema';
 import { siteOf } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
 import { layAll } from '../ground/lying';
+import { leavesOf } from '../living/growth';
 import type { Placed } from '../scape/place';
 import { pressureAt } from './air';
 import { baskingPoint, warmPlace } from './basking';
@@ -101,7 +102,8 @@ export function outfitOf(
     }),
   ) as [ColumnModel, ColumnModel];
   const dampness = columns[0].soil[0].rest;
-  const leafy = dampness > 0.12 ? LEAVES[design.brief.stage] : 0.15;
+  const planted = leavesOf(design, catalogue) / (width * depth);
+  const leafy = planted > 0 ? planted : dampness > 0.12 ? LEAVES[design.brief.stage] : 0.15;
   const cells = ([0, 1, 2, 3] as const).map((cell) =>
     cellModel({ design, cell, groundHeight, tierHeight, pieces, columnAt, leafy, catalogue }),
   ) as [CellModel, CellModel, CellModel, CellModel];

@@ -108,6 +108,25 @@ const MIGRATIONS: readonly Migration[] = [
       ...document,
     }),
   },
+  {
+    from: 5,
+    name: 'plants, crew, company and moving in',
+    up: (document) => ({
+      living: {
+        region: null,
+        plants: [],
+        school: 'springtails-isopods',
+        crew: [],
+        litter: { kind: 'oak-leaves', depth: 0.015, everyMonths: 3 },
+        supplement: 0,
+        spotClean: 0.7,
+        water: { filter: null, since: null, seeded: false, change: 0.25, everyDays: 7 },
+        company: { males: 0, females: 0, ageMonths: null },
+        moveIn: { quarantine: null, tested: null },
+      },
+      ...document,
+    }),
+  },
 ];
 
 export type Migrated =

@@ -6,6 +6,7 @@ import { BARRIER_THICKNESS } from '../ground/lying';
 import { mixOfRecipe } from './mixOfRecipe';
 import {
   BARE_CLIMATE,
+  BARE_LIVING,
   DESIGN_VERSION,
   EMPTY_SCAPE,
   type Corners,
@@ -62,6 +63,7 @@ export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
     ground: proposeGround({ animal, enclosure, room }, catalogue),
     scape: EMPTY_SCAPE,
     climate: BARE_CLIMATE,
+    living: BARE_LIVING,
   };
 }
 

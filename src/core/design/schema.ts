@@ -1,14 +1,16 @@
 import { z } from 'zod';
 import { Climate } from './climateSchema';
 import { id, MAX_LENGTH, metres, Point, share, text } from './fields';
+import { Living } from './livingSchema';
 import { Scape } from './scapeSchema';
 
 export { Point } from './fields';
 export * from './climateSchema';
+export * from './livingSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 5;
+export const DESIGN_VERSION = 6;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 
@@ -233,6 +235,7 @@ export const Design = z
     }),
     scape: Scape,
     climate: Climate,
+    living: Living,
   })
   .superRefine((design, context) => {
     // Edits and screens find layers by id: two of one name would be changed together.
@@ -259,6 +262,7 @@ export const Design = z
       [backgrounds, 'scape', 'backgrounds'],
       [devices, 'climate', 'devices'],
       [vents, 'climate', 'vents'],
+      [design.living.plants, 'living', 'plants'],
     ] as const) {
       const ids = new Set<string>();
       list.forEach(({ id: own }, index) => {

@@ -7,6 +7,7 @@ import type { Drainage } from '../ground/drainage';
 import type { GroundResult, LayerResult, Part } from '../ground/layers';
 import type { SoilMoisture } from '../ground/moisture';
 import type { Lists } from '../ground/shopping';
+import type { LivingResult } from '../living/planted';
 import type { ScapeResult } from '../scape/scape';
 import type { Said } from '../units';
 
@@ -23,6 +24,8 @@ export type Place =
   | { readonly at: 'scape'; readonly piece?: string; readonly background?: string }
   /** What makes the climate: a device, or all of it. */
   | { readonly at: 'climate'; readonly device?: string }
+  /** What lives in it beside the animal, and how the animal is kept in company. */
+  | { readonly at: 'living'; readonly plant?: string; readonly crew?: string }
   /** A mix on the bench, in no box yet. */
   | { readonly at: 'mix' };
 
@@ -69,6 +72,7 @@ export interface Looked {
   readonly moistures: readonly { readonly part: Part; readonly moisture: SoilMoisture }[];
   readonly lists: Lists;
   readonly scape: ScapeResult;
+  readonly living: LivingResult;
 }
 
 export type Rule = (looked: Looked) => readonly Finding[];

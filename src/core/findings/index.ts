@@ -21,6 +21,8 @@ import { floorLoad } from './floorLoad';
 import { freeHeight } from './freeHeight';
 import { lifting } from './lifting';
 import { litterForgotten } from './litterForgotten';
+import { company, crewHabits, noCrew } from './living/crew';
+import { dugUp, nothingPlanted, plantLaw, plantRoom, poisonous } from './living/plants';
 import { mixSum } from './mixSum';
 import { panelLoad } from './panelLoad';
 import { regions, sunkTooLarge } from './regions';
@@ -94,6 +96,14 @@ const RULES: readonly Rule[] = [
   lifting,
   floorLoad,
   unanswered,
+  nothingPlanted,
+  plantRoom,
+  poisonous,
+  dugUp,
+  plantLaw,
+  noCrew,
+  crewHabits,
+  company,
 ];
 
 const RANK: Record<Severity, number> = { severe: 0, look: 1, note: 2, fine: 3 };

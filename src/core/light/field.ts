@@ -77,10 +77,11 @@ export function luxFrom(lamp: Lamp, x: number, y: number, z: number): number {
   if (lamp.form === 'bulb') {
     return (onAxis(lumens, lamp.half) * inBeam(Math.acos(h / far), lamp.half) * (h / far)) / (far * far);
   }
-  // A bare tube: lumens per m over π², all round; half as much again by its reflector. A strip: twice, by the cosine.
+  // A bare tube: lumens per m over π², all round; half as much again by its reflector. A strip shines by the cosine
+  // (Lambert) into the half below it: lumens per m over π on its axis.
   const perLength = lumens / Math.max(0.02, lamp.length);
   const tube = (perLength / (2 * Math.PI * Math.PI)) * tubeAt(lamp.length, along, off) * (h / off);
-  return lamp.form === 'tube' ? 1.5 * tube : 2.55 * tube * (h / off);
+  return lamp.form === 'tube' ? 1.5 * tube : Math.PI * tube * (h / off);
 }
 
 /** W/m² of warmth on a level surface. */

@@ -1,4 +1,4 @@
-import { NO_CLIMATE_ROWS, NO_SCAPE_ROWS, type Catalogue, type Material } from '../catalogue';
+import { NO_CLIMATE_ROWS, NO_LIVING_ROWS, NO_SCAPE_ROWS, type Catalogue, type Material } from '../catalogue';
 import type { Build, MixProblem } from './problem';
 
 /** For tests and the benchmark: made-up ingredients and questions, the same for the same seed. */
@@ -56,6 +56,7 @@ export const shopOf = (...materials: Material[]): Catalogue => ({
   recipes: [],
   scape: NO_SCAPE_ROWS,
   climate: NO_CLIMATE_ROWS,
+  living: NO_LIVING_ROWS,
   materials,
 });
 

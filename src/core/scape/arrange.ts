@@ -1,5 +1,5 @@
 import { findBackgroundKind, findPieceKind, type Animal, type Catalogue } from '../catalogue';
-import type { Background, Body, Design, Scape } from '../design/schema';
+import type { Background, Body, Design, Piece, Scape } from '../design/schema';
 import { siteAt } from '../ground/bodies';
 import { mean } from '../ground/corners';
 import { coverShare } from './cover';
@@ -40,7 +40,24 @@ export function arrange(design: Design, animal: Animal | undefined, catalogue: C
   feeding(plan);
   measuring(plan);
   covering(plan);
-  return { pieces: plan.design.scape.pieces, backgrounds };
+  return { pieces: heavyOnFloor(plan), backgrounds };
+}
+
+/** What is too heavy to be dug under stands on the floor of the box, kg (common practice). */
+const HEAVY = 2.8;
+
+/** The pieces, those of weight down on the floor when the animal digs. */
+function heavyOnFloor({ design, animal, catalogue, site }: Plan): Piece[] {
+  if ((animal?.digs.value ?? 0) <= 0.05) return design.scape.pieces;
+  const heavy = new Set(
+    placePieces(design.scape.pieces, site)
+      .filter(({ piece, solid, on }) => {
+        const row = findPieceKind(catalogue, piece.kind);
+        return on === 'ground' && row?.group !== 'water' && solid.stuff * (row?.density.value ?? 0) > HEAVY;
+      })
+      .map(({ piece }) => piece.id),
+  );
+  return design.scape.pieces.map((it) => (heavy.has(it.id) ? { ...it, support: { on: 'floor' } } : it));
 }
 
 /** Depth of the moss and litter that will come around what is laid out, m. */

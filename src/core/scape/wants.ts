@@ -22,6 +22,8 @@ const GIRTH: Record<Animal['kind'], number> = {
   gecko: 0.13,
   lizard: 0.12,
   snake: 0.03,
+  tortoise: 0.7,
+  invertebrate: 0.3,
 };
 
 /** Floor under cover: half for kinds that hide, a quarter for all (common practice). */

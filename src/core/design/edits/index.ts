@@ -26,6 +26,18 @@ import {
   setVent,
 } from './climate';
 import {
+  addPlant,
+  adoptCrew,
+  adoptPlanting,
+  clearPlants,
+  dividePlant,
+  proposeLiving,
+  removePlant,
+  setCrew,
+  setLiving,
+  setPlant,
+} from './living';
+import {
   setMethod,
   setWaterDepth,
   setOutlet,
@@ -176,6 +188,16 @@ export const EDITS = {
   removeVent,
   adoptSchedule,
   proposeClimate,
+  setLiving,
+  addPlant,
+  setPlant,
+  removePlant,
+  dividePlant,
+  clearPlants,
+  adoptPlanting,
+  setCrew,
+  adoptCrew,
+  proposeLiving,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -270,4 +292,14 @@ export const EDIT_LABELS: Record<EditName, string> = {
   removeVent: 'vent taken out',
   adoptSchedule: 'schedule taken over',
   proposeClimate: 'whole climate',
+  setLiving: 'litter, water, company and moving in',
+  addPlant: 'new plant',
+  setPlant: 'plant',
+  removePlant: 'plant taken out',
+  dividePlant: 'plant divided',
+  clearPlants: 'all plants taken out',
+  adoptPlanting: 'planting taken over',
+  setCrew: 'crew',
+  adoptCrew: 'crew taken over',
+  proposeLiving: 'whole planting and crew',
 };

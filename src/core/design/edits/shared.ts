@@ -3,6 +3,7 @@ import {
   everydayMaterial,
   materialOf,
   NO_CLIMATE_ROWS,
+  NO_LIVING_ROWS,
   NO_SCAPE_ROWS,
 } from '../../catalogue';
 import { map, level, highest } from '../../ground/corners';
@@ -82,6 +83,7 @@ export const NO_CATALOGUE: Catalogue = {
   recipes: [],
   scape: NO_SCAPE_ROWS,
   climate: NO_CLIMATE_ROWS,
+  living: NO_LIVING_ROWS,
 };
 
 export function newLayer(kind: LayerKind, layers: readonly Layer[], catalogue: Catalogue): Layer {

@@ -1,0 +1,186 @@
+import { z } from 'zod';
+import { positive, price, Range, sourced } from './basis';
+
+const share = z.number().min(0).max(1);
+/** Genus and species, if need be with a subspecies or variety. */
+export const ScientificName = z.string().regex(/^[A-Z][a-z]+ [a-z]+(-[a-z]+)?( [a-z]+(-[a-z]+)?)?$/);
+
+/** Where a kind comes from, coarse enough to choose a planting by. */
+export const REGIONS = [
+  'north-america',
+  'central-america',
+  'caribbean',
+  'south-america',
+  'europe',
+  'mediterranean',
+  'africa',
+  'madagascar',
+  'central-asia',
+  'south-asia',
+  'east-asia',
+  'southeast-asia',
+  'australasia',
+] as const;
+export const Region = z.enum(REGIONS);
+export type RegionName = z.infer<typeof Region>;
+
+/** What the law commonly says of a kind; the local authority says what it says here. */
+export const Legal = z.enum(['protected', 'invasive', 'venomous']);
+export type Legal = z.infer<typeof Legal>;
+
+export const PLANT_FORMS = [
+  'ground',
+  'climber',
+  'mounted',
+  'moss',
+  'marsh',
+  'floating',
+  'succulent',
+] as const;
+
+/** A plant, by what it becomes and what it bears; sizes in m, light in mol/m² a day, temperature in °C. */
+export const Plant = z.strictObject({
+  id: z.string(),
+  english: z.string(),
+  scientific: ScientificName,
+  form: z.enum(PLANT_FORMS),
+  /** Grown, in a box: of a climber or hanging plant the length it covers or hangs. */
+  height: sourced(Range),
+  width: sourced(Range),
+  /** Months from a fifth of its size to nine tenths of it, where it does well. */
+  months: sourced(positive),
+  /** It does well inside; how far outside it lives is reckoned from these (see fit). */
+  light: sourced(Range),
+  temperature: sourced(Range),
+  humidity: sourced(Range),
+  /** Water in its soil, as a share of what the pores hold. */
+  wetness: sourced(Range),
+  /** kg of an animal that it bears. */
+  bears: sourced(positive),
+  /** Soil its roots want, m; 0: it needs none. */
+  roots: sourced(z.number().min(0).max(0.5)),
+  harm: sourced(z.enum(['none', 'irritant', 'toxic'])),
+  region: sourced(Region),
+  sold: sourced(z.enum(['pot', 'bare', 'cutting', 'mat', 'bulb'])),
+  /** Plants that one bought can be divided into. */
+  divides: sourced(z.number().int().min(1).max(20)),
+  legal: Legal.optional(),
+  price,
+});
+export type Plant = z.infer<typeof Plant>;
+
+export const CREW_GROUPS = [
+  'springtail',
+  'isopod',
+  'beetle',
+  'roach',
+  'earwig',
+  'millipede',
+  'worm',
+  'snail',
+] as const;
+
+/** A kind that eats what the animal and the plants leave. Days are those at its best temperature. */
+export const CrewKind = z.strictObject({
+  id: z.string(),
+  english: z.string(),
+  scientific: ScientificName,
+  group: z.enum(CREW_GROUPS),
+  /** False: it comes with plants, and nobody asks for it. */
+  wanted: z.boolean(),
+  habit: sourced(z.enum(['soil', 'litter', 'wood', 'surface'])),
+  /** m, and kg live, of an adult. */
+  size: sourced(positive),
+  mass: sourced(positive),
+  temperature: sourced(z.strictObject({ low: z.number(), best: z.number(), high: z.number() })),
+  wetness: sourced(Range),
+  /** Soil or litter it wants, m. */
+  depth: sourced(positive),
+  /** Days as an egg (0: born alive), then until it breeds, then as an adult on the mean. */
+  eggDays: sourced(z.number().int().min(0)),
+  youngDays: sourced(z.number().int().min(1)),
+  adultDays: sourced(positive),
+  /** Eggs or young a day of one adult (both sexes counted). */
+  bears: sourced(positive),
+  /** Share of eggs and young, and of adults, that sees the next day, food and room given. */
+  youngKeep: sourced(share),
+  adultKeep: sourced(share),
+  /** kg of dry food a day per kg of live body. */
+  eats: sourced(positive),
+  /** Shares of litter and wood, of droppings and leftovers, and of mould and what grows on litter. */
+  diet: sourced(z.strictObject({ litter: share, waste: share, mould: share })),
+  /** Adults a m² of good floor holds at most, and how many to begin with. */
+  crowd: sourced(positive),
+  start: sourced(z.number().min(0)),
+  /** Share of them an animal on the surface can meet. */
+  exposed: sourced(share),
+  /** It nibbles soft plants and moulting animals when protein is short. */
+  protein: z.boolean(),
+  climbs: z.boolean(),
+  /** It gets out of, or into the house from, an open box. */
+  escapes: z.boolean(),
+  /** It dwindles in still, closed air. */
+  air: z.boolean(),
+  region: sourced(Region),
+  /** Animals in a culture as bought. */
+  culture: sourced(positive),
+  legal: Legal.optional(),
+  price,
+});
+export type CrewKind = z.infer<typeof CrewKind>;
+
+/** Leaves and wood that lie on the soil. */
+export const LitterKind = z.strictObject({
+  id: z.string(),
+  english: z.string(),
+  sort: z.enum(['leaf', 'wood']),
+  /** Olson's k, 1/year, at 20 °C and moist. */
+  decay: sourced(positive),
+  mould: sourced(z.enum(['little', 'some', 'much'])),
+  note: z.string(),
+});
+export type LitterKind = z.infer<typeof LitterKind>;
+
+export const LivingRows = z.strictObject({
+  plants: z.array(Plant),
+  crew: z.array(CrewKind),
+  litters: z.array(LitterKind),
+});
+export type LivingRows = z.infer<typeof LivingRows>;
+export const NO_LIVING_ROWS: LivingRows = { plants: [], crew: [], litters: [] };
+
+/** How a kind of animal grows, breeds and is kept; what Company and size is made from. */
+export const Life = z.strictObject({
+  region: sourced(Region),
+  /** Hatched or newborn, nose to tail tip, m. */
+  hatched: sourced(positive),
+  monthsToAdult: sourced(positive),
+  years: sourced(positive),
+  young: sourced(z.enum(['eggs', 'spawn', 'live'])),
+  brood: sourced(Range),
+  /** Where it lays or bears. */
+  lays: sourced(z.string()),
+  /** °C and days that eggs or spawn need; absent for those born alive. */
+  incubation: sourced(z.strictObject({ temperature: Range, days: Range })).optional(),
+  sexes: sourced(z.enum(['alone', 'pair', 'one male', 'females', 'any'])),
+  handling: sourced(z.enum(['never', 'rarely', 'weekly', 'often'])),
+  diet: sourced(
+    z.enum([
+      'tiny insects',
+      'insects',
+      'insects and fruit',
+      'insects and plants',
+      'insects and vertebrates',
+      'vertebrates',
+      'plants',
+      'mixed',
+      'litter',
+      'leaves',
+    ]),
+  ),
+  cautions: sourced(
+    z.array(z.enum(['males fight', 'females fight', 'fights over food', 'eats smaller ones'])),
+  ),
+  legal: Legal.optional(),
+});
+export type Life = z.infer<typeof Life>;

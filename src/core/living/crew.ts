@@ -1,0 +1,157 @@
+import { findAnimal, findCrew, type Catalogue, type CrewKind } from '../catalogue';
+import { outfitOf } from '../climate/outfit';
+import type { Design } from '../design/schema';
+import type { GroundResult } from '../ground/layers';
+import { carries, runCrew, type CrewHome, type CrewLimit, type Hunters } from './population';
+import type { Survey } from './survey';
+import { wasteOf } from './waste';
+
+/** Share of what it eats that an animal finds among the crew, by diet (from memory): hunters of small prey most. */
+const HUNTS: Readonly<Record<string, number>> = {
+  'tiny insects': 0.2,
+  insects: 0.08,
+  'insects and fruit': 0.06,
+  'insects and plants': 0.04,
+  'insects and vertebrates': 0.03,
+  mixed: 0.05,
+};
+/** Dry mass of a live insect, share (from memory). */
+const DRY = 0.3;
+
+/** What hunts the crew of a box; null: nothing. Prey no wider than the gap between the eyes, about an eighth of it. */
+export function huntersOf(design: Design, catalogue: Catalogue): Hunters | null {
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const share = HUNTS[animal?.growing?.diet.value ?? ''] ?? 0;
+  if (!animal || share === 0) return null;
+  const length = animal.length.value.high;
+  return {
+    count: design.brief.count,
+    appetite: (wasteOf(animal).eats * share) / DRY,
+    searches: 0.02 * (animal.life.value === 'climbing' ? 0.4 : 1),
+    largest: Math.min(0.06, length * (animal.kind === 'frog' ? 0.3 : 0.12)),
+  };
+}
+
+/** Days that crew gets before the animal comes, to breed (common practice: 2 to 4 weeks, better more). */
+const QUIET = 42;
+
+/** The home a crew finds in a box. */
+export function crewHomeOf(
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  survey: Survey,
+): CrewHome {
+  const { width, depth } = design.enclosure;
+  const outfit = outfitOf(design, ground, catalogue);
+  const land = outfit.box.columns.reduce((sum, it) => sum + it.area, 0);
+  const soilDepth = outfit.box.columns.reduce(
+    (sum, it) => sum + it.soil.reduce((own, node) => own + node.thickness, 0) / 2,
+    0,
+  );
+  const laid = ground.layers
+    .filter((it) => it.layer.kind === 'litter' || it.layer.kind === 'moss')
+    .reduce((sum, it) => sum + it.placed, 0);
+  const floor = Math.max(0.005, land || width * depth);
+  const { living } = design;
+  const kept = Math.max(laid / floor, living.litter.depth);
+  const winter = survey.seasons[0];
+  const summer = survey.seasons.at(-1);
+  const mean = (pair: readonly [number, number] | undefined): number =>
+    ((pair?.[0] ?? 22) + (pair?.[1] ?? 22)) / 2;
+  const cold = mean(winter?.soil);
+  const warm = mean(summer?.soil);
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const waste = animal ? wasteOf(animal).droppings * design.brief.count * (1 - living.spotClean) : 0;
+  // Between the coldest and the warmest season by the month.
+  const temperature = Array.from(
+    { length: 12 },
+    (_, month) => (cold + warm) / 2 - ((warm - cold) / 2) * Math.cos(((month + 0.5 - 1) * Math.PI) / 6),
+  );
+  const wetness =
+    survey.seasons.reduce((sum, it) => sum + (it.wetness[0][1] + it.wetness[1][1]) / 2, 0) /
+    Math.max(1, survey.seasons.length);
+  const cork = ground.pieces.reduce((sum, it) => sum + it.solid.shades, 0) / floor;
+  const { openings } = outfit;
+  return {
+    floor,
+    temperature,
+    wetness,
+    depth: soilDepth + kept,
+    shelter: Math.min(1, kept / 0.03 + cork * 0.5),
+    litter: kept,
+    litterK: catalogue.living.litters.find((it) => it.id === living.litter.kind)?.decay.value ?? 0.9,
+    waste,
+    supplement: living.supplement / 7,
+    air: Math.min(1, (openings.low + openings.high + openings.top) / (0.1 * width * depth + 1e-9)),
+    hunters: huntersOf(design, catalogue),
+    quiet: design.brief.stage === 'inhabited' ? 0 : QUIET,
+  };
+}
+
+export interface CrewChoice {
+  readonly kind: CrewKind;
+  readonly carries: number;
+  readonly limit: CrewLimit;
+  /** 0 to 1: how much of a full crowd the place would hold. */
+  readonly value: number;
+  /** Adults to begin with, by the floor. */
+  readonly start: number;
+}
+
+const SCHOOL: Readonly<Record<Design['living']['school'], readonly CrewKind['group'][]>> = {
+  'springtails-isopods': ['springtail', 'isopod', 'worm', 'millipede'],
+  beetles: ['springtail', 'isopod', 'beetle'],
+  'roaches-earwigs': ['springtail', 'isopod', 'roach', 'earwig', 'beetle'],
+  none: [],
+};
+
+/** Kinds that would live here, best first, with what holds each to its number. */
+export function crewChoices(home: CrewHome, catalogue: Catalogue): readonly CrewChoice[] {
+  return catalogue.living.crew
+    .map((kind): CrewChoice => {
+      const { adults, limit } = carries(kind, home);
+      const crowd = kind.crowd.value * home.floor;
+      return {
+        kind,
+        carries: adults,
+        limit,
+        value: Math.min(1, adults / Math.max(1e-9, crowd * 0.5)),
+        start: Math.max(5, Math.round(kind.start.value * home.floor)),
+      };
+    })
+    .sort((a, b) => b.value - a.value || a.kind.id.localeCompare(b.kind.id));
+}
+
+/** A balanced crew of the school that is followed: one of each of its groups, none that dwindles here. */
+export function proposeCrew(
+  design: Design,
+  home: CrewHome,
+  catalogue: Catalogue,
+): readonly { readonly kind: string; readonly count: number; readonly on: null }[] {
+  const groups = SCHOOL[design.living.school];
+  const all = crewChoices(home, catalogue).filter(
+    ({ kind, value }) => kind.wanted && !kind.escapes && groups.includes(kind.group) && value > 0.15,
+  );
+  const chosen: CrewChoice[] = [];
+  for (const group of groups.slice(0, design.living.school === 'springtails-isopods' ? 2 : 4)) {
+    // By what is left of it after two years; giants and nibblers of soft plants stand back.
+    const best = all
+      .filter((it) => it.kind.group === group)
+      .map((it) => {
+        const run = runCrew({ kind: it.kind, home, start: it.start, months: 24 });
+        const ends = Math.min(1, (run.adults.at(-1) ?? 0) / Math.max(1, it.carries));
+        const gives = Math.min(1, (it.carries * it.kind.mass.value * it.kind.eats.value) / 2e-6);
+        return { it, worth: it.value * 0.5 + ends + gives * 0.5 - (it.kind.protein ? 0.3 : 0) };
+      })
+      .sort((a, b) => b.worth - a.worth)[0];
+    if (best) chosen.push(best.it);
+  }
+  return chosen.map(({ kind, start }) => ({ kind: kind.id, count: Math.max(10, start), on: null }));
+}
+
+export const crewOf = (design: Design, catalogue: Catalogue) =>
+  design.living.crew.flatMap((it) => {
+    const kind = findCrew(catalogue, it.kind);
+    return kind ? [{ ...it, kind }] : [];
+  });

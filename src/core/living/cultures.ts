@@ -1,0 +1,153 @@
+import type { CrewKind } from '../catalogue';
+import { runCrew, type CrewHome } from './population';
+
+/** A tub of a kind beside the boxes. */
+export interface CultureAsked {
+  readonly kind: CrewKind;
+  /** Adults it is started with, and the floor of the tub, m². */
+  readonly start: number;
+  readonly floor: number;
+  readonly tubs: number;
+  /** °C */
+  readonly temperature: number;
+  /** Adults wanted, and in how many days. */
+  readonly wanted: number;
+  readonly days: number;
+}
+
+export interface CultureAnswer {
+  /** Adults all tubs hold on the day. */
+  readonly there: number;
+  /** Those that can be taken without setting it back: what is over half of the crowd, but never under the start. */
+  readonly toTake: number;
+  readonly covers: boolean;
+  /** Days from its start until it can be harvested and split; null: never within two years. */
+  readonly firstHarvest: number | null;
+  readonly split: number | null;
+  /** Latest start, days before the day it is wanted; null: no tub of this size ever gives so many. */
+  readonly startBefore: number | null;
+  readonly tubsNeeded: number | null;
+}
+
+/** A tub fed to the full, dark, moist and without enemies. */
+const tubHome = (kind: CrewKind, floor: number, temperature: number): CrewHome => ({
+  floor,
+  temperature: new Array<number>(12).fill(temperature),
+  wetness: (kind.wetness.value.low + kind.wetness.value.high) / 2,
+  depth: 1,
+  shelter: 1,
+  litter: 0.05,
+  litterK: 2,
+  waste: 0,
+  supplement: kind.crowd.value * floor * kind.mass.value * kind.eats.value * 3,
+  air: 1,
+  hunters: null,
+  quiet: 0,
+});
+
+/** When a culture is to be started, split and harvested, and whether it covers what is wanted by its day. */
+export function cultureOf({
+  kind,
+  start,
+  floor,
+  tubs,
+  temperature,
+  wanted,
+  days,
+}: CultureAsked): CultureAnswer {
+  const home = tubHome(kind, floor, temperature);
+  const run = runCrew({ kind, home, start, months: 24 });
+  const at = (day: number): number => {
+    const index = run.day.findIndex((it) => it >= day);
+    return run.adults[index < 0 ? run.adults.length - 1 : index] ?? 0;
+  };
+  const keep = Math.max(start, run.carries * 0.5);
+  const spare = (day: number): number => Math.max(0, at(day) - keep);
+  const each = wanted / Math.max(1, tubs);
+  const first = run.day.find((day) => at(day) > keep * 1.05);
+  const enough = run.day.find((day) => spare(day) >= each);
+  const most = run.day.reduce((best, day) => Math.max(best, spare(day)), 0);
+  const split = run.day.find((day) => at(day) >= run.carries * 0.8);
+  return {
+    there: at(days) * tubs,
+    toTake: spare(days) * tubs,
+    covers: spare(days) * tubs >= wanted,
+    firstHarvest: first ?? null,
+    split: split ?? null,
+    startBefore: enough ?? null,
+    tubsNeeded: most > 0 ? Math.ceil(wanted / most) : null,
+  };
+}
+
+/** Feeders that are bred beside the boxes: common practice, days at 24 °C. */
+export interface Feeder {
+  readonly id: string;
+  readonly english: string;
+  readonly scientific: string;
+  readonly food: string;
+  readonly firstHarvest: number;
+  readonly harvestDays: number;
+  readonly restartDays: number;
+  /** Of one culture over its harvest, animals a day. */
+  readonly givesADay: number;
+  /** m */
+  readonly size: number;
+}
+
+export const FEEDERS: readonly Feeder[] = [
+  {
+    id: 'fruit-fly-small',
+    english: 'small fruit fly, flightless',
+    scientific: 'Drosophila melanogaster',
+    food: 'mash of fruit, yeast and flakes',
+    firstHarvest: 13,
+    harvestDays: 18,
+    restartDays: 7,
+    givesADay: 45,
+    size: 0.0025,
+  },
+  {
+    id: 'fruit-fly-large',
+    english: 'large fruit fly, flightless',
+    scientific: 'Drosophila hydei',
+    food: 'mash of fruit, yeast and flakes',
+    firstHarvest: 22,
+    harvestDays: 24,
+    restartDays: 10,
+    givesADay: 25,
+    size: 0.0035,
+  },
+  {
+    id: 'bean-beetle',
+    english: 'bean beetle',
+    scientific: 'Callosobruchus maculatus',
+    food: 'dry beans, nothing else',
+    firstHarvest: 28,
+    harvestDays: 21,
+    restartDays: 14,
+    givesADay: 20,
+    size: 0.0035,
+  },
+  {
+    id: 'house-cricket',
+    english: 'house cricket',
+    scientific: 'Acheta domesticus',
+    food: 'bran, greens, a damp pad to drink',
+    firstHarvest: 45,
+    harvestDays: 30,
+    restartDays: 21,
+    givesADay: 20,
+    size: 0.02,
+  },
+  {
+    id: 'banded-cricket',
+    english: 'banded cricket',
+    scientific: 'Gryllodes sigillatus',
+    food: 'bran, greens, a damp pad to drink',
+    firstHarvest: 42,
+    harvestDays: 35,
+    restartDays: 21,
+    givesADay: 20,
+    size: 0.018,
+  },
+];

@@ -1,0 +1,94 @@
+import type { Animal } from '../catalogue';
+
+export interface MoveInStep {
+  readonly id: string;
+  readonly what: string;
+  readonly why: string;
+  /** Days; common practice. */
+  readonly days?: readonly [number, number];
+  readonly caution?: string;
+}
+
+/** Days of quarantine by what may be carried (common practice). */
+export const quarantineDays = (animal: Animal | undefined): readonly [number, number] =>
+  animal?.kind === 'invertebrate'
+    ? [14, 30]
+    : animal?.kind === 'snake' || animal?.kind === 'tortoise'
+      ? [60, 90]
+      : [30, 90];
+
+/** Before an animal moves in, and its first week. A veterinarian decides about health; Rincon gives no medical advice. */
+export function moveInOf(animal: Animal | undefined): readonly MoveInStep[] {
+  const amphibian = animal?.kind === 'frog' || animal?.kind === 'newt';
+  const spineless = animal?.kind === 'invertebrate';
+  const wet = animal?.water.value === 'pool' || animal?.ground.value === 'half-water';
+  const steps: MoveInStep[] = [
+    {
+      id: 'quarantine',
+      what: 'Quarantine in a plain box of its own, in another room',
+      why: 'On paper towel every dropping is seen; nothing living has to be thrown away if it is ill.',
+      days: quarantineDays(animal),
+      caution: 'Own tools, own water, and always last in the round. Wash hands before and after.',
+    },
+    spineless
+      ? {
+          id: 'look',
+          what: 'Look it over for mites and wounds',
+          why: 'Mites come with food and soil, and stay.',
+        }
+      : {
+          id: 'faecal',
+          what: 'Have a fresh dropping tested, twice, some weeks apart',
+          why: 'Parasites show only now and then. A qualified veterinarian reads the test and decides.',
+          caution: 'Medicines only by the veterinarian. Rincon stores dates, not doses.',
+        },
+  ];
+  if (amphibian)
+    steps.push({
+      id: 'skin',
+      what: 'Have its skin tested for chytrid fungus and ranavirus',
+      why: 'Both kill whole collections, and a carrier looks well.',
+      caution: 'Never let its water, soil or plants into drains or the garden untreated.',
+    });
+  if (animal?.kind === 'snake')
+    steps.push({
+      id: 'mites',
+      what: 'Look for mites in its water dish and under its chin',
+      why: 'They hide for weeks and walk from box to box.',
+    });
+  steps.push(
+    {
+      id: 'box',
+      what: 'The box has run as it will run for a week: probes in band, crew seen, nothing smells',
+      why: 'What is wrong now is mended without an animal in the way.',
+      days: [7, 14],
+    },
+    {
+      id: 'temperature',
+      what: wet
+        ? 'Let its water and the box come to the same temperature, within 2 K'
+        : 'Let it come to the temperature of the room in its closed tub, then open it inside the box',
+      why: 'It is chilled or warm from travelling: no lamp on it, and no heat rock. Warmth comes slowly.',
+      caution: 'No sudden heat for an animal that travelled.',
+    },
+    {
+      id: 'leave',
+      what: 'First week: water, dim light, no handling, a little food after two or three days',
+      why: 'It must find hides and water before it meets hands.',
+      days: [7, 7],
+    },
+    {
+      id: 'watch',
+      what: 'Write down where it is seen, what it eats and what it leaves',
+      why: 'A place it never uses is a place to change.',
+    },
+  );
+  if (!spineless)
+    steps.push({
+      id: 'hands',
+      what: 'Wash hands after every visit',
+      why: 'Reptiles and amphibians may carry Salmonella.',
+      caution: 'Small children, pregnant and immunocompromised people ask a doctor first.',
+    });
+  return steps;
+}

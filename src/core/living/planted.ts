@@ -1,0 +1,185 @@
+import { findAnimal, findPlant, type Catalogue, type Plant } from '../catalogue';
+import type { Design, Planted } from '../design/schema';
+import { siteOf } from '../ground/bodies';
+import type { GroundResult } from '../ground/layers';
+import { layAll } from '../ground/lying';
+import { grownSize, leafArea, sizeAfter } from './growth';
+
+export const STRATA = ['carpet', 'middle', 'tall', 'walls', 'mounted', 'water'] as const;
+export type Stratum = (typeof STRATA)[number];
+
+/** A plant where it stands, as large as it is. Lengths in m. */
+export interface PlantedResult {
+  readonly planted: Planted;
+  readonly plant: Plant | undefined;
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  /** Now, and grown. */
+  readonly height: number;
+  readonly width: number;
+  readonly grown: { readonly height: number; readonly width: number };
+  readonly stratum: Stratum;
+  /** It hangs down instead of standing up. */
+  readonly hangs: boolean;
+}
+
+/** Under what height a ground plant is carpet, and from what height it is tall: shares of the free height. */
+const LOW = 0.12;
+const TALL = 0.4;
+
+export function stratumOf(plant: Plant | undefined, on: Planted['spot']['on'], free: number): Stratum {
+  if (on === 'water') return 'water';
+  if (plant?.form === 'climber') return 'walls';
+  if (on === 'piece') return 'mounted';
+  if (on === 'wall') return 'walls';
+  const height = plant ? grownSize(plant).height : 0.15;
+  if (plant?.form === 'moss' || height <= Math.max(0.06, free * LOW)) return 'carpet';
+  return height >= Math.min(0.4, Math.max(0.14, free * TALL)) ? 'tall' : 'middle';
+}
+
+/** What an unnamed plant is taken for until it is named: a small one of the middle, m. */
+const UNNAMED = { height: 0.15, width: 0.15, months: 12 };
+
+/** Mostly downwards: what is mounted and grows longer than wide. */
+const hangsOf = (plant: Plant | undefined, on: Planted['spot']['on']): boolean =>
+  plant !== undefined &&
+  (on === 'wall' || on === 'piece') &&
+  plant.form !== 'climber' &&
+  plant.height.value.high > 1.6 * plant.width.value.high;
+
+/** Every plant where it stands after so many months. A plant whose piece is gone stands on the ground under it. */
+export function placePlants(
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  months = 0,
+  fitOf: (id: string) => number = () => 0.7,
+): readonly PlantedResult[] {
+  const { plants } = design.living;
+  if (plants.length === 0) return [];
+  const { width, depth, height } = design.enclosure;
+  const site = siteOf(design, layAll(design).stackAt);
+  return plants.map((planted): PlantedResult => {
+    const { spot } = planted;
+    const plant = findPlant(catalogue, planted.kind);
+    let [x, y, z] = [0, 0, 0];
+    let { on } = spot;
+    if (spot.on === 'wall') {
+      const back = design.scape.backgrounds.find((it) => it.wall === spot.wall);
+      const off = (back?.thickness ?? 0) + (back?.gap ?? 0);
+      x = spot.wall === 'back' ? spot.across : spot.wall === 'left' ? off : width - off;
+      y = spot.wall === 'back' ? depth - off : spot.across;
+      z = Math.min(height, spot.height);
+    } else {
+      x = Math.min(width, spot.at.x);
+      y = Math.min(depth, spot.at.y);
+      z = Math.max(site.groundAt(x, y), 0);
+      if (spot.on === 'water') z = site.waterAt(x, y) ?? z;
+      if (spot.on === 'piece') {
+        const solid = ground.pieces.find((it) => it.piece.id === spot.piece)?.solid;
+        const reach = solid?.reachAt(x, y);
+        if (reach) z = reach[1];
+        else if (solid) z = solid.bounds.z1;
+        else on = 'ground';
+      }
+    }
+    const fit = fitOf(planted.id);
+    const grown = plant ? grownSize(plant, fit) : UNNAMED;
+    const share = sizeAfter(planted.size, plant?.months.value ?? UNNAMED.months, months, Math.max(0.15, fit));
+    // Small plants are wider for their height than grown ones of the tall kinds; close enough to draw by.
+    return {
+      planted,
+      plant,
+      x,
+      y,
+      z,
+      height: grown.height * share,
+      width: grown.width * (plant?.form === 'climber' ? 0.4 + 0.6 * share : share),
+      grown,
+      stratum: stratumOf(plant, on, Math.max(0.1, height - z)),
+      hangs: hangsOf(plant, on),
+    };
+  });
+}
+
+/** Plants to buy of one kind: how many stand in the design, and how many bought ones they are divided from. */
+export interface PlantNeed {
+  readonly plant: Plant;
+  readonly stand: number;
+  readonly buy: number;
+  readonly price: number;
+}
+
+export interface LivingResult {
+  readonly plants: readonly PlantedResult[];
+  /** Share of the floor that each stratum covers as it stands now; of walls, share of their area. */
+  readonly cover: Readonly<Record<Stratum, number>>;
+  /** m² of leaves, each side counted once. */
+  readonly leaves: number;
+  readonly toBuy: readonly PlantNeed[];
+  readonly crewToBuy: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly cultures: number;
+    readonly price: number;
+  }[];
+  readonly price: number;
+  readonly packCount: number;
+}
+
+/** A division smaller than this share of the grown size comes from a bought plant that was parted. */
+const DIVIDED = 0.3;
+
+export function coverOf(
+  design: Design,
+  plants: readonly PlantedResult[],
+  size: 'now' | 'grown' = 'now',
+): Readonly<Record<Stratum, number>> {
+  const { width, depth, height } = design.enclosure;
+  const floor = width * depth;
+  const walls = (width + 2 * depth) * height;
+  const cover: Record<Stratum, number> = { carpet: 0, middle: 0, tall: 0, walls: 0, mounted: 0, water: 0 };
+  for (const it of plants) {
+    const wide = size === 'now' ? it.width : it.grown.width;
+    const high = size === 'now' ? it.height : it.grown.height;
+    if (it.stratum === 'walls') cover.walls += (wide * Math.max(wide, high) * 0.7) / walls;
+    else cover[it.stratum] += ((Math.PI / 4) * wide * wide) / floor;
+  }
+  return cover;
+}
+
+export function livingOf(design: Design, ground: GroundResult, catalogue: Catalogue): LivingResult {
+  const plants = placePlants(design, ground, catalogue);
+  const counts = new Map<string, { plant: Plant; stand: number; small: number }>();
+  for (const { plant, planted } of plants) {
+    if (!plant || planted.planted !== null) continue;
+    const row = counts.get(plant.id) ?? { plant, stand: 0, small: 0 };
+    row.stand += 1;
+    if (planted.size <= DIVIDED) row.small += 1;
+    counts.set(plant.id, row);
+  }
+  const toBuy = [...counts.values()].map(({ plant, stand, small }): PlantNeed => {
+    const buy = stand - small + Math.ceil(small / plant.divides.value);
+    return { plant, stand, buy, price: buy * plant.price.value };
+  });
+  const crewToBuy = design.living.crew.flatMap(({ kind, count, on }) => {
+    const row = catalogue.living.crew.find((it) => it.id === kind);
+    if (!row || on !== null) return [];
+    const cultures = Math.ceil(count / row.culture.value);
+    return [{ id: kind, name: row.english, cultures, price: cultures * row.price.value }];
+  });
+  return {
+    plants,
+    cover: coverOf(design, plants),
+    leaves: plants.reduce((sum, it) => sum + (it.plant ? leafArea(it.plant, it.width) : 0), 0),
+    toBuy,
+    crewToBuy,
+    price: toBuy.reduce((sum, it) => sum + it.price, 0) + crewToBuy.reduce((sum, it) => sum + it.price, 0),
+    packCount:
+      toBuy.reduce((sum, it) => sum + it.buy, 0) + crewToBuy.reduce((sum, it) => sum + it.cultures, 0),
+  };
+}
+
+/** The animal of a design, for those who only need to know who treads there. */
+export const animalOf = (design: Design, catalogue: Catalogue) => findAnimal(catalogue, design.brief.animal);

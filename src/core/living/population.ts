@@ -1,0 +1,281 @@
+import type { CrewKind } from '../catalogue';
+import { chainOf, immature, moistAt, paceAt } from './chain';
+import { LEAF_DENSITY, warmed } from './litter';
+
+/** Where a crew lives, and what it gets. Floor in m², food in kg dry a day. */
+export interface CrewHome {
+  readonly floor: number;
+  /** °C of the soil by month of the year, January first; and water in it as a share of the pores. */
+  readonly temperature: readonly number[];
+  readonly wetness: number;
+  /** Depth of soil and litter it can use, m. */
+  readonly depth: number;
+  /** Shelter of litter, bark and stones, 0 to 1. */
+  readonly shelter: number;
+  /** Litter kept on the floor, m; its kind's k. */
+  readonly litter: number;
+  readonly litterK: number;
+  /** Droppings and leftovers that are left lying, and dry food put down. */
+  readonly waste: number;
+  readonly supplement: number;
+  /** 0 closed and still, 1 well aired. */
+  readonly air: number;
+  readonly hunters: Hunters | null;
+  /** Days the crew has to itself before they come. */
+  readonly quiet: number;
+}
+
+/** Animals that eat crew. */
+export interface Hunters {
+  readonly count: number;
+  /** Most that one of them eats of it in a day, kg live. */
+  readonly appetite: number;
+  /** m² of floor whose crew, as far as it lies open, one of them clears in a day. */
+  readonly searches: number;
+  /** m, of the longest prey it takes. */
+  readonly largest: number;
+}
+
+/** How gladly prey of a size is taken: what is tiny for the hunter it leaves alone (from memory). */
+const taste = (size: number, largest: number): number =>
+  size > largest ? 0 : Math.min(1, Math.max(0, (size / largest - 0.05) / 0.2));
+
+/** Month 0: the day the crew is let in. */
+export interface CrewRun {
+  /** Days from the start, and on each: eggs, young, adults. */
+  readonly day: readonly number[];
+  readonly young: readonly number[];
+  readonly adults: readonly number[];
+  /** First day from which on it stands by itself: near what it comes to, and that no less than was let in; or null. */
+  readonly stands: number | null;
+  /** First day with fewer than two adults and none to come, or null. */
+  readonly gone: number | null;
+  /** Adults the place carries, and what holds them to it. */
+  readonly carries: number;
+  readonly limit: CrewLimit;
+  /** kg of litter and of other food taken in all, and animals eaten. */
+  readonly litterEaten: number;
+  readonly wasteEaten: number;
+  readonly eaten: number;
+}
+
+export type CrewLimit = 'room' | 'food' | 'moisture' | 'warmth' | 'depth' | 'air';
+
+/** Food that grows on a m² of moist litter, kg dry a day: mould and bacteria (from memory). */
+const MOULD = 0.0004;
+/** Share of the litter's own decay that crew can take. */
+const TAKES = 0.6;
+
+const meanOf = (all: readonly number[]): number =>
+  all.reduce((sum, it) => sum + it, 0) / Math.max(1, all.length);
+
+/** kg dry of food a day that this kind finds, by its diet. */
+export function foodFor(kind: CrewKind, home: CrewHome): { litter: number; waste: number; mould: number } {
+  const { litter, waste, mould } = kind.diet.value;
+  const stands = home.litter * home.floor * LEAF_DENSITY;
+  const rots = (stands * warmed(home.litterK, meanOf(home.temperature))) / 365;
+  // Crew hastens decay: what it eats itself comes on top of what rots.
+  return {
+    litter: litter > 0 ? rots * (TAKES + 1.5 * litter) : 0,
+    waste: (home.waste + home.supplement) * Math.min(1, waste * 2),
+    mould: mould > 0 ? MOULD * home.floor * mould * Math.min(1, home.litter / 0.01 + 0.2) : 0,
+  };
+}
+
+/** Adults that a place carries: the least of what room and food allow, after moisture, depth and air. */
+export function carries(
+  kind: CrewKind,
+  home: CrewHome,
+): { readonly adults: number; readonly limit: CrewLimit } {
+  const eats = kind.eats.value * kind.mass.value;
+  const food = foodFor(kind, home);
+  const fed = (food.litter + food.waste + food.mould) / Math.max(1e-12, eats * 1.6);
+  const room = kind.crowd.value * home.floor * (0.35 + 0.65 * home.shelter);
+  const moist = moistAt(home.wetness, kind.wetness.value);
+  const deep = Math.min(1, home.depth / kind.depth.value);
+  const air = kind.air ? 0.4 + 0.6 * home.air : 1;
+  const warm = Math.max(...home.temperature.map((it) => paceAt(it, kind.temperature.value)));
+  const single: [CrewLimit, number][] = [
+    ['moisture', moist],
+    ['depth', deep],
+    ['air', air],
+    ['warmth', Math.min(1, warm * 2)],
+  ];
+  const [worst, share] = single.reduce((a, b) => (b[1] < a[1] ? b : a));
+  const most = Math.min(fed, room);
+  return {
+    adults: most * share,
+    limit: share < 0.6 ? worst : fed < room ? 'food' : 'room',
+  };
+}
+
+export interface CrewAsked {
+  readonly kind: CrewKind;
+  readonly home: CrewHome;
+  /** Adults let in. */
+  readonly start: number;
+  readonly months: number;
+  /** Month of the year it begins in, 0 to 11. */
+  readonly from?: number;
+  /** Draws numbers between 0 and 1 for a sampled year; null: the expected course. */
+  readonly random?: (() => number) | null;
+}
+
+const DAY_OF_MONTH = 30.44;
+
+/**
+ * The population day by day. Eggs and young pass through their days at the pace of the temperature; births lessen as
+ * adults fill the place (Beverton and Holt's form, of adults alone); what lies open is eaten by Holling's type II. Each
+ * step keeps order: with more of any age today, or with fewer hunters, there are never fewer of any age tomorrow.
+ */
+export function runCrew({ kind, home, start, months, from = 0, random = null }: CrewAsked): CrewRun {
+  const chain = chainOf(kind);
+  const classes = Math.max(1, immature(chain));
+  const { adults: most, limit } = carries(kind, home);
+  const ages = new Float64Array(classes);
+  let head = 0;
+  let adults = start;
+  let phase = 0;
+  const days = Math.round(months * DAY_OF_MONTH);
+  const outDay: number[] = [];
+  const outYoung: number[] = [];
+  const outAdults: number[] = [];
+  const moist = moistAt(home.wetness, kind.wetness.value);
+  // Births at which the place holds `most` adults in the long run: the room left is found from the chain itself.
+  const fresh = chain.youngKeep ** immature(chain);
+  const needed = (1 - chain.adultKeep) / Math.max(1e-12, fresh);
+  const surplus = chain.bears / Math.max(1e-12, needed);
+  const half = most > 0 && surplus > 1 ? most / (surplus - 1) : 0;
+  const { hunters } = home;
+  const likes = hunters ? taste(kind.size.value, hunters.largest) : 0;
+  const prey = hunters && likes > 0 ? hunters : null;
+  const exposed = kind.exposed.value;
+  const handling = prey ? kind.mass.value / Math.max(1e-9, prey.appetite) : 0;
+  const attack = prey
+    ? (prey.searches / Math.max(0.01, home.floor)) * exposed * likes * (1 - 0.8 * home.shelter)
+    : 0;
+  let gone: number | null = null;
+  let eaten = 0;
+  let weather = { warm: 0, births: 1 };
+  for (let day = 0; day <= days; day += 1) {
+    if (day % 10 === 0 || day === days) {
+      let young = 0;
+      for (const it of ages) young += it;
+      outDay.push(day);
+      outYoung.push(young);
+      outAdults.push(adults);
+    }
+    const month = Math.floor(from + day / DAY_OF_MONTH) % 12;
+    if (random && day % 30 === 0) {
+      // A warmer or colder month, and better or worse breeding.
+      weather = {
+        warm: (random() + random() + random() - 1.5) * 3,
+        births: Math.exp((random() + random() - 1) * 0.8),
+      };
+    }
+    const temperature = (home.temperature[month] ?? 20) + weather.warm;
+    const pace = paceAt(temperature, kind.temperature.value);
+    const { low, high } = kind.temperature.value;
+    const harsh = temperature <= low - 4 || temperature >= high + 2 ? 0.9 : temperature >= high ? 0.97 : 1;
+    const keepsYoung = chain.youngKeep ** Math.max(0.25, pace) * harsh * (0.97 + 0.03 * moist);
+    const keepsAdult = chain.adultKeep ** Math.max(0.25, pace) * harsh * (0.97 + 0.03 * moist);
+    const births = half > 0 ? (chain.bears * weather.births * pace * adults) / (1 + adults / half) : 0;
+    let met = 0;
+    if (prey) {
+      for (const it of ages) met += it * 0.5;
+      met += adults;
+    }
+    const taken = prey && day >= home.quiet ? (attack * prey.count) / (1 + attack * handling * met) : 0;
+    const escapesYoung = Math.exp(-taken * 0.5);
+    const escapesAdult = Math.exp(-taken);
+    for (let i = 0; i < classes; i += 1) ages[i] = (ages[i] ?? 0) * keepsYoung * escapesYoung;
+    eaten += adults * (1 - escapesAdult);
+    adults *= keepsAdult * escapesAdult;
+    // Days of age pass at the pace of the warmth: whole classes at a time, so that nobody matures early.
+    phase += pace;
+    while (phase >= 1) {
+      phase -= 1;
+      head = (head + 1) % classes;
+      adults += ages[head] ?? 0;
+      ages[head] = 0;
+    }
+    ages[head] = (ages[head] ?? 0) + births;
+    if (random && adults < 12 && adults > 0) adults = few(adults, random);
+    if (gone === null && day > 30) {
+      let coming = 0;
+      for (const it of ages) coming += it;
+      if (adults < 2 && coming < 2) gone = day;
+    }
+  }
+  const ends = outAdults.at(-1) ?? 0;
+  const near = Math.min(most * 0.5, ends * 0.8);
+  const index =
+    ends >= Math.max(2, start) ? outAdults.findIndex((it, i) => i > 0 && it >= Math.max(start, near)) : -1;
+  const stands = index < 0 ? null : (outDay[index] ?? null);
+  const food = foodFor(kind, home);
+  const total = food.litter + food.waste + food.mould;
+  const meanAdults = meanOf(outAdults);
+  const wants = meanAdults * kind.mass.value * kind.eats.value * 1.6 * days;
+  const gets = Math.min(wants, total * days);
+  return {
+    day: outDay,
+    young: outYoung,
+    adults: outAdults,
+    stands,
+    gone,
+    carries: most,
+    limit,
+    litterEaten: total > 0 ? (gets * food.litter) / total : 0,
+    wasteEaten: total > 0 ? (gets * food.waste) / total : 0,
+    eaten,
+  };
+}
+
+/** So few that chance decides: a whole number near what is expected. */
+function few(expected: number, random: () => number): number {
+  const whole = Math.floor(expected);
+  return whole + (random() < expected - whole ? 1 : 0);
+}
+
+/** A small fast generator of even numbers, seeded (mulberry32): the same seed, the same years. */
+export function seeded(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+export interface CrewRisk {
+  /** Share of sampled courses in which it died out within the time. */
+  readonly collapse: number;
+  /** Days until half of the courses stood, and a tenth and nine tenths of the adults at the end. */
+  readonly stands: number | null;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Many sampled courses of one crew. */
+export function sampleCrew(asked: Omit<CrewAsked, 'random'>, count: number, seed = 1): CrewRisk {
+  const ends: number[] = [];
+  const stood: number[] = [];
+  let collapsed = 0;
+  for (let i = 0; i < count; i += 1) {
+    const run = runCrew({ ...asked, random: seeded(seed * 1000 + i) });
+    if (run.gone !== null) collapsed += 1;
+    if (run.stands !== null) stood.push(run.stands);
+    ends.push(run.adults.at(-1) ?? 0);
+  }
+  ends.sort((a, b) => a - b);
+  stood.sort((a, b) => a - b);
+  const at = (part: number): number => ends[Math.min(ends.length - 1, Math.floor(part * ends.length))] ?? 0;
+  return {
+    collapse: collapsed / Math.max(1, count),
+    stands: stood.length * 2 >= count ? (stood[Math.floor(stood.length / 2)] ?? null) : null,
+    low: at(0.1),
+    high: at(0.9),
+  };
+}

@@ -1,0 +1,112 @@
+import type { Plant } from '../catalogue';
+import type { Planted } from '../design/schema';
+
+export interface PlantStep {
+  readonly what: string;
+  readonly why: string;
+  /** Days it takes before the next; common practice. */
+  readonly days?: number;
+  readonly caution?: string;
+}
+
+/** Genera whose leaves make a cup or drink by themselves: their base must stay open. */
+const BROMELIADS = new Set([
+  'Neoregelia',
+  'Guzmania',
+  'Vriesea',
+  'Cryptanthus',
+  'Billbergia',
+  'Aechmea',
+  'Tillandsia',
+]);
+
+/** How a plant is made ready and put in: only what applies to it and to its place. */
+export function preparePlant(
+  plant: Plant | undefined,
+  spot: Planted['spot'],
+  size: number,
+): readonly PlantStep[] {
+  const steps: PlantStep[] = [];
+  const add = (what: string, why: string, more: Partial<PlantStep> = {}): void =>
+    void steps.push({ what, why, ...more });
+  const sold = plant?.sold.value ?? 'pot';
+  const form = plant?.form ?? 'ground';
+  if (plant && plant.harm.value !== 'none') {
+    add(
+      'Wear gloves, and wash hands after',
+      plant.harm.value === 'toxic'
+        ? 'It is poisonous to eat, and its sap may sting.'
+        : 'Its sap or hairs may irritate skin.',
+      {
+        caution:
+          'Keep it from children and from animals that eat leaves. After swallowing, call a poison centre.',
+      },
+    );
+  }
+  if (sold === 'pot') {
+    add(
+      'Wash the roots bare',
+      'Old soil brings fertiliser, pests and their eggs. Tease it off under lukewarm water.',
+    );
+    add('Strip dead and damaged leaves', 'They would only rot in the damp.');
+  } else if (sold === 'mat' || sold === 'bare') {
+    add('Rinse well, upside down, twice', 'Snails, slugs and their eggs sit in cushions and cups.');
+  }
+  add(
+    'Keep it apart in a box of its own',
+    'Pests show within a month, and treated leaves have time to be clean again.',
+    {
+      days: 30,
+    },
+  );
+  if (form === 'moss') {
+    add(
+      'Press it on, or crumble it and brush it on with a little water',
+      'Fragments take as well as whole cushions.',
+      { days: 60 },
+    );
+    add(
+      'Keep it wet until it takes',
+      'It has no roots: dry for one day in the first weeks and it starts again.',
+      {
+        caution: 'Never take moss from the wild without permission; some kinds are protected.',
+      },
+    );
+  } else if (form === 'floating') {
+    add('Lay it on the water once the surface is still', 'Wet leaves under a fall rot.');
+  } else if (spot.on === 'piece' || spot.on === 'wall') {
+    add(
+      form === 'climber'
+        ? 'Pin its stems to the wall until it holds by itself'
+        : 'Wedge, tie with two crossed ties, pin, or a dab of gel superglue',
+      'Its roots must touch what they will hold on to.',
+      {
+        caution:
+          'Never expanding polyurethane glue on a living plant. Superglue sticks skin: gloves, and air the room.',
+      },
+    );
+    if (plant && BROMELIADS.has(plant.scientific.split(' ')[0] ?? ''))
+      add('Keep moss off its base', 'Wrapped in wet moss the base of a bromeliad rots.');
+    else if (form === 'mounted')
+      add('Put a little damp moss under it', 'A dry branch takes its water before its roots can.');
+  } else if (spot.on === 'ground' && spot.pot) {
+    add(
+      'Sink it in its pot, with holes in the bottom',
+      'A digger turns over what stands free; a pot keeps its roots.',
+      {},
+    );
+  } else if (spot.on === 'ground' && form === 'succulent') {
+    add('Let cut roots dry for some days, then plant in dry soil', 'Fresh wounds rot in damp soil.', {
+      days: 4,
+    });
+  } else if (spot.on === 'water') {
+    add('Set it in its pot or tie it to a stone', 'Let rhizomes lie free: buried they rot.');
+  }
+  if (plant && plant.divides.value > 2 && size <= 0.3)
+    add(
+      `Divide one bought plant into up to ${plant.divides.value}`,
+      'Pull it apart by its crowns, or take cuttings with two joints; they root in damp moss.',
+    );
+  add('Water in, then leave it', 'It sulks for some weeks; roots before the animal comes.', { days: 28 });
+  return steps;
+}

@@ -1,0 +1,144 @@
+import type { Catalogue } from '../catalogue';
+import { findAnimal } from '../catalogue';
+import type { Design } from '../design/schema';
+import { bandsOf } from '../climate/answers';
+import { forecast, type Forecast } from '../climate/forecast';
+import { outfitOf } from '../climate/outfit';
+import type { Season } from '../climate/roomProfile';
+import type { SeriesName } from '../climate/simulate';
+import type { GroundResult } from '../ground/layers';
+
+/** Air of one half and tier: means by day and by night, and the extremes; °C and relative humidity. */
+export interface AirOf {
+  readonly day: number;
+  readonly night: number;
+  readonly low: number;
+  readonly high: number;
+  readonly humidDay: number;
+  readonly humidNight: number;
+}
+
+/** What plants and crew meet in one season. */
+export interface SeasonOf {
+  readonly season: string;
+  /** Warm low, warm high, cool low, cool high. */
+  readonly air: readonly [AirOf, AirOf, AirOf, AirOf];
+  /** Share of their full power at which lamps burn by day, by device. */
+  readonly lit: Readonly<Record<string, number>>;
+  /** Water in the soil as a share of its pores: upper centimetre and the roots' depth, warm and cool half. */
+  readonly wetness: readonly [readonly [top: number, root: number], readonly [top: number, root: number]];
+  readonly soil: readonly [number, number];
+}
+
+/** The box as plants and crew find it. `guessed`: as the animal wants it, before the climate was reckoned. */
+export interface Survey {
+  readonly guessed: boolean;
+  readonly seasons: readonly SeasonOf[];
+}
+
+/** As the box is meant to be: the animal's own climate, soil as it rests once drained. Takes milliseconds. */
+export function guessSurvey(design: Design, ground: GroundResult, catalogue: Catalogue): Survey {
+  const { warm, cool, night, humidityDay, humidityNight } = bandsOf(
+    findAnimal(catalogue, design.brief.animal),
+  );
+  const middle = ({ low, high }: { low: number; high: number }): number => (low + high) / 2;
+  const side = (day: number): AirOf => ({
+    day,
+    night: middle(night),
+    low: night.low,
+    high: day + 2,
+    humidDay: middle(humidityDay),
+    humidNight: middle(humidityNight),
+  });
+  const [w, c] = [side(middle(warm)), side(middle(cool))];
+  const { box, lit } = outfitOf(design, ground, catalogue);
+  const wet = (column: 0 | 1): readonly [number, number] => {
+    const { soil, start } = box.columns[column];
+    const share = (node: number): number =>
+      Math.min(1, (start[node] ?? 0) / Math.max(0.05, soil[node]?.porosity ?? 0.5));
+    return [share(0), share(1)];
+  };
+  return {
+    guessed: true,
+    seasons: [
+      {
+        season: 'the year',
+        air: [w, { ...w, day: w.day + 1 }, c, c],
+        lit: Object.fromEntries(lit.map((it) => [it.device.id, it.kind.heats ? 0.6 : 1])),
+        wetness: [wet(0), wet(1)],
+        soil: [w.day - 1, c.day],
+      },
+    ],
+  };
+}
+
+const isLight = (t: number, { from, to }: Forecast['light']): boolean =>
+  t % 86_400 >= from && t % 86_400 < to;
+
+/** One season of a forecast, as means by day and night. */
+export function seasonOf(
+  made: Forecast,
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+): SeasonOf {
+  const { run } = made;
+  const outfit = outfitOf(design, ground, catalogue);
+  const { t, series } = run;
+  const mean = (values: ArrayLike<number>, light: boolean | null): number => {
+    let [sum, count] = [0, 0];
+    for (let i = 1; i < t.length; i += 1) {
+      if (light !== null && isLight(t[i] ?? 0, made.light) !== light) continue;
+      sum += values[i] ?? 0;
+      count += 1;
+    }
+    return count > 0 ? sum / count : NaN;
+  };
+  const air = ([0, 1, 2, 3] as const).map((cell): AirOf => {
+    const warmth = series[`air${cell}` as SeriesName];
+    const damp = series[`rh${cell}` as SeriesName];
+    return {
+      day: mean(warmth, true),
+      night: mean(warmth, false),
+      low: warmth.reduce((least, it) => Math.min(least, it), Infinity),
+      high: warmth.reduce((most, it) => Math.max(most, it), -Infinity),
+      humidDay: mean(damp, true),
+      humidNight: mean(damp, false),
+    };
+  }) as [AirOf, AirOf, AirOf, AirOf];
+  const wet = (column: 0 | 1): readonly [number, number] => {
+    const { soil } = outfit.box.columns[column];
+    const share = (name: SeriesName, node: number): number =>
+      Math.min(1, mean(series[name], null) / Math.max(0.05, soil[node]?.porosity ?? 0.5));
+    return [share(`top${column}`, 0), share(`mid${column}`, 1)];
+  };
+  return {
+    season: made.asked.season,
+    air,
+    lit: Object.fromEntries(
+      outfit.lit.map(({ device }) => {
+        const index = outfit.heaterDevices.findIndex((it) => it.id === device.id);
+        const full = device.power * device.dim;
+        const powers = run.powers[index];
+        return [device.id, full > 0 && powers ? mean(powers, true) / full : 1];
+      }),
+    ),
+    wetness: [wet(0), wet(1)],
+    soil: [mean(series.ground0, null), mean(series.ground1, null)],
+  };
+}
+
+/** Winter and summer of the box, from its own climate: a plant has to live through both. */
+export function surveyOf(design: Design, ground: GroundResult, catalogue: Catalogue): Survey {
+  return {
+    guessed: false,
+    seasons: (['winter', 'summer'] as const satisfies readonly Season[]).map((season) =>
+      seasonOf(
+        forecast(design, catalogue, { span: 'week', season, seed: 1 }, ground),
+        design,
+        ground,
+        catalogue,
+      ),
+    ),
+  };
+}
