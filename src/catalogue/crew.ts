@@ -10,7 +10,7 @@ import { readTable, within } from './table';
  * with on a dm², share (%) an animal can meet, habits, region, animals in a culture, its price.
  */
 const TABLE = `
-Folsomia candida          | white springtail        | springtail | soil    | 2   | 0.15 | 6-22-30  | 45-95 | 1 | 10 | 18  | 110  | 4    | 97.5 | 99   | 30  | 10/10/80 | 250 | 40   | 35 |                    | europe          | 500 | 8
+Folsomia candida          | white springtail        | springtail | soil    | 2   | 0.15 | 6-22-30  | 45-95 | 1 | 9  | 16  | 110  | 6    | 97.5 | 99   | 30  | 10/10/80 | 250 | 40   | 35 |                    | europe          | 500 | 8
 Sinella curviseta         | tropical springtail     | springtail | litter  | 2.5 | 0.2  | 12-25-33 | 40-90 | 1 | 7  | 14  | 70   | 4    | 97   | 98.5 | 30  | 15/10/75 | 200 | 40   | 50 |                    | east-asia       | 400 | 9
 Orchesella villosa        | hairy springtail        | springtail | litter  | 4   | 0.8  | 5-18-26  | 35-85 | 1 | 14 | 45  | 120  | 1.2  | 97.5 | 98.8 | 20  | 25/10/65 | 80  | 20   | 60 | climbs             | europe          | 100 | 10
 Bilobella braunerae       | orange springtail       | springtail | litter  | 2.5 | 0.6  | 14-24-29 | 55-95 | 1 | 10 | 30  | 100  | 1.2  | 97   | 98.8 | 20  | 10/5/85  | 60  | 20   | 60 |                    | mediterranean   | 60  | 12

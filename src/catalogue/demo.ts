@@ -134,12 +134,42 @@ export const DEMO_SHELF: readonly ShelfMove[] = [
 /** What stands in them is laid out for their animals. */
 const PROPOSE: EditCall = { edit: 'proposeScape', change: {} };
 
+/** When what stands was planted and its crew let in. */
+const PLANTED: Readonly<Record<string, string>> = {
+  'demo-bog-shelf': '2025-08-16',
+  'demo-limestone': '2026-10-05',
+};
+
+/** What lives already in a box that stands. */
+function planted(design: Design): Design {
+  const on = PLANTED[design.id];
+  if (on === undefined) return design;
+  const { living } = design;
+  const old = design.brief.stage === 'inhabited';
+  return {
+    ...design,
+    living: {
+      ...living,
+      plants: living.plants.map((it) => ({
+        ...it,
+        planted: on,
+        size: old ? Math.min(0.85, it.size * 2.4) : it.size,
+      })),
+      crew: living.crew.map((it) => ({ ...it, on })),
+    },
+  };
+}
+
 /** The four enclosures of the nature room. */
 export function demoDesigns(catalogue: Catalogue): readonly Design[] {
   return SCENES.map(({ answers, edits }) =>
-    [...edits, PROPOSE, { edit: 'proposeClimate', change: {} } as const].reduce(
-      (design, call) => applyEdit(design, call, catalogue),
-      proposeDesign(answers, catalogue),
+    planted(
+      [
+        ...edits,
+        PROPOSE,
+        { edit: 'proposeClimate', change: {} } as const,
+        { edit: 'proposeLiving', change: {} } as const,
+      ].reduce((design, call) => applyEdit(design, call, catalogue), proposeDesign(answers, catalogue)),
     ),
   );
 }

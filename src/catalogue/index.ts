@@ -22,5 +22,5 @@ export const catalogue: Catalogue = {
 export { BOARDS, SEALS } from './boards';
 export { CAUTIONS } from './cautions';
 export { withPrices } from './ownPrices';
-export { NO_OWN_ROWS, withOwn, type OwnRows } from './withOwn';
+export { NO_OWN_ROWS, OWN_KINDS, withOwn, type OwnRows } from './withOwn';
 export { DEMO_SHELF, demoDesigns } from './demo';

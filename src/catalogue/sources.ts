@@ -40,4 +40,9 @@ export const sources: Source[] = [
     citation: 'Thompson, A. & Taylor, B. N. 2008. Guide for the use of the SI. NIST SP 811, appendix B.',
   },
   { id: 'hse-l23', citation: 'Health and Safety Executive. Manual handling. Guidance on Regulations, L23.' },
+  {
+    id: 'nagy-2001',
+    citation:
+      'Nagy, K. A. 2001. Food requirements of wild animals: predictive equations for free-living mammals, reptiles, and birds. Nutr. Abstr. Rev. B 71: 21R.',
+  },
 ];

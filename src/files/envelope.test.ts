@@ -56,7 +56,10 @@ describe('files of every earlier version', () => {
     expect(bog!.ground).toMatchObject({ regions: [], sunk: [], outlet: { kind: 'none' } });
     expect(hedge!.ground.outlet).toEqual({ kind: 'drain', bore: 0.012, height: 0 });
     expect(hedge!.enclosure).toMatchObject({ build: 'box', screened: [], standRating: null });
-    expect(read.value).toMatchObject({ shelf: [], own: { materials: [], recipes: [], animals: [] } });
+    expect(read.value).toMatchObject({
+      shelf: [],
+      own: { materials: [], recipes: [], animals: [], plants: [], crew: [] },
+    });
     for (const layer of bog!.ground.layers) if (layer.kind === 'barrier') expect(layer.holes).toEqual([]);
   });
 
@@ -321,7 +324,7 @@ describe('writing and reading', () => {
       { edit: 'setParts', change: { layer: 'layer-3', material: 'mine', parts: 1 } },
       catalogue,
     );
-    const own = { materials: [like('mine'), like('other')], recipes: [], animals: [] };
+    const own = { materials: [like('mine'), like('other')], recipes: [], animals: [], plants: [], crew: [] };
     const read = readEnvelope(writeSingle(design, own, NOW));
     expect(read.ok && read.value.own.materials.map((row) => row.id)).toEqual(['mine']);
     expect(read.ok && read.value.designs).toEqual([design]);

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
-import { Animal, Material, Recipe } from '@/core/catalogue';
+import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { allLayers, Design, migrate } from '@/core/design';
 import { materialsIn } from '@/core/ground';
 import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import { pathText, type Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 3;
+export const ENVELOPE_VERSION = 4;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -29,6 +29,8 @@ export const Envelope = z.strictObject({
     materials: z.array(Material).max(1000),
     recipes: z.array(Recipe).max(1000),
     animals: z.array(Animal).max(1000),
+    plants: z.array(Plant).max(1000),
+    crew: z.array(CrewKind).max(1000),
   }),
 });
 export type Envelope = z.infer<typeof Envelope>;
@@ -56,16 +58,20 @@ export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
     ),
   );
   const animals = new Set(designs.map((design) => design.brief.animal));
+  const plants = new Set(designs.flatMap(({ living }) => living.plants.map((it) => it.kind)));
+  const crew = new Set(designs.flatMap(({ living }) => living.crew.map((it) => it.kind)));
   return {
     materials: own.materials.filter((row) => materials.has(row.id)),
     recipes: own.recipes.filter((row) => recipes.has(row.id)),
     animals: own.animals.filter((row) => animals.has(row.id)),
+    plants: own.plants.filter((row) => plants.has(row.id)),
+    crew: own.crew.filter((row) => crew.has(row.id)),
   };
 }
 
 /** Text of a file holding these designs. */
 export function writeEnvelope(designs: readonly Design[], stores: Stores, written: Date): string {
-  const { materials, recipes, animals } = stores.own;
+  const { materials, recipes, animals, plants, crew } = stores.own;
   const envelope: Envelope = {
     format: 'rincon',
     version: ENVELOPE_VERSION,
@@ -73,7 +79,13 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
     designs: [...designs],
     prices: stores.prices,
     shelf: [...stores.shelf],
-    own: { materials: [...materials], recipes: [...recipes], animals: [...animals] },
+    own: {
+      materials: [...materials],
+      recipes: [...recipes],
+      animals: [...animals],
+      plants: [...plants],
+      crew: [...crew],
+    },
   };
   return `${JSON.stringify(envelope, null, 2)}\n`;
 }
@@ -127,7 +139,11 @@ export function readEnvelope(text: string): Read<Envelope> {
       (material) => !book.some((move) => move.material === material),
     );
     if (wrong !== undefined) return fault(pathText(['shelf', wrong]), 'an amount of 0 or more is expected');
-    json = { ...json, version: ENVELOPE_VERSION, shelf: book };
+    json = { ...json, version: 3, shelf: book };
+  }
+  // Version 3 had no own plants and crew.
+  if (isObject(json) && json.version === 3 && isObject(json.own)) {
+    json = { ...json, version: ENVELOPE_VERSION, own: { plants: [], crew: [], ...json.own } };
   }
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {

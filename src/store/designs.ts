@@ -3,7 +3,7 @@ import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
 import type { ShelfMove } from '@/core/shelf';
 import type { DesignRow, RinconDatabase } from './database';
-import type { OwnRows } from '@/catalogue';
+import { OWN_KINDS, type OwnRows } from '@/catalogue';
 import { loadSettings, saveOwnRow, saveSetting } from './settings';
 import { takeInMoves } from './shelf';
 
@@ -228,7 +228,7 @@ export async function takeInFile(
     }
     const here = await loadSettings(db);
     await takeInMoves(db, file.shelf ?? []);
-    for (const kind of ['materials', 'recipes', 'animals'] as const) {
+    for (const kind of OWN_KINDS) {
       const known = new Set(here[kind].map((row) => row.id));
       for (const row of file.own?.[kind] ?? []) if (!known.has(row.id)) await saveOwnRow(db, kind, row);
     }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
-import { Animal, Material, Recipe } from '@/core/catalogue';
+import { NO_OWN_ROWS, OWN_KINDS, type OwnRows } from '@/catalogue';
+import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { Mix } from '@/core/design';
 import { FAMILIES } from '@/core/mixing';
 import { METRIC, type UnitPrefs } from '@/core/units';
@@ -48,6 +48,8 @@ const Settings = z.object({
   materials: rows(Material),
   recipes: rows(Recipe),
   animals: rows(Animal),
+  plants: rows(Plant),
+  crew: rows(CrewKind),
   bench: Bench.nullable().catch(null),
   /** The tub soil is mixed in, m³. */
   tub: z.number().min(0.001).max(2).catch(0.03),
@@ -64,14 +66,18 @@ export const DEFAULT_SETTINGS: Settings = {
   materials: [],
   recipes: [],
   animals: [],
+  plants: [],
+  crew: [],
   bench: null,
   tub: 0.03,
   demoLaid: false,
   exported: null,
 };
 
-export const ownRows = ({ materials, recipes, animals }: Settings): OwnRows =>
-  materials.length + recipes.length + animals.length === 0 ? NO_OWN_ROWS : { materials, recipes, animals };
+export const ownRows = ({ materials, recipes, animals, plants, crew }: Settings): OwnRows => {
+  const own = { materials, recipes, animals, plants, crew };
+  return OWN_KINDS.every((kind) => own[kind].length === 0) ? NO_OWN_ROWS : own;
+};
 
 /** Settings as stored; whatever cannot be read falls back to its default. */
 export async function loadSettings(db: RinconDatabase): Promise<Settings> {

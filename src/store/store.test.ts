@@ -385,6 +385,8 @@ describe('own rows and the shelf', () => {
         ],
         recipes: [],
         animals: [],
+        plants: [],
+        crew: [],
       },
     };
     await takeInFile(db, file, () => 'made', now());
@@ -406,7 +408,7 @@ describe('own rows and the shelf', () => {
       designs: [clash],
       prices: {},
       shelf: bookFromAmounts({ coir: 1 }, 1),
-      own: { materials: [{ ...coir, id: 'x' }], recipes: [], animals: [] },
+      own: { materials: [{ ...coir, id: 'x' }], recipes: [], animals: [], plants: [], crew: [] },
     };
     // The id made for the copy is already taken: the whole file is refused.
     await expect(takeInFile(db, file, () => first.id, now())).rejects.toThrow();
@@ -422,12 +424,16 @@ describe('own rows and the shelf', () => {
       ],
       recipes: [],
       animals: [],
+      plants: [],
+      crew: [],
     };
     const all = withOwn(catalogue, own);
     expect(all.materials).toHaveLength(catalogue.materials.length + 1);
     expect(all.materials.find((it) => it.id === 'coir')!.name).toBe('Coir of mine');
     expect(all.materials.at(-1)!.name).toBe('House soil');
-    expect(withOwn(catalogue, { materials: [], recipes: [], animals: [] })).toBe(catalogue);
+    expect(withOwn(catalogue, { materials: [], recipes: [], animals: [], plants: [], crew: [] })).toBe(
+      catalogue,
+    );
     const priced = withPrices(all, { 'house/brick-650g': 1.5 }).materials.at(-1)!;
     expect(priced.packs[0]!.price).toEqual({ value: 1.5, basis: 'own' });
   });

@@ -4,11 +4,20 @@ import Box from '@mui/material/Box';
 import { init, use as register, type ECharts, type EChartsCoreOption } from 'echarts/core';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components';
+import { LabelLayout } from 'echarts/features';
 import { SVGRenderer } from 'echarts/renderers';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
 
-register([LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
+register([
+  LineChart,
+  ScatterChart,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  LabelLayout,
+  SVGRenderer,
+]);
 
 /** The colours of the scheme as they stand, read from the page: a chart cannot follow a variable. */
 export interface Inks {

@@ -1,4 +1,5 @@
 import { materialOf, type Basis, type Catalogue } from '@/core/catalogue';
+import type { Plant, RegionName } from '@/core/catalogue';
 import type { Layer, LayerKind, Method, Stage } from '@/core/design';
 import type { Finding, Severity } from '@/core/findings';
 import type { SupplyNeed } from '@/core/scape';
@@ -83,7 +84,9 @@ export const OUTER_PLACES = (current: string) =>
   ].map((place) => ({ ...place, current: place.href === current }));
 
 /** The place inside an enclosure that shows a finding. */
-export function findingPlace(finding: Finding | undefined): 'brief' | 'ground' | 'scape' | 'living' | 'climate' {
+export function findingPlace(
+  finding: Finding | undefined,
+): 'brief' | 'ground' | 'scape' | 'living' | 'climate' {
   if (finding?.place.at === 'scape') return 'scape';
   if (finding?.place.at === 'climate') return 'climate';
   if (finding?.place.at === 'living') return 'living';
@@ -96,3 +99,29 @@ export function supplyWords({ supply, amount }: SupplyNeed, { write }: Pick<Read
   if (supply.measure === 'mass') return write(mass(amount));
   return supply.measure === 'area' ? `${amount.toFixed(2)} m²` : String(Math.ceil(amount));
 }
+
+export const REGION_WORD: Record<RegionName, string> = {
+  'north-america': 'North America',
+  'central-america': 'Central America',
+  caribbean: 'Caribbean',
+  'south-america': 'South America',
+  europe: 'Europe',
+  mediterranean: 'Mediterranean',
+  africa: 'Africa',
+  madagascar: 'Madagascar',
+  'central-asia': 'Central Asia',
+  'south-asia': 'South Asia',
+  'east-asia': 'East Asia',
+  'southeast-asia': 'Southeast Asia',
+  australasia: 'Australia and islands',
+};
+
+export const FORM_WORD: Record<Plant['form'], string> = {
+  ground: 'in soil',
+  climber: 'climbs',
+  mounted: 'mounted',
+  moss: 'moss',
+  marsh: 'marsh',
+  floating: 'floats',
+  succulent: 'dry soil',
+};

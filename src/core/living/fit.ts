@@ -1,5 +1,7 @@
 import type { Animal, Plant, Range } from '../catalogue';
+import { hanging } from './growth';
 import type { Place } from './places';
+import type { PlantedResult } from './planted';
 
 /** What can keep a plant from living at a place. */
 export const FACTORS = [
@@ -134,7 +136,8 @@ export function fitAt(plant: Plant, place: Place, tread: Tread, potted = false):
   if (place.kind === 'water' && plant.form === 'marsh')
     worse(falling(place.depth, WADES, WADES * 2.5), 'wet soil', '');
   const tall = plant.form === 'climber' ? Math.min(plant.height.value.low, 0.25) : plant.height.value.low;
-  worse(rising(place.room, tall * 0.35, tall * 0.8), 'height', '');
+  const room = hanging(plant) ? place.below : place.room;
+  worse(rising(room, tall * 0.35, tall * 0.8), 'height', '');
   if (place.kind === 'wall' || place.kind === 'piece') {
     if (!place.rough) worse(plant.form === 'climber' ? 0.6 : 0, 'hold', '');
   }
@@ -201,4 +204,17 @@ export function rankPlants(
   return ranked.sort(
     (a, b) => b.best.value - a.best.value || b.places - a.places || a.plant.id.localeCompare(b.plant.id),
   );
+}
+
+/** How a plant does where it stands, and the light there; an unnamed one is not judged. */
+export function fitOfPlanted(
+  it: PlantedResult,
+  read: (plant: PlantedResult) => Place,
+  tread: Tread,
+): { readonly fit: Fit; readonly light: number } {
+  const place = read(it);
+  const light = place.conditions[0]?.light ?? 0;
+  const { spot } = it.planted;
+  if (!it.plant) return { fit: { value: 0.7, by: 'light', season: '' }, light };
+  return { fit: fitAt(it.plant, place, tread, spot.on === 'ground' && spot.pot), light };
 }

@@ -1,9 +1,6 @@
 import { findPlant, type Catalogue, type Plant } from '../catalogue';
 import type { Design } from '../design/schema';
 
-/** Days of a month, on the mean. */
-export const MONTH = 30.44;
-
 /**
  * Logistic growth: the share of its full size that a plant has reached after so many months, having begun at `start`.
  * `months` is how long it takes from a fifth to nine tenths where it does well; where it does less well, growth is
@@ -40,6 +37,10 @@ const LEAF_AREA: Record<Plant['form'], number> = {
   floating: 1,
   succulent: 1.2,
 };
+
+/** It hangs from what it is tied to: mounted, and much longer than wide. */
+export const hanging = (plant: Plant): boolean =>
+  plant.form === 'mounted' && plant.height.value.high > 1.6 * plant.width.value.high;
 
 /** m² of leaves of a plant so wide. */
 export const leafArea = (plant: Plant, width: number): number =>

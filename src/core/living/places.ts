@@ -8,6 +8,7 @@ import type { GroundResult } from '../ground/layers';
 import { layAll } from '../ground/lying';
 import { heatFrom, luxFrom, seenFrom, type Shade } from '../light/field';
 import { dailyLight, LUX_PER_PPFD } from '../light/sources';
+import type { PlantedResult } from './planted';
 import type { Survey } from './survey';
 
 /** What a place of the box is like in one season. */
@@ -40,8 +41,9 @@ export interface Place {
   readonly rough: boolean;
   /** Soil or water over what bears it. */
   readonly depth: number;
-  /** From it up to the next piece, or the lid. */
+  /** From it up to the next piece, or the lid; and down to the ground. */
   readonly room: number;
+  readonly below: number;
   readonly warm: boolean;
   readonly conditions: readonly Conditions[];
 }
@@ -175,6 +177,7 @@ export function placesOf(
         rough: true,
         depth: water === undefined ? soil : water - floor,
         room,
+        below: 0,
         warm: isWarm(x),
         conditions: read(x, y, z, water === undefined, water !== undefined),
       });
@@ -207,6 +210,7 @@ export function placesOf(
           rough: background !== undefined || open.has(wall) || design.enclosure.material === 'mesh',
           depth: 0,
           room: Math.min(z - foot, height - MARGIN - z),
+          below: z - foot,
           warm: isWarm(x),
           conditions: read(x, Math.max(0.01, y - 0.01), z, false, false),
         });
@@ -238,10 +242,67 @@ export function placesOf(
         rough: true,
         depth: 0,
         room,
+        below: z - site.groundAt(x, y),
         warm: isWarm(x),
         conditions: read(x, y, z, false, false),
       });
     }
   }
   return places;
+}
+
+/** Reads a survey at any place, with the depth of soil there: what a plant that someone moved is judged by. */
+export function conditionsAt(
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  survey: Survey,
+): (plant: PlantedResult) => Place {
+  const { width, height } = design.enclosure;
+  const { stackAt } = layAll(design);
+  const site = siteOf(design, stackAt);
+  const read = readerOf(design, ground, catalogue, survey);
+  const solids = ground.pieces.map((it) => it.solid);
+  return ({ planted, x, y, z }) => {
+    const { spot } = planted;
+    const water = spot.on === 'water' ? site.waterAt(x, y) : undefined;
+    const inside = {
+      x: Math.min(width - 1e-6, Math.max(1e-6, x)),
+      y: Math.min(design.enclosure.depth - 1e-6, Math.max(1e-6, y)),
+    };
+    const soil = stackAt(inside.x, inside.y)
+      .filter((it) => it.layer.kind === 'substrate' || it.layer.kind === 'thin')
+      .reduce(
+        (sum, it) =>
+          sum +
+          heightAt(it.top, it.field, inside.x, inside.y) -
+          heightAt(it.base, it.field, inside.x, inside.y),
+        0,
+      );
+    let top = height - MARGIN;
+    for (const solid of solids) {
+      const reach = solid.reachAt(x, y);
+      if (reach && reach[1] > z + 0.01 && spot.on !== 'wall') top = Math.min(top, Math.max(z, reach[0]));
+    }
+    const kind: PlaceKind =
+      spot.on === 'wall' ? 'wall' : spot.on === 'piece' ? 'piece' : spot.on === 'water' ? 'water' : 'ground';
+    const foot = site.groundAt(x, y);
+    return {
+      id: planted.id,
+      kind,
+      x,
+      y,
+      z,
+      ...(spot.on === 'wall' ? { wall: spot.wall } : {}),
+      rough:
+        spot.on !== 'wall' ||
+        design.enclosure.material === 'mesh' ||
+        design.scape.backgrounds.some((it) => it.wall === spot.wall),
+      depth: spot.on === 'water' ? Math.max(0, (water ?? foot) - foot) : spot.on === 'ground' ? soil : 0,
+      room: spot.on === 'wall' ? Math.min(Math.max(0, z - foot) + 0.1, height - MARGIN - z) : top - z,
+      below: Math.max(0, z - foot),
+      warm: x >= width / 2 === (design.scape.warm === 'right'),
+      conditions: read(x, y, z, spot.on === 'ground', spot.on === 'water'),
+    };
+  };
 }

@@ -1,9 +1,9 @@
-import { findAnimal, findPlant, type Catalogue, type Plant } from '../catalogue';
+import { findPlant, type Catalogue, type Plant } from '../catalogue';
 import type { Design, Planted } from '../design/schema';
 import { siteOf } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
 import { layAll } from '../ground/lying';
-import { grownSize, leafArea, sizeAfter } from './growth';
+import { grownSize, hanging, leafArea, sizeAfter } from './growth';
 
 export const STRATA = ['carpet', 'middle', 'tall', 'walls', 'mounted', 'water'] as const;
 export type Stratum = (typeof STRATA)[number];
@@ -40,13 +40,6 @@ export function stratumOf(plant: Plant | undefined, on: Planted['spot']['on'], f
 
 /** What an unnamed plant is taken for until it is named: a small one of the middle, m. */
 const UNNAMED = { height: 0.15, width: 0.15, months: 12 };
-
-/** Mostly downwards: what is mounted and grows longer than wide. */
-const hangsOf = (plant: Plant | undefined, on: Planted['spot']['on']): boolean =>
-  plant !== undefined &&
-  (on === 'wall' || on === 'piece') &&
-  plant.form !== 'climber' &&
-  plant.height.value.high > 1.6 * plant.width.value.high;
 
 /** Every plant where it stands after so many months. A plant whose piece is gone stands on the ground under it. */
 export function placePlants(
@@ -87,6 +80,8 @@ export function placePlants(
     const fit = fitOf(planted.id);
     const grown = plant ? grownSize(plant, fit) : UNNAMED;
     const share = sizeAfter(planted.size, plant?.months.value ?? UNNAMED.months, months, Math.max(0.15, fit));
+    const hangs = plant !== undefined && (on === 'wall' || on === 'piece') && hanging(plant);
+    const tall = grown.height * share;
     // Small plants are wider for their height than grown ones of the tall kinds; close enough to draw by.
     return {
       planted,
@@ -94,11 +89,12 @@ export function placePlants(
       x,
       y,
       z,
-      height: grown.height * share,
+      // What hangs ends at the ground.
+      height: hangs ? Math.min(tall, Math.max(0.03, z - site.groundAt(x, y))) : tall,
       width: grown.width * (plant?.form === 'climber' ? 0.4 + 0.6 * share : share),
       grown,
       stratum: stratumOf(plant, on, Math.max(0.1, height - z)),
-      hangs: hangsOf(plant, on),
+      hangs,
     };
   });
 }
@@ -180,6 +176,3 @@ export function livingOf(design: Design, ground: GroundResult, catalogue: Catalo
       toBuy.reduce((sum, it) => sum + it.buy, 0) + crewToBuy.reduce((sum, it) => sum + it.cultures, 0),
   };
 }
-
-/** The animal of a design, for those who only need to know who treads there. */
-export const animalOf = (design: Design, catalogue: Catalogue) => findAnimal(catalogue, design.brief.animal);

@@ -4,7 +4,7 @@ import type { GroundResult } from '../ground/layers';
 import { fitAt, LIVES, treadOf, type Fit } from './fit';
 import { grownSize } from './growth';
 import { placesOf, type Place } from './places';
-import { stratumOf, STRATA, type Stratum } from './planted';
+import { stratumOf, type Stratum } from './planted';
 import type { Survey } from './survey';
 
 /** How much of the floor (of walls: of their area; mounted: of the floor) each stratum should cover once grown. */
@@ -216,5 +216,3 @@ export function proposePlanting(asked: PlantingAsked): Planting {
   }
   return { chosen, cover, targets, short };
 }
-
-export const strataInOrder = STRATA;

@@ -42,8 +42,9 @@ const taste = (size: number, largest: number): number =>
 
 /** Month 0: the day the crew is let in. */
 export interface CrewRun {
-  /** Days from the start, and on each: eggs, young, adults. */
+  /** Days from the start, and on each: eggs, hatched young, adults. */
   readonly day: readonly number[];
+  readonly eggs: readonly number[];
   readonly young: readonly number[];
   readonly adults: readonly number[];
   /** First day from which on it stands by itself: near what it comes to, and that no less than was let in; or null. */
@@ -112,8 +113,11 @@ export function carries(
 export interface CrewAsked {
   readonly kind: CrewKind;
   readonly home: CrewHome;
-  /** Adults let in. */
+  /** Adults let in, and young of an age in days since they hatched. */
   readonly start: number;
+  readonly young?: { readonly count: number; readonly days: number };
+  /** Days between two records. */
+  readonly every?: number;
   readonly months: number;
   /** Month of the year it begins in, 0 to 11. */
   readonly from?: number;
@@ -128,16 +132,37 @@ const DAY_OF_MONTH = 30.44;
  * adults fill the place (Beverton and Holt's form, of adults alone); what lies open is eaten by Holling's type II. Each
  * step keeps order: with more of any age today, or with fewer hunters, there are never fewer of any age tomorrow.
  */
-export function runCrew({ kind, home, start, months, from = 0, random = null }: CrewAsked): CrewRun {
+export function runCrew({
+  kind,
+  home,
+  start,
+  young,
+  months,
+  from = 0,
+  every = 10,
+  random = null,
+}: CrewAsked): CrewRun {
   const chain = chainOf(kind);
   const classes = Math.max(1, immature(chain));
   const { adults: most, limit } = carries(kind, home);
+  // Everybody young shares the same odds of a day: one factor is kept for all, and each class is stored without it, so
+  // that a day costs the same however many days of age there are.
   const ages = new Float64Array(classes);
+  let factor = 1;
   let head = 0;
+  let eggs = 0;
+  let hatched = 0;
+  const eggDays = Math.min(classes, chain.eggDays);
+  if (young) {
+    const at = Math.min(classes - 1, eggDays + young.days);
+    ages[(head - at + classes) % classes] = young.count;
+    hatched = young.count;
+  }
   let adults = start;
   let phase = 0;
   const days = Math.round(months * DAY_OF_MONTH);
   const outDay: number[] = [];
+  const outEggs: number[] = [];
   const outYoung: number[] = [];
   const outAdults: number[] = [];
   const moist = moistAt(home.wetness, kind.wetness.value);
@@ -149,20 +174,23 @@ export function runCrew({ kind, home, start, months, from = 0, random = null }: 
   const { hunters } = home;
   const likes = hunters ? taste(kind.size.value, hunters.largest) : 0;
   const prey = hunters && likes > 0 ? hunters : null;
-  const exposed = kind.exposed.value;
   const handling = prey ? kind.mass.value / Math.max(1e-9, prey.appetite) : 0;
   const attack = prey
-    ? (prey.searches / Math.max(0.01, home.floor)) * exposed * likes * (1 - 0.8 * home.shelter)
+    ? (prey.searches / Math.max(0.01, home.floor)) * kind.exposed.value * likes * (1 - 0.8 * home.shelter)
     : 0;
+  const { low, high } = kind.temperature.value;
   let gone: number | null = null;
   let eaten = 0;
   let weather = { warm: 0, births: 1 };
+  let keepsYoung = 1;
+  let keepsAdult = 1;
+  let pace = 0;
+  let before = NaN;
   for (let day = 0; day <= days; day += 1) {
-    if (day % 10 === 0 || day === days) {
-      let young = 0;
-      for (const it of ages) young += it;
+    if (day % every === 0 || day === days) {
       outDay.push(day);
-      outYoung.push(young);
+      outEggs.push(eggs);
+      outYoung.push(hatched);
       outAdults.push(adults);
     }
     const month = Math.floor(from + day / DAY_OF_MONTH) % 12;
@@ -174,38 +202,56 @@ export function runCrew({ kind, home, start, months, from = 0, random = null }: 
       };
     }
     const temperature = (home.temperature[month] ?? 20) + weather.warm;
-    const pace = paceAt(temperature, kind.temperature.value);
-    const { low, high } = kind.temperature.value;
-    const harsh = temperature <= low - 4 || temperature >= high + 2 ? 0.9 : temperature >= high ? 0.97 : 1;
-    const keepsYoung = chain.youngKeep ** Math.max(0.25, pace) * harsh * (0.97 + 0.03 * moist);
-    const keepsAdult = chain.adultKeep ** Math.max(0.25, pace) * harsh * (0.97 + 0.03 * moist);
-    const births = half > 0 ? (chain.bears * weather.births * pace * adults) / (1 + adults / half) : 0;
-    let met = 0;
-    if (prey) {
-      for (const it of ages) met += it * 0.5;
-      met += adults;
+    if (temperature !== before) {
+      before = temperature;
+      pace = paceAt(temperature, kind.temperature.value);
+      const harsh = temperature <= low - 4 || temperature >= high + 2 ? 0.9 : temperature >= high ? 0.97 : 1;
+      const odds = harsh * (0.97 + 0.03 * moist);
+      keepsYoung = chain.youngKeep ** Math.max(0.25, pace) * odds;
+      keepsAdult = chain.adultKeep ** Math.max(0.25, pace) * odds;
     }
-    const taken = prey && day >= home.quiet ? (attack * prey.count) / (1 + attack * handling * met) : 0;
-    const escapesYoung = Math.exp(-taken * 0.5);
-    const escapesAdult = Math.exp(-taken);
-    for (let i = 0; i < classes; i += 1) ages[i] = (ages[i] ?? 0) * keepsYoung * escapesYoung;
+    const births = half > 0 ? (chain.bears * weather.births * pace * adults) / (1 + adults / half) : 0;
+    let escapesYoung = 1;
+    let escapesAdult = 1;
+    if (prey && day >= home.quiet) {
+      const met = 0.5 * (eggs + hatched) + adults;
+      const taken = (attack * prey.count) / (1 + attack * handling * met);
+      escapesYoung = Math.exp(-taken * 0.5);
+      escapesAdult = Math.exp(-taken);
+    }
     eaten += adults * (1 - escapesAdult);
     adults *= keepsAdult * escapesAdult;
+    const keeps = keepsYoung * escapesYoung;
+    factor *= keeps;
+    eggs *= keeps;
+    hatched *= keeps;
     // Days of age pass at the pace of the warmth: whole classes at a time, so that nobody matures early.
     phase += pace;
     while (phase >= 1) {
       phase -= 1;
       head = (head + 1) % classes;
-      adults += ages[head] ?? 0;
+      const matured = (ages[head] ?? 0) * factor;
+      adults += matured;
+      if (eggDays < classes) hatched -= matured;
+      else eggs -= matured;
       ages[head] = 0;
+      if (eggDays > 0 && eggDays < classes) {
+        const out = (ages[(head - eggDays + classes) % classes] ?? 0) * factor;
+        eggs -= out;
+        hatched += out;
+      }
     }
-    ages[head] = (ages[head] ?? 0) + births;
+    ages[head] = (ages[head] ?? 0) + births / factor;
+    if (eggDays > 0) eggs += births;
+    else hatched += births;
+    eggs = Math.max(0, eggs);
+    hatched = Math.max(0, hatched);
+    if (factor < 1e-150) {
+      for (let i = 0; i < classes; i += 1) ages[i] = (ages[i] ?? 0) * factor;
+      factor = 1;
+    }
     if (random && adults < 12 && adults > 0) adults = few(adults, random);
-    if (gone === null && day > 30) {
-      let coming = 0;
-      for (const it of ages) coming += it;
-      if (adults < 2 && coming < 2) gone = day;
-    }
+    if (gone === null && day > 30 && adults < 2 && eggs + hatched < 2) gone = day;
   }
   const ends = outAdults.at(-1) ?? 0;
   const near = Math.min(most * 0.5, ends * 0.8);
@@ -219,6 +265,7 @@ export function runCrew({ kind, home, start, months, from = 0, random = null }: 
   const gets = Math.min(wants, total * days);
   return {
     day: outDay,
+    eggs: outEggs,
     young: outYoung,
     adults: outAdults,
     stands,

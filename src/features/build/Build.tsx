@@ -16,6 +16,7 @@ import { BuyTable } from '@/ui/BuyTable';
 import { download } from '@/ui/download';
 import { useReader, type Reader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { LivingList } from './LivingList';
 import { Making } from './Making';
 import { ScapeList } from './ScapeList';
 
@@ -109,6 +110,7 @@ function BuyAndCut() {
       )}
 
       <ScapeList />
+      <LivingList />
 
       {lists.cut.length > 0 && (
         <>

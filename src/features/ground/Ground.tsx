@@ -52,7 +52,9 @@ export function Ground() {
     (stack.some(({ result }) => result.layer.id === chosen) ? chosen : usual?.result.layer.id) ?? null;
   const active = assessment.layers.find((it) => it.layer.id === selected);
   // What stands in the box is judged in Scape.
-  const here = assessment.findings.filter((it) => it.place.at !== 'scape' && it.place.at !== 'climate');
+  const here = assessment.findings.filter(
+    (it) => it.place.at !== 'scape' && it.place.at !== 'climate' && it.place.at !== 'living',
+  );
   const pressing = here.filter((it) => urgent(it.severity));
   const calm = here.filter((it) => !urgent(it.severity));
   const names = useMemo(() => regions.map(({ id, name }) => ({ id, name })), [regions]);

@@ -31,6 +31,7 @@ const UNSAID: Sides = { width: null, depth: null, height: null };
 const PROPOSALS: readonly EditCall[] = [
   { edit: 'proposeScape', change: {} },
   { edit: 'proposeClimate', change: {} },
+  { edit: 'proposeLiving', change: {} },
 ];
 
 /** Three questions, and beside them the design they come to. */

@@ -95,7 +95,7 @@ function Finder({ onDone }: { readonly onDone: () => void }) {
       if (it.state !== 'ready') return [];
       const { id, design } = it.row;
       const hint = findAnimal(catalogue, design.brief.animal)?.english ?? 'no animal yet';
-      return (['ground', 'brief', 'scape', 'climate', 'build'] as const).map((place) => ({
+      return (['ground', 'brief', 'scape', 'living', 'climate', 'build'] as const).map((place) => ({
         label: place === 'ground' ? design.name : `${design.name}, ${place}`,
         hint,
         href: `/e/${id}/${place}`,

@@ -24,6 +24,7 @@ const PLACES = [
   { path: 'brief', label: 'Brief' },
   { path: 'ground', label: 'Ground' },
   { path: 'scape', label: 'Scape' },
+  { path: 'living', label: 'Living' },
   { path: 'climate', label: 'Climate' },
   { path: 'build', label: 'Build' },
 ] as const;

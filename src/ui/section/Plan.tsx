@@ -1,7 +1,7 @@
 'use client';
 
 import { contours } from 'd3-contour';
-import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Corners, Design, Point, Region } from '@/core/design';
@@ -15,6 +15,7 @@ import {
   type Part,
   type Rect,
 } from '@/core/ground';
+import type { PlantedResult } from '@/core/living';
 import { length, UNITS } from '@/core/units';
 import { useEarth } from '../theme/useEarth';
 import { useReader } from '../units';
@@ -23,6 +24,7 @@ import { Ruler } from './Ruler';
 import { BackLayer } from './pieces/BackLayer';
 import { PieceEnds, type PieceTools } from './pieces/Grasp';
 import { PieceLayer } from './pieces/PieceLayer';
+import { PlantLayer } from './plants/PlantLayer';
 import { textureOf, TexturePatterns } from './textures';
 
 interface Props {
@@ -39,6 +41,17 @@ interface Props {
   readonly onMove?: (region: string, x: number, y: number, gesture: string) => void;
   readonly pieces?: PieceTools | undefined;
   readonly background?: string | null;
+  readonly plants?: readonly PlantedResult[];
+  /** Drawn over all of it, in its measures. */
+  readonly over?: (frame: PlanFrame) => ReactNode;
+}
+
+/** How metres of the floor lie in the picture, px. */
+export interface PlanFrame {
+  readonly x: (metres: number) => number;
+  readonly y: (metres: number) => number;
+  readonly scale: number;
+  readonly at: (event: PointerEvent<SVGElement>) => Point;
 }
 
 const MARGIN = { left: 56, right: 40, top: 40, bottom: 56 };
@@ -156,6 +169,12 @@ export function Plan(props: Props) {
           size={{ width, height }}
         />
       )}
+      <clipPath id={`${prefix}-floor`}>
+        <rect x={left} y={back} width={right - left} height={front - back} />
+      </clipPath>
+      <g clipPath={`url(#${prefix}-floor)`}>
+        <PlantLayer plants={props.plants ?? assessment.living.plants} view="plan" {...{ x, y, scale }} />
+      </g>
       <rect
         x={left}
         y={back}
@@ -201,6 +220,19 @@ export function Plan(props: Props) {
       <text x={(left + right) / 2} y={back - 8} textAnchor="middle" fontSize={12} fill={earth.quiet}>
         back · a line each {write(length(step))}
       </text>
+      {props.over?.({
+        x,
+        y,
+        scale,
+        at: (event) => {
+          const svg = event.currentTarget.ownerSVGElement ?? event.currentTarget;
+          const frame = svg.getBoundingClientRect();
+          return {
+            x: ((event.clientX - frame.left) * (width / frame.width) - left) / scale,
+            y: (front - (event.clientY - frame.top) * (height / frame.height)) / scale,
+          };
+        },
+      })}
     </svg>
   );
 }

@@ -5,6 +5,7 @@ import { useId, type KeyboardEvent, type PointerEvent, type ReactNode } from 're
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
+import type { PlantedResult } from '@/core/living';
 import { corners as cornersOf, liftOutMiddle, PANEL_SHEET, type Corner } from '@/core/ground';
 import { bag, length } from '@/core/units';
 import { useReader } from '../units';
@@ -16,6 +17,7 @@ import { Ruler } from './Ruler';
 import { BackLayer } from './pieces/BackLayer';
 import { PieceEnds, type PieceTools } from './pieces/Grasp';
 import { PieceLayer } from './pieces/PieceLayer';
+import { PlantLayer } from './plants/PlantLayer';
 import { textureOf, TexturePatterns } from './textures';
 
 export type { View } from './cut';
@@ -47,6 +49,8 @@ interface Props {
   readonly background?: string | null;
   /** m kept free over the lid, for what hangs there. */
   readonly headroom?: number;
+  /** Plants as they are to be drawn; left out: as they are planted. */
+  readonly plants?: readonly PlantedResult[];
   /** Drawn over all of it, in its measures. */
   readonly over?: (frame: Frame) => ReactNode;
 }
@@ -296,6 +300,9 @@ export function Section(props: Props) {
         cut={props.cut ?? nearCut(view, box)}
         plain={plain}
       />
+      <g clipPath={`url(#${prefix}-box)`}>
+        <PlantLayer plants={props.plants ?? assessment.living.plants} {...{ view, x, y, scale }} cut={0} />
+      </g>
       <Walls {...{ box, across, x, y, plain }} ink={earth.ink} water={earth.water} />
       {grasped && props.pieces && (
         <PieceEnds

@@ -17,8 +17,8 @@ interface Props {
 /** The sums a builder keeps asking for, always in sight. */
 export function Ledger({ assessment, findingsHref }: Props) {
   const { write } = useReader();
-  const { standingMass, lists, scape, findings } = assessment;
-  const packs = lists.packCount + scape.packCount;
+  const { standingMass, lists, scape, living, findings } = assessment;
+  const packs = lists.packCount + scape.packCount + living.packCount;
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length;
   const fine = findings.filter((it) => it.severity === 'fine').length;
   const hands =
@@ -29,7 +29,7 @@ export function Ledger({ assessment, findingsHref }: Props) {
     [write(tank(assessment.waterToMixIn)), 'water to mix in'],
     [write(mass(standingMass)), `standing, ${hands}`],
     [
-      (lists.price + scape.price).toFixed(2),
+      (lists.price + scape.price + living.price).toFixed(2),
       `to buy, ${packs} ${packs === 1 ? 'pack or piece' : 'packs and pieces'}`,
     ],
   ];

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState, type ReactNode } from 'react';
+import { seek } from '../seek';
 
 export interface Item {
   readonly id: string;
@@ -35,9 +36,11 @@ export function ListDetail({ label, items, selected, onSelect, tools, children }
   const [sought, setSought] = useState('');
   const found = useMemo(() => {
     const words = plain(sought).split(/\s+/).filter(Boolean);
-    return items.filter((item) =>
+    const exact = items.filter((item) =>
       words.every((word) => plain(`${item.name} ${item.hint ?? ''}`).includes(word)),
     );
+    // Only what nothing is called to the letter is sought with slips of spelling forgiven.
+    return exact.length > 0 ? exact : seek(items, sought, (item) => [item.name, item.hint ?? '']);
   }, [items, sought]);
   return (
     <Box

@@ -1,0 +1,5 @@
+import { Living } from '@/features/living/Living';
+
+export default function LivingPage() {
+  return <Living />;
+}

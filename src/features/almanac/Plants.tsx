@@ -1,0 +1,247 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { catalogue as shipped } from '@/catalogue';
+import { ScientificName, type Plant } from '@/core/catalogue';
+import { useOwn, useStore } from '@/store';
+import { LineField } from '@/ui/fields/PlainFields';
+import { OwnRowActions } from '@/ui/OwnRowActions';
+import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
+import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from './fields';
+import { FORM_WORD, REGION_WORD } from '@/ui/words';
+
+const SOLD_WORD: Record<Plant['sold']['value'], string> = {
+  pot: 'in a pot',
+  bare: 'bare root',
+  cutting: 'a cutting',
+  mat: 'a mat or cushion',
+  bulb: 'a bulb',
+};
+const HARM_WORD: Record<Plant['harm']['value'], string> = {
+  none: 'harmless, as far as known',
+  irritant: 'may irritate',
+  toxic: 'poisonous to eat',
+};
+
+/** Plants, what each becomes and wants, and where every value comes from. */
+export function Plants() {
+  const { catalogue, settings } = useStore();
+  const { save } = useOwn();
+  const all = catalogue.living.plants;
+  const [selected, setSelected] = useState<string>(all[0]?.id ?? '');
+  const row = all.find((it) => it.id === selected) ?? all[0];
+  const mine = new Set(settings.plants.map((it) => it.id));
+  return (
+    <ListDetail
+      label="Plants"
+      items={all.map((it) => ({
+        id: it.id,
+        name: it.english.charAt(0).toUpperCase() + it.english.slice(1),
+        hint: it.scientific,
+        own: mine.has(it.id),
+      }))}
+      selected={row?.id ?? null}
+      onSelect={setSelected}
+    >
+      {row && (
+        <Detail
+          key={row.id}
+          row={row}
+          own={mine.has(row.id)}
+          onLike={() => {
+            const taken = new Set(all.map((it) => it.id));
+            let id = `${row.id}-own`;
+            for (let count = 2; taken.has(id); count += 1) id = `${row.id}-own-${count}`;
+            void save('plants', { ...row, id, english: `Kind like ${row.english}` }).then(() =>
+              setSelected(id),
+            );
+          }}
+          onGone={() => setSelected(all[0]?.id ?? '')}
+        />
+      )}
+    </ListDetail>
+  );
+}
+
+interface DetailProps {
+  readonly row: Plant;
+  readonly own: boolean;
+  readonly onLike: () => void;
+  readonly onGone: () => void;
+}
+
+function Detail({ row, own, onLike, onGone }: DetailProps) {
+  const { save, change, remove } = useOwn();
+  const put = (parts: Partial<Plant>): void => void change('plants', row, (now) => ({ ...now, ...parts }));
+  return (
+    <DetailCard label={row.english}>
+      <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 1, mb: 1.5 }}>
+        <Box sx={{ flex: 1 }}>
+          {own ? (
+            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
+              <LineField
+                key={row.english}
+                label="English name"
+                value={row.english}
+                onCommit={(english) => put({ english: english.slice(0, 80) })}
+              />
+              <LineField
+                key={row.scientific}
+                label="Scientific name"
+                value={row.scientific}
+                check={(text) =>
+                  ScientificName.safeParse(text).success
+                    ? undefined
+                    : 'Genus and species, as in Ficus pumila.'
+                }
+                onCommit={(scientific) => put({ scientific })}
+              />
+            </Box>
+          ) : (
+            <>
+              <Typography variant="h2">{row.english}</Typography>
+              <Typography variant="body2" sx={{ fontStyle: 'italic', color: 'earth.quiet' }}>
+                {row.scientific}
+              </Typography>
+            </>
+          )}
+        </Box>
+        <OwnRowActions
+          name={row.english}
+          own={own}
+          ships={shipped.living.plants.some((it) => it.id === row.id)}
+          onChange={() => put({})}
+          onLike={onLike}
+          onTakeOut={() => remove('plants', row.id)}
+          onUndo={() => void save('plants', row)}
+          onGone={onGone}
+        />
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1fr 1fr' }, columnGap: 3 }}>
+        <Box>
+          <Part>What it becomes</Part>
+          <Line label="Grows">{FORM_WORD[row.form]}</Line>
+          <Span
+            label="Height or length"
+            measure="length"
+            of={row.height}
+            max={5}
+            own={own}
+            onPut={(height) => put({ height })}
+          />
+          <Span
+            label="Width"
+            measure="length"
+            of={row.width}
+            max={5}
+            own={own}
+            onPut={(width) => put({ width })}
+          />
+          <Count
+            label="Grown in"
+            unit="months"
+            of={row.months}
+            min={1}
+            max={240}
+            own={own}
+            onPut={(months) => put({ months })}
+          />
+          <Single
+            label="Soil for its roots"
+            measure="length"
+            of={row.roots}
+            max={0.5}
+            own={own}
+            onPut={(roots) => put({ roots })}
+          />
+          <Single
+            label="Bears an animal of"
+            measure="mass"
+            of={row.bears}
+            min={0.001}
+            max={20}
+            own={own}
+            onPut={(bears) => put({ bears })}
+          />
+          <Count
+            label="One bought makes"
+            unit={row.divides.value === 1 ? 'plant' : 'plants'}
+            of={row.divides}
+            min={1}
+            max={20}
+            own={own}
+            onPut={(divides) => put({ divides: { ...divides, value: Math.round(divides.value) } })}
+          />
+          <Pick
+            label="Sold as"
+            of={row.sold}
+            words={SOLD_WORD}
+            own={own}
+            onPick={(sold) => put({ sold: mineOf(sold) })}
+          />
+        </Box>
+        <Box>
+          <Part>What it wants</Part>
+          <PlainSpan
+            label="Light"
+            unit="mol/m² a day"
+            of={row.light}
+            max={65}
+            own={own}
+            onPut={(light) => put({ light })}
+          />
+          <Span
+            label="Temperature"
+            measure="temperature"
+            of={row.temperature}
+            min={-20}
+            max={50}
+            own={own}
+            onPut={(temperature) => put({ temperature })}
+          />
+          <Span
+            label="Humidity"
+            measure="percent"
+            of={row.humidity}
+            max={1}
+            own={own}
+            onPut={(humidity) => put({ humidity })}
+          />
+          <Span
+            label="Water in the soil’s pores"
+            measure="percent"
+            of={row.wetness}
+            max={1}
+            own={own}
+            onPut={(wetness) => put({ wetness })}
+          />
+          <Part>To know</Part>
+          <Pick
+            label="To touch and eat"
+            of={row.harm}
+            words={HARM_WORD}
+            own={own}
+            onPick={(harm) => put({ harm: mineOf(harm) })}
+          />
+          <Pick
+            label="From"
+            of={row.region}
+            words={REGION_WORD}
+            own={own}
+            onPick={(region) => put({ region: mineOf(region) })}
+          />
+        </Box>
+      </Box>
+      {row.legal && (
+        <Typography variant="body2" sx={{ mt: 1.5 }}>
+          {row.legal === 'protected'
+            ? 'Commonly protected: buy it propagated, with its papers, never from the wild.'
+            : 'Runs wild where it is let out; in some places it may not be kept.'}{' '}
+          Ask the local authority.
+        </Typography>
+      )}
+    </DetailCard>
+  );
+}

@@ -1,0 +1,250 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { catalogue as shipped } from '@/catalogue';
+import type { Range, Sourced } from '@/core/catalogue';
+import { length, mass, percent, temperature, type Measure, type Quantity } from '@/core/units';
+import { BasisMark } from '@/ui/BasisMark';
+import { NumberField, PickField } from '@/ui/fields/PlainFields';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { useReader } from '@/ui/units';
+
+/** A value the builder wrote. */
+export const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
+
+/** A heading among the values. */
+export function Part({ children }: { readonly children: ReactNode }) {
+  return (
+    <Typography variant="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+      {children}
+    </Typography>
+  );
+}
+
+interface LineProps {
+  readonly label: string;
+  readonly of?: Sourced<unknown>;
+  readonly children: ReactNode;
+}
+
+/** One value with its name and where it comes from. */
+export function Line({ label, of, children }: LineProps) {
+  const source = shipped.sources.find((it) => it.id === of?.source)?.citation;
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.25,
+        minHeight: 34,
+        borderBottom: 1,
+        borderColor: 'earth.rule',
+      }}
+    >
+      <Box sx={{ flex: 1, color: 'earth.quiet' }}>{label}</Box>
+      <Box sx={{ fontWeight: 600, display: 'flex', gap: 0.75, alignItems: 'baseline' }}>{children}</Box>
+      {of && <BasisMark basis={of.basis} {...(source ? { source } : {})} />}
+    </Box>
+  );
+}
+
+interface PickProps<T extends string> {
+  readonly label: string;
+  readonly of: Sourced<T>;
+  readonly words: Record<T, string>;
+  readonly own: boolean;
+  readonly onPick: (value: T) => void;
+}
+
+/** One of a few. */
+export function Pick<T extends string>({ label, of, words, own, onPick }: PickProps<T>) {
+  const options = Object.keys(words) as T[];
+  return (
+    <Line label={label} of={of}>
+      {own ? (
+        <PickField
+          label={label}
+          value={of.value}
+          options={options.map((value) => ({ value, name: words[value] }))}
+          onPick={onPick}
+        />
+      ) : (
+        words[of.value]
+      )}
+    </Line>
+  );
+}
+
+const KIND: Partial<Record<Measure, (si: number) => Quantity>> = { length, mass, percent, temperature };
+const STEP: Partial<Record<Measure, number>> = { length: 0.01, mass: 0.01, percent: 0.05, temperature: 0.5 };
+
+interface SingleProps {
+  readonly label: string;
+  readonly measure: Measure;
+  readonly of: Sourced<number>;
+  readonly min?: number;
+  readonly max: number;
+  readonly own: boolean;
+  readonly onPut: (value: Sourced<number>) => void;
+}
+
+/** One quantity. */
+export function Single({ label, measure, of, min = 0, max, own, onPut }: SingleProps) {
+  const { write } = useReader();
+  const quantity = KIND[measure];
+  return (
+    <Line label={label} of={of}>
+      {own ? (
+        <QuantityField
+          bare
+          label={label}
+          measure={measure}
+          value={of.value}
+          min={min}
+          max={max}
+          step={STEP[measure] ?? 0.01}
+          onCommit={(si) => onPut(mineOf(si))}
+        />
+      ) : (
+        quantity && write(quantity(of.value))
+      )}
+    </Line>
+  );
+}
+
+interface SpanProps {
+  readonly label: string;
+  readonly measure: Measure;
+  readonly of: Sourced<Range>;
+  readonly min?: number;
+  readonly max: number;
+  readonly own: boolean;
+  readonly onPut: (value: Sourced<Range>) => void;
+}
+
+/** A range: its low end never passes its high one. */
+export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps) {
+  const { write } = useReader();
+  const quantity = KIND[measure];
+  const { low, high } = of.value;
+  if (!quantity) return null;
+  const digits = measure === 'mass' && high < 1 ? { decimals: 3, trim: true } : {};
+  return (
+    <Line label={label} of={of}>
+      {own ? (
+        <>
+          <QuantityField
+            bare
+            label={`${label}, from`}
+            measure={measure}
+            value={low}
+            min={min}
+            max={high}
+            step={STEP[measure] ?? 0.01}
+            onCommit={(si) => onPut(mineOf({ low: si, high }))}
+          />
+          to
+          <QuantityField
+            bare
+            label={`${label}, to`}
+            measure={measure}
+            value={high}
+            min={low}
+            max={max}
+            step={STEP[measure] ?? 0.01}
+            onCommit={(si) => onPut(mineOf({ low, high: si }))}
+          />
+        </>
+      ) : low === high ? (
+        write(quantity(low), digits)
+      ) : (
+        `${write(quantity(low), { ...digits, bare: true, trim: true })} to ${write(quantity(high), digits)}`
+      )}
+    </Line>
+  );
+}
+
+interface PlainSpanProps {
+  readonly label: string;
+  readonly unit: string;
+  readonly of: Sourced<Range>;
+  readonly min?: number;
+  readonly max: number;
+  readonly own: boolean;
+  readonly onPut: (value: Sourced<Range>) => void;
+}
+
+/** A range in a unit that is the same everywhere: light, days, eggs. */
+export function PlainSpan({ label, unit, of, min = 0, max, own, onPut }: PlainSpanProps) {
+  const { low, high } = of.value;
+  return (
+    <Line label={label} of={of}>
+      {own ? (
+        <>
+          <NumberField
+            key={`l${low}`}
+            bare
+            label={`${label}, from`}
+            value={low}
+            min={min}
+            max={high}
+            step={0.5}
+            onCommit={(next) => onPut(mineOf({ low: next, high }))}
+          />
+          to
+          <NumberField
+            key={`h${high}`}
+            bare
+            label={`${label}, to`}
+            value={high}
+            min={low}
+            max={max}
+            step={0.5}
+            onCommit={(next) => onPut(mineOf({ low, high: next }))}
+          />
+          {unit}
+        </>
+      ) : (
+        `${low === high ? low : `${low} to ${high}`} ${unit}`
+      )}
+    </Line>
+  );
+}
+
+interface CountProps {
+  readonly label: string;
+  readonly unit: string;
+  readonly of: Sourced<number>;
+  readonly min?: number;
+  readonly max: number;
+  readonly step?: number;
+  readonly own: boolean;
+  readonly onPut: (value: Sourced<number>) => void;
+}
+
+/** A number in a unit that is the same everywhere. */
+export function Count({ label, unit, of, min = 0, max, step = 1, own, onPut }: CountProps) {
+  return (
+    <Line label={label} of={of}>
+      {own ? (
+        <>
+          <NumberField
+            key={of.value}
+            bare
+            label={label}
+            value={of.value}
+            min={min}
+            max={max}
+            step={step}
+            onCommit={(next) => onPut(mineOf(next))}
+          />
+          {unit}
+        </>
+      ) : (
+        `${of.value} ${unit}`
+      )}
+    </Line>
+  );
+}

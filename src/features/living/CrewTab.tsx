@@ -1,0 +1,437 @@
+'use client';
+
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import Alert from '@mui/material/Alert';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { EChartsCoreOption } from 'echarts/core';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { CrewKind } from '@/core/catalogue';
+import type { Design } from '@/core/design';
+import {
+  crewChoices,
+  crewHomeOf,
+  crewOf,
+  LEAF_DENSITY,
+  proposeCrew,
+  warmed,
+  type CrewHome,
+  type Survey,
+} from '@/core/living';
+import { bag, length } from '@/core/units';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { Chart, type Inks } from '@/ui/Chart';
+import { Choice } from '@/ui/Choice';
+import { NumberField } from '@/ui/fields/PlainFields';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { PlainTable } from '@/ui/PlainTable';
+import { seek } from '@/ui/seek';
+import { useReader } from '@/ui/units';
+import { askCrew, type CrewAnswer } from '@/workers/living';
+import { Cultures } from './Cultures';
+import { capital, daysWord, grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
+
+type School = Design['living']['school'];
+const SCHOOLS = (Object.keys(SCHOOL_WORD) as School[]).map((value) => ({
+  value,
+  name: SCHOOL_WORD[value],
+  why: SCHOOL_WHY[value],
+}));
+const MONTHS = 24;
+const SAMPLES = 60;
+
+/** Which crew lives here, how many to begin with, and how they fare over two years. */
+export function CrewTab({ survey }: { readonly survey: Survey }) {
+  const { catalogue } = useStore();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
+  const { write } = useReader();
+  const home = useMemo(
+    () => crewHomeOf(design, assessment.ground, catalogue, survey),
+    [design, assessment.ground, catalogue, survey],
+  );
+  const crew = crewOf(design, catalogue);
+  const answers = useCrew(crew, home);
+  const { school, litter, supplement } = design.living;
+  const onSchool = useCallback(
+    (next: School) => edit({ edit: 'setLiving', change: { school: next } }),
+    [edit],
+  );
+  const eaten = answers.found?.reduce((sum, it) => sum + it.run.litterEaten, 0) ?? 0;
+  const rots =
+    litter.depth *
+    home.floor *
+    LEAF_DENSITY *
+    (1 - Math.exp(-warmed(home.litterK, mean(home.temperature)) * 2));
+  const neededKg = (rots + eaten) / MONTHS;
+  const neededVolume = neededKg / LEAF_DENSITY;
+  const given = (litter.depth * home.floor) / litter.everyMonths;
+
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
+      <Choice label="School of crew" options={SCHOOLS} value={school} onChange={onSchool} least={150} />
+      {school !== 'none' && (
+        <>
+          <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
+            <AddCrew home={home} />
+            <Button
+              variant={crew.length === 0 ? 'contained' : 'outlined'}
+              onClick={() =>
+                edit({ edit: 'adoptCrew', change: { crew: [...proposeCrew(design, home, catalogue)] } })
+              }
+            >
+              {crew.length === 0 ? 'Choose a crew for me' : 'Choose afresh'}
+            </Button>
+          </Box>
+          {crew.length > 0 && (
+            <>
+              <Box
+                sx={{
+                  bgcolor: 'earth.card',
+                  border: 1,
+                  borderColor: 'earth.rule',
+                  borderRadius: '12px',
+                  overflow: 'auto',
+                }}
+              >
+                <PlainTable label="Crew">
+                  <thead>
+                    <tr>
+                      <th>Kind</th>
+                      <th className="number">Let in</th>
+                      <th className="number">After two years</th>
+                      <th>Stands by itself</th>
+                      <th>Held by</th>
+                      <th className="number">Dies out</th>
+                      <th className="icon" aria-label="Take out" />
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {crew.map(({ kind, count }) => {
+                      const it = answers.found?.find((other) => other.kind === kind.id);
+                      return (
+                        <tr key={kind.id}>
+                          <td>{capital(kind.english)}</td>
+                          <td className="number">
+                            <NumberField
+                              key={count}
+                              bare
+                              label={`Number of ${kind.english} let in`}
+                              value={count}
+                              min={1}
+                              max={100_000}
+                              step={5}
+                              onCommit={(next) =>
+                                edit({ edit: 'setCrew', change: { kind: kind.id, count: next } })
+                              }
+                            />
+                          </td>
+                          <td className="number">
+                            {it ? `${round(it.risk.low)} to ${round(it.risk.high)}` : '…'}
+                          </td>
+                          <td>
+                            {it
+                              ? it.run.stands === null
+                                ? 'no: reseed it'
+                                : `after ${daysWord(it.run.stands)}`
+                              : '…'}
+                          </td>
+                          <td>{it ? LIMIT_WORD[it.run.limit] : ''}</td>
+                          <td className="number">{it ? percent(it.risk.collapse) : ''}</td>
+                          <td className="icon">
+                            <IconButton
+                              size="small"
+                              aria-label={`Take ${kind.english} out`}
+                              onClick={() => edit({ edit: 'setCrew', change: { kind: kind.id, count: 0 } })}
+                            >
+                              <DeleteOutlineIcon fontSize="small" />
+                            </IconButton>
+                          </td>
+                        </tr>
+                      );
+                    })}
+                  </tbody>
+                </PlainTable>
+              </Box>
+              {answers.failed !== null && (
+                <Alert severity="error">
+                  The crew could not be reckoned: {answers.failed}. Load the page again.
+                </Alert>
+              )}
+              {answers.found && <CrewChart answers={answers.found} kinds={crew.map((it) => it.kind)} />}
+              <Advice answers={answers.found} kinds={crew.map((it) => it.kind)} home={home} />
+            </>
+          )}
+          <Box>
+            <Typography variant="h3" sx={{ mb: 0.75 }}>
+              What it is fed
+            </Typography>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
+              <TextField
+                select
+                label="Leaf litter"
+                value={litter.kind}
+                sx={{ minWidth: 190 }}
+                onChange={(event) =>
+                  edit({ edit: 'setLiving', change: { litter: { ...litter, kind: event.target.value } } })
+                }
+              >
+                {catalogue.living.litters.map((it) => (
+                  <MenuItem key={it.id} value={it.id}>
+                    {it.english}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <QuantityField
+                label="Kept at a depth of"
+                measure="length"
+                value={litter.depth}
+                max={0.2}
+                onCommit={(depth) => edit({ edit: 'setLiving', change: { litter: { ...litter, depth } } })}
+                sx={{ width: 150 }}
+              />
+              <NumberField
+                key={litter.everyMonths}
+                label="Refilled every so many months"
+                value={litter.everyMonths}
+                min={1}
+                max={36}
+                onCommit={(everyMonths) =>
+                  edit({ edit: 'setLiving', change: { litter: { ...litter, everyMonths } } })
+                }
+                sx={{ width: 190 }}
+              />
+              <QuantityField
+                label="Dry food a week"
+                measure="mass"
+                value={supplement}
+                step={0.001}
+                max={0.5}
+                onCommit={(next) => edit({ edit: 'setLiving', change: { supplement: next } })}
+                sx={{ width: 150 }}
+              />
+            </Box>
+            <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1, maxWidth: '70ch' }}>
+              {catalogue.living.litters.find((it) => it.id === litter.kind)?.note}. About{' '}
+              {write(bag(neededVolume), { decimals: 1 })} a month rots or is eaten here, to a depth of{' '}
+              {write(length(litter.depth))} on {home.floor.toFixed(2)} m² of land; refilled as said,{' '}
+              {write(bag(given), { decimals: 1 })} a month comes in
+              {given < neededVolume ? ': it will run short. Refill sooner, or take leaves that last.' : '.'}
+              {supplement > 0 ? ` Of dry food ${grams(supplement)} a week lies ready.` : ''}
+            </Typography>
+          </Box>
+          <Cultures crew={crew} />
+        </>
+      )}
+      <Typography variant="body2" sx={{ color: 'earth.quiet', maxWidth: '70ch' }}>
+        A crew lessens the work; it does not end it. The white urate part of droppings stays: lift it out by
+        hand. Gauze behind every vent, or it walks out. Never release crew outside.
+      </Typography>
+    </Box>
+  );
+}
+
+const mean = (all: readonly number[]): number =>
+  all.reduce((sum, it) => sum + it, 0) / Math.max(1, all.length);
+const round = (value: number): string =>
+  value >= 1000
+    ? String(Math.round(value / 100) * 100)
+    : value >= 100
+      ? String(Math.round(value / 10) * 10)
+      : String(Math.round(value));
+
+function useCrew(
+  crew: readonly { readonly kind: CrewKind; readonly count: number }[],
+  home: CrewHome,
+): { readonly found: readonly CrewAnswer[] | null; readonly failed: string | null } {
+  const [state, setState] = useState<{ found: readonly CrewAnswer[] | null; failed: string | null }>({
+    found: null,
+    failed: null,
+  });
+  const key = JSON.stringify([crew.map((it) => [it.kind.id, it.count]), home]);
+  const asked = useMemo(
+    () => crew.map(({ kind, count }) => ({ kind, home, start: count, months: MONTHS })),
+    // Their values, not the objects, are what is asked.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [key],
+  );
+  useEffect(() => {
+    if (asked.length === 0) return undefined;
+    let live = true;
+    askCrew(asked, SAMPLES).then(
+      (found) => live && setState({ found, failed: null }),
+      (error: unknown) =>
+        live && setState({ found: null, failed: error instanceof Error ? error.message : String(error) }),
+    );
+    return () => {
+      live = false;
+    };
+  }, [asked]);
+  return state;
+}
+
+/** Kinds that would live here, best first. */
+function AddCrew({ home }: { readonly home: CrewHome }) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const { edit } = useEditing();
+  const [added, setAdded] = useState(0);
+  const choices = useMemo(() => crewChoices(home, catalogue), [home, catalogue]);
+  const taken = new Set(design.living.crew.map((it) => it.kind));
+  return (
+    <Autocomplete
+      key={added}
+      sx={{ flex: '1 1 280px' }}
+      options={choices.filter((it) => !taken.has(it.kind.id))}
+      getOptionLabel={({ kind }) => kind.english}
+      getOptionKey={({ kind }) => kind.id}
+      filterOptions={(all, { inputValue }) =>
+        seek(all, inputValue, ({ kind }) => [kind.english, kind.scientific])
+      }
+      onChange={(_, picked) => {
+        if (!picked) return;
+        edit({ edit: 'setCrew', change: { kind: picked.kind.id, count: picked.start } });
+        setAdded((it) => it + 1);
+      }}
+      renderOption={({ key, ...props }, { kind, value, limit, carries }) => (
+        <li key={key} {...props}>
+          <Box sx={{ flex: 1, minWidth: 0 }}>
+            {kind.english}
+            <Box
+              component="span"
+              sx={{ color: 'earth.quiet', fontStyle: 'italic', fontSize: '0.82rem', ml: 0.75 }}
+            >
+              {kind.scientific}
+            </Box>
+            <Box sx={{ fontSize: '0.8rem', color: 'earth.quiet' }}>
+              {kind.wanted
+                ? value < 0.15
+                  ? `dwindles here: ${LIMIT_WORD[limit]}`
+                  : `about ${round(carries)} would live here, held by ${LIMIT_WORD[limit]}`
+                : 'comes with plants; not wanted'}
+            </Box>
+          </Box>
+        </li>
+      )}
+      renderInput={(params) => <TextField {...params} label="Add a kind, best for this box first" />}
+      noOptionsText="No kind of that name."
+    />
+  );
+}
+
+const LINES = ['moss', 'clay', 'water', 'amber', 'ink'] as const;
+
+function CrewChart({
+  answers,
+  kinds,
+}: {
+  readonly answers: readonly CrewAnswer[];
+  readonly kinds: readonly CrewKind[];
+}) {
+  const named = useMemo(
+    () =>
+      answers.flatMap((it) => {
+        const kind = kinds.find((row) => row.id === it.kind);
+        return kind ? [{ ...it, english: kind.english }] : [];
+      }),
+    [answers, kinds],
+  );
+  const option = useCallback(
+    (inks: Inks): EChartsCoreOption => ({
+      textStyle: { fontFamily: inks.font },
+      grid: { left: 52, right: 120, top: 16, bottom: 34 },
+      xAxis: {
+        type: 'value',
+        min: 0,
+        max: MONTHS,
+        interval: 6,
+        name: 'months after they are let in',
+        nameLocation: 'middle',
+        nameGap: 22,
+        nameTextStyle: { color: inks.quiet },
+        axisLabel: { color: inks.quiet },
+        splitLine: { show: false },
+      },
+      yAxis: {
+        type: 'log',
+        min: 1,
+        name: 'adults',
+        nameTextStyle: { color: inks.quiet },
+        axisLabel: { color: inks.quiet },
+        splitLine: { lineStyle: { color: inks.rule } },
+      },
+      series: named.map(({ run, english }, index) => ({
+        type: 'line',
+        symbol: 'none',
+        smooth: false,
+        lineStyle: {
+          width: 2.25,
+          color: inks[LINES[index % LINES.length] ?? 'ink'],
+          type: index % 2 === 0 ? 'solid' : 'dashed',
+        },
+        data: run.day.map((day, i) => [day / 30.44, Math.max(1, run.adults[i] ?? 0)]),
+        endLabel: {
+          show: true,
+          formatter: english,
+          color: inks.ink,
+          width: 112,
+          overflow: 'break',
+          fontSize: 11,
+        },
+        labelLayout: { moveOverlap: 'shiftY' },
+      })),
+    }),
+    [named],
+  );
+  return (
+    <Chart
+      label={`Adults over ${MONTHS} months: ${named.map((it) => `${it.english} ${round(it.run.adults[0] ?? 0)} to ${round(it.run.adults.at(-1) ?? 0)}`).join('; ')}`}
+      height={230}
+      option={option}
+    />
+  );
+}
+
+/** When to reseed, when to cull. */
+function Advice({
+  answers,
+  kinds,
+  home,
+}: {
+  readonly answers: readonly CrewAnswer[] | null;
+  readonly kinds: readonly CrewKind[];
+  readonly home: CrewHome;
+}) {
+  if (!answers) return null;
+  const lines = answers.flatMap(({ kind: id, run, risk }) => {
+    const kind = kinds.find((it) => it.id === id);
+    if (!kind) return [];
+    const end = run.adults.at(-1) ?? 0;
+    if (run.gone !== null)
+      return [
+        `${kind.english}: gone after ${daysWord(run.gone)}. Reseed it about every ${daysWord(Math.max(30, run.gone * 0.7))}, or take another kind.`,
+      ];
+    if (end < (run.adults[0] ?? 0) * 0.5)
+      return [
+        `${kind.english}: eaten or starved faster than it breeds. Reseed it every two to three months from a culture.`,
+      ];
+    if (risk.collapse > 0.1)
+      return [`${kind.english}: dies out in ${percent(risk.collapse)} of years. Keep a culture.`];
+    if (kind.protein && end > kind.crowd.value * home.floor * 0.7)
+      return [`${kind.english}: swarms. Cull by a third when it shows by day.`];
+    return [];
+  });
+  if (lines.length === 0) return null;
+  return (
+    <Box component="ul" sx={{ m: 0, pl: 2.5, typography: 'body2' }} aria-label="Reseeding and culling">
+      {lines.map((it) => (
+        <li key={it}>{it.charAt(0).toUpperCase() + it.slice(1)}</li>
+      ))}
+    </Box>
+  );
+}

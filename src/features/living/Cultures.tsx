@@ -1,0 +1,187 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import type { CrewKind } from '@/core/catalogue';
+import { cultureOf, FEEDERS } from '@/core/living';
+import { length } from '@/core/units';
+import { useDesigns, useStore } from '@/store';
+import { NumberField } from '@/ui/fields/PlainFields';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { PlainTable } from '@/ui/PlainTable';
+import { useReader } from '@/ui/units';
+import { capital, daysWord } from './words';
+
+/** Tubs beside the boxes: whether they cover all boxes that still wait for their crew, and when to begin. */
+export function Cultures({
+  crew,
+}: {
+  readonly crew: readonly { readonly kind: CrewKind; readonly count: number }[];
+}) {
+  const { catalogue } = useStore();
+  const designs = useDesigns();
+  const { write } = useReader();
+  const [tubs, setTubs] = useState(1);
+  const [weeks, setWeeks] = useState(10);
+  const [floor, setFloor] = useState(0.04);
+  const [warmth, setWarmth] = useState(24);
+  const rows = useMemo(() => {
+    const wanted = new Map<string, { kind: CrewKind; count: number; boxes: number }>();
+    for (const { kind } of crew) wanted.set(kind.id, { kind, count: 0, boxes: 0 });
+    for (const it of designs ?? []) {
+      if (it.state !== 'ready') continue;
+      for (const own of it.row.design.living.crew) {
+        if (own.on !== null) continue;
+        const kind = catalogue.living.crew.find((row) => row.id === own.kind);
+        if (!kind) continue;
+        const row = wanted.get(kind.id) ?? { kind, count: 0, boxes: 0 };
+        row.count += own.count;
+        row.boxes += 1;
+        wanted.set(kind.id, row);
+      }
+    }
+    return [...wanted.values()].map((it) => ({
+      ...it,
+      answer: cultureOf({
+        kind: it.kind,
+        start: Math.min(it.kind.culture.value, Math.max(10, it.kind.crowd.value * floor * 0.1)),
+        floor,
+        tubs,
+        temperature: warmth,
+        wanted: it.count,
+        days: weeks * 7,
+      }),
+    }));
+  }, [crew, designs, catalogue, floor, tubs, warmth, weeks]);
+  if (rows.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Cultures">
+      <Typography variant="h3" sx={{ mb: 0.75 }}>
+        Cultures beside the boxes
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mb: 1 }}>
+        <NumberField
+          key={`t${tubs}`}
+          label="Tubs of each"
+          value={tubs}
+          min={1}
+          max={40}
+          onCommit={setTubs}
+          sx={{ width: 110 }}
+        />
+        <NumberField
+          key={`w${weeks}`}
+          label="Wanted in, weeks"
+          value={weeks}
+          min={1}
+          max={100}
+          onCommit={setWeeks}
+          sx={{ width: 130 }}
+        />
+        <NumberField
+          key={`f${floor}`}
+          label="Floor of a tub, cm²"
+          value={Math.round(floor * 1e4)}
+          min={50}
+          max={5000}
+          step={50}
+          onCommit={(cm) => setFloor(cm / 1e4)}
+          sx={{ width: 150 }}
+        />
+        <QuantityField
+          label="Kept at"
+          measure="temperature"
+          value={warmth}
+          min={10}
+          max={34}
+          step={1}
+          onCommit={setWarmth}
+          sx={{ width: 110 }}
+        />
+      </Box>
+      <Box
+        sx={{
+          bgcolor: 'earth.card',
+          border: 1,
+          borderColor: 'earth.rule',
+          borderRadius: '12px',
+          overflow: 'auto',
+        }}
+      >
+        <PlainTable label="Crew cultures">
+          <thead>
+            <tr>
+              <th>Kind</th>
+              <th className="number">All boxes want</th>
+              <th className="number">To take then</th>
+              <th>Covers them</th>
+              <th>Start before</th>
+              <th>Split</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ kind, count, boxes, answer }) => (
+              <tr key={kind.id}>
+                <td>{capital(kind.english)}</td>
+                <td className="number">
+                  {count} in {boxes} {boxes === 1 ? 'box' : 'boxes'}
+                </td>
+                <td className="number">{Math.floor(answer.toTake)}</td>
+                <td>
+                  {answer.covers
+                    ? 'yes'
+                    : answer.tubsNeeded === null
+                      ? 'never'
+                      : `no: ${answer.tubsNeeded} tubs in time`}
+                </td>
+                <td>{answer.startBefore === null ? 'more tubs' : `${daysWord(answer.startBefore)} ahead`}</td>
+                <td>{answer.split === null ? '–' : `after ${daysWord(answer.split)}`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </PlainTable>
+      </Box>
+      <Typography variant="h3" sx={{ mt: 1.5, mb: 0.75 }}>
+        Feeders
+      </Typography>
+      <Box
+        sx={{
+          bgcolor: 'earth.card',
+          border: 1,
+          borderColor: 'earth.rule',
+          borderRadius: '12px',
+          overflow: 'auto',
+        }}
+      >
+        <PlainTable label="Feeder cultures">
+          <thead>
+            <tr>
+              <th>Feeder</th>
+              <th className="number">Size</th>
+              <th>First harvest</th>
+              <th>Lasts</th>
+              <th>Start the next</th>
+              <th className="number">A day</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FEEDERS.map((it) => (
+              <tr key={it.id}>
+                <td title={it.scientific}>{capital(it.english)}</td>
+                <td className="number">{write(length(it.size))}</td>
+                <td>after {daysWord(it.firstHarvest)}</td>
+                <td>{daysWord(it.harvestDays)}</td>
+                <td>every {daysWord(it.restartDays)}</td>
+                <td className="number">about {it.givesADay}</td>
+              </tr>
+            ))}
+          </tbody>
+        </PlainTable>
+      </Box>
+      <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
+        At 24 °C; common practice. Feed on the day of harvest, throw a culture out when it smells or moulds.
+      </Typography>
+    </Box>
+  );
+}

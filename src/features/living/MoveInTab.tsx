@@ -1,0 +1,95 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { findAnimal } from '@/core/catalogue';
+import { moveInOf, quarantineDays } from '@/core/living';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+
+/** What comes before the animal, and its first week; with the two days that are written down. */
+export function MoveInTab({ today }: { readonly today: Date }) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const { edit } = useEditing();
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const { moveIn } = design.living;
+  const [least, most] = quarantineDays(animal);
+  const put = (change: Partial<typeof moveIn>): void =>
+    edit({ edit: 'setLiving', change: { moveIn: { ...moveIn, ...change } } });
+  const passed = moveIn.quarantine
+    ? Math.floor((today.getTime() - Date.parse(moveIn.quarantine)) / 86_400_000)
+    : null;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
+        {(
+          [
+            ['quarantine', 'Quarantine since'],
+            ['tested', 'Tests clear on'],
+          ] as const
+        ).map(([key, label]) => (
+          <TextField
+            key={key}
+            type="date"
+            label={label}
+            value={moveIn[key] ?? ''}
+            slotProps={{ inputLabel: { shrink: true } }}
+            onChange={(event) => put({ [key]: event.target.value === '' ? null : event.target.value })}
+            sx={{ width: 180 }}
+          />
+        ))}
+        {moveIn.quarantine !== null && (
+          <Button size="small" onClick={() => put({ quarantine: null, tested: null })}>
+            Clear both
+          </Button>
+        )}
+      </Box>
+      <Typography variant="body2">
+        {passed === null
+          ? `Quarantine lasts ${least} to ${most} days for this kind (common practice).`
+          : passed < least
+            ? `Day ${Math.max(0, passed)} of at least ${least}. It waits.`
+            : moveIn.tested === null
+              ? `${passed} days have passed. It waits for its tests.`
+              : `${passed} days have passed and its tests were clear.`}
+      </Typography>
+      <Box
+        component="ol"
+        sx={{ m: 0, pl: 0, listStyle: 'none', display: 'grid', gap: 1 }}
+        aria-label="Before it moves in"
+      >
+        {moveInOf(animal).map((step, index) => (
+          <Box
+            component="li"
+            key={step.id}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '28px 1fr',
+              gap: 1,
+              bgcolor: 'earth.card',
+              border: 1,
+              borderColor: 'earth.rule',
+              borderRadius: '12px',
+              px: 1.5,
+              py: 1.1,
+            }}
+          >
+            <Box sx={{ typography: 'h3', color: 'earth.quiet' }} aria-hidden>
+              {index + 1}
+            </Box>
+            <Box sx={{ typography: 'body2' }}>
+              <strong>{step.what}</strong>
+              {step.days
+                ? ` · ${step.days[0] === step.days[1] ? step.days[0] : `${step.days[0]} to ${step.days[1]}`} days`
+                : ''}
+              <Box sx={{ color: 'earth.quiet' }}>{step.why}</Box>
+              {step.caution && <Box sx={{ color: 'earth.clay' }}>{step.caution}</Box>}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

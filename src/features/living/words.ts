@@ -1,0 +1,81 @@
+import type { Design } from '@/core/design';
+import type { CrewLimit, Stratum } from '@/core/living';
+
+export const STRATUM_WORD: Record<Stratum, string> = {
+  carpet: 'Carpet',
+  middle: 'Middle',
+  tall: 'Tall',
+  walls: 'Walls',
+  mounted: 'On wood and stone',
+  water: 'In water',
+};
+
+export const SCHOOL_WORD: Record<Design['living']['school'], string> = {
+  'springtails-isopods': 'Springtails and isopods',
+  beetles: 'With beetles',
+  'roaches-earwigs': 'With roaches and earwigs',
+  none: 'None',
+};
+export const SCHOOL_WHY: Record<Design['living']['school'], string> = {
+  'springtails-isopods': 'The everyday pair: one for mould, one for leaves and droppings.',
+  beetles:
+    'They clear more and live drier, but swarm when there is much to eat, and want deep soil to pupate in.',
+  'roaches-earwigs': 'Strong eaters for large animals; some get out, and few people love them.',
+  none: 'A plain natural box: you lift everything out by hand, and see all of it.',
+};
+
+export const LIMIT_WORD: Record<CrewLimit, string> = {
+  room: 'room',
+  food: 'food',
+  moisture: 'moisture of the soil',
+  warmth: 'warmth',
+  depth: 'depth of soil',
+  air: 'moving air',
+};
+
+/** With a capital, for the head of a line. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Small masses, which kilograms and pounds cannot say. */
+export const grams = (kg: number): string => {
+  const g = kg * 1000;
+  if (g >= 10) return `${g.toFixed(0)} g`;
+  if (g >= 1) return `${g.toFixed(1)} g`;
+  return g >= 0.01 ? `${(g * 1000).toFixed(0)} mg` : `${(g * 1000).toFixed(1)} mg`;
+};
+
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** How well something does, in a word. */
+export const fitWord = (value: number): string =>
+  value >= 0.85
+    ? 'thrives'
+    : value >= 0.55
+      ? 'does well'
+      : value >= 0.25
+        ? 'lives'
+        : value > 0
+          ? 'pines'
+          : 'dies';
+
+/** So many months, as one says it. */
+export function monthsWord(months: number): string {
+  if (months < 0.75) return 'now';
+  if (months < 18) return `${Math.round(months)} ${Math.round(months) === 1 ? 'month' : 'months'}`;
+  const years = Math.round(months / 6) / 2;
+  return `${years} years`;
+}
+
+/** Days as weeks or months, as one says it. */
+export function daysWord(days: number): string {
+  if (days < 14) return `${Math.round(days)} days`;
+  if (days < 100) return `${Math.round(days / 7)} weeks`;
+  return `${Math.round(days / 30.44)} months`;
+}
+
+/** The day so many months from a day, as month and year. */
+export function monthFrom(from: Date, months: number): string {
+  const at = new Date(from);
+  at.setDate(at.getDate() + Math.round(months * 30.44));
+  return at.toLocaleDateString(undefined, { month: 'short', year: 'numeric' });
+}
