@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /** Waits until the last edit has reached storage. */
@@ -69,4 +70,23 @@ export async function bare(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'Lay out a first scape' }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Ground' }).click();
   await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
+}
+
+/** WCAG 2.2 A and AA, and what axe holds for good practice besides. */
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+/**
+ * axe finds nothing. The dark scheme is the same page in other colours: there only what depends on them is looked at
+ * again.
+ */
+export async function sound(page: Page, scheme: 'light' | 'dark', what: string): Promise<void> {
+  await page.waitForTimeout(150);
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (
+    scheme === 'light' ? axe.withTags(TAGS) : axe.withRules(['color-contrast', 'link-in-text-block'])
+  ).analyze();
+  const told = violations.map(
+    (it) => `${it.id}: ${it.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
+  );
+  expect(told, what).toEqual([]);
 }

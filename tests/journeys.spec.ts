@@ -153,7 +153,7 @@ test('keyboard only: from an empty rack to a dragged layer and back', async ({ p
 
   await press('3');
   await expect(page.getByRole('heading', { name: 'Scape', level: 1 })).toBeVisible();
-  await press('5');
+  await press('6');
   await expect(page.getByRole('heading', { name: 'Build', level: 1 })).toBeVisible();
   await press('1');
   await expect(page.getByRole('heading', { name: 'Brief', level: 1 })).toBeVisible();

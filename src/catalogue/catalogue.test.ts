@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Catalogue, type Sourced } from '@/core/catalogue';
+import { Catalogue, countBasis, ScientificName, type Sourced } from '@/core/catalogue';
 import { UV_ZONES } from '@/core/light/zones';
 import { catalogue, withPrices } from '.';
 
@@ -21,8 +21,25 @@ describe('the catalogue', () => {
     for (const it of values) if (it.source) expect(sources).toContain(it.source);
   });
 
-  it('holds what this version promises: 24 animals, 40 materials, 12 recipes, no name twice', () => {
-    expect(catalogue.animals.length).toBeGreaterThanOrEqual(24);
+  it('holds what this version promises: animals, plants, crew, litters, materials, recipes; no name twice', () => {
+    expect(catalogue.animals.length).toBeGreaterThanOrEqual(60);
+    const { plants, crew, litters } = catalogue.living;
+    expect(plants.length).toBeGreaterThanOrEqual(120);
+    expect(crew.length).toBeGreaterThanOrEqual(30);
+    expect(litters.length).toBeGreaterThanOrEqual(12);
+    for (const rows of [plants, crew, litters, catalogue.animals]) {
+      expect(new Set(rows.map((it) => it.id)).size).toBe(rows.length);
+      expect(new Set(rows.map((it) => it.english.toLowerCase())).size).toBe(rows.length);
+    }
+    for (const rows of [plants, crew, catalogue.animals]) {
+      expect(new Set(rows.map((it) => it.scientific)).size).toBe(rows.length);
+      for (const it of rows)
+        expect(ScientificName.safeParse(it.scientific).success, it.scientific).toBe(true);
+    }
+    expect(new Set(catalogue.animals.map((it) => it.kind)).size).toBe(7);
+    expect(new Set(plants.map((it) => it.form)).size).toBe(7);
+    expect(new Set(crew.map((it) => it.group)).size).toBe(8);
+    expect(crew.some((it) => !it.wanted)).toBe(true);
     expect(catalogue.materials.length).toBeGreaterThanOrEqual(40);
     expect(catalogue.recipes.length).toBeGreaterThanOrEqual(12);
     // Wet, in between and dry; with peat and without.
@@ -65,6 +82,55 @@ describe('the catalogue', () => {
       expect(mass.value.high, english).toBeLessThan(5);
       expect(space.value.width, english).toBeGreaterThanOrEqual(space.value.depth);
     }
+  });
+
+  it('plants and crew stand inside sane bounds', () => {
+    for (const it of catalogue.living.plants) {
+      const { light, temperature, humidity, wetness, height, width } = it;
+      expect(light.value.low, it.english).toBeGreaterThan(0);
+      expect(light.value.high).toBeLessThanOrEqual(40);
+      expect(temperature.value.low).toBeGreaterThanOrEqual(-10);
+      expect(temperature.value.high).toBeLessThanOrEqual(38);
+      expect(temperature.value.high - temperature.value.low, it.english).toBeGreaterThan(6);
+      expect(humidity.value.high).toBeLessThanOrEqual(1);
+      expect(wetness.value.high).toBeLessThanOrEqual(1);
+      expect(height.value.high).toBeLessThanOrEqual(2);
+      expect(width.value.high).toBeLessThanOrEqual(1);
+      expect(it.months.value).toBeGreaterThan(2);
+      expect(it.bears.value).toBeLessThanOrEqual(2);
+      if (it.form === 'succulent') expect(wetness.value.high, it.english).toBeLessThan(0.5);
+      if (it.form === 'floating') expect(wetness.value.low, it.english).toBeGreaterThan(0.9);
+    }
+    for (const it of catalogue.living.crew) {
+      const { low, best, high } = it.temperature.value;
+      expect(low < best && best < high, it.english).toBe(true);
+      const { litter, waste, mould } = it.diet.value;
+      expect(litter + waste + mould, it.english).toBeCloseTo(1, 9);
+      // A body of its size and about the density of water, at most as thick as it is long.
+      expect(it.mass.value, it.english).toBeLessThan(1000 * it.size.value ** 3);
+      expect(it.youngKeep.value).toBeGreaterThan(0.9);
+      expect(it.start.value).toBeLessThan(it.crowd.value);
+    }
+    for (const it of catalogue.living.litters) expect(it.decay.value, it.english).toBeLessThan(5);
+    for (const it of catalogue.animals) {
+      const life = it.growing!;
+      expect(life, it.english).toBeDefined();
+      expect(life.hatched.value).toBeLessThan(it.length.value.high);
+      expect(life.years.value * 12, it.english).toBeGreaterThan(life.monthsToAdult.value);
+      expect(life.young.value === 'live', it.english).toBe(life.incubation === undefined);
+    }
+  });
+
+  it('says how much is published, practice and memory: every value counted once', () => {
+    const count = countBasis(catalogue);
+    expect(count.own).toBe(0);
+    expect(count.published + count.practice + count.memory).toBe(sourced(catalogue).length);
+    expect(countBasis([{ a: { value: 1, basis: 'practice' }, b: [{ value: 2, basis: 'own' }] }])).toEqual({
+      published: 0,
+      practice: 1,
+      memory: 0,
+      own: 1,
+    });
   });
 
   it('materials stand inside sane bounds', () => {

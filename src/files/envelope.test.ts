@@ -30,7 +30,7 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5', 'rack-v6'])(
+  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5', 'rack-v6', 'rack-v7'])(
     '%s opens for ever, with all that it held',
     (name) => {
       const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
@@ -246,7 +246,7 @@ describe('writing and reading', () => {
     [
       'a shelf that holds less than nothing',
       () =>
-        good.replace('"version": 3,', '"version": 2,').replace('"shelf": []', '"shelf": { "charcoal": -1 }'),
+        good.replace('"version": 4,', '"version": 2,').replace('"shelf": []', '"shelf": { "charcoal": -1 }'),
       /^shelf\.charcoal$/,
       />=0|0 or more/,
     ],

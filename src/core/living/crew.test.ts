@@ -44,7 +44,7 @@ describe('the age chain', () => {
       // From next to nothing, so that it grows for many generations before it feels how full the place is.
       const run = runCrew({ kind: it, home, start: 1e-30, months: 120, every: 1 });
       // Less room is felt only when the place fills.
-      const half = run.carries * 1e-6;
+      const half = run.carries * 1e-9;
       const at = run.adults.findIndex((adults) => adults > half);
       const days = at < 0 ? run.adults.length - 2 : at;
       const rate = (run.adults[days] ?? 0) / (run.adults[days - 1] ?? 1);

@@ -117,6 +117,15 @@ export function proposePlanting(asked: PlantingAsked): Planting {
   const standing: { x: number; y: number; z: number; wide: number; stratum: Stratum; kind: string }[] = [];
   const cover: Record<Stratum, number> = { carpet: 0, middle: 0, tall: 0, walls: 0, mounted: 0, water: 0 };
   const short: { stratum: Stratum; because: string }[] = [];
+  const stands = (it: Option): boolean => {
+    const own = grownSize(it.plant, it.fit.value).width;
+    return standing.every((other) => {
+      const far = Math.hypot(other.x - it.place.x, other.y - it.place.y, other.z - it.place.z);
+      // Carpet runs on under what stands over it.
+      const share = (other.stratum === 'carpet') !== (it.stratum === 'carpet') ? 0.15 : APART;
+      return far >= Math.max(0.015, share * (own + other.wide) * 0.5) || far >= 0.35;
+    });
+  };
   const order: readonly Stratum[] = ['tall', 'walls', 'middle', 'mounted', 'water', 'carpet'];
   for (const stratum of order) {
     const target =
@@ -150,7 +159,7 @@ export function proposePlanting(asked: PlantingAsked): Planting {
         (it.plant.harm.value === 'toxic' ? 0.06 : 0)
       );
     };
-    let left = [...pool];
+    let left = pool.filter(stands);
     let count = 0;
     while (
       (cover[stratum] < target || (count < LEAST[stratum] && cover[stratum] < target * 1.8)) &&
@@ -189,19 +198,10 @@ export function proposePlanting(asked: PlantingAsked): Planting {
         stratum === 'walls'
           ? (wide * Math.max(wide, Math.min(grownSize(option.plant).height, height)) * 0.7) / walls
           : ((Math.PI / 4) * wide * wide) / floor;
-      left = left.filter((it) => {
-        const own = grownSize(it.plant, it.fit.value).width;
-        return standing.every((other) => {
-          const far = Math.hypot(other.x - it.place.x, other.y - it.place.y, other.z - it.place.z);
-          // Carpet runs on under what stands over it.
-          const share = (other.stratum === 'carpet') !== (it.stratum === 'carpet') ? 0.15 : APART;
-          return far >= Math.max(0.015, share * (own + other.wide) * 0.5) || far >= 0.35;
-        });
-      });
+      left = left.filter(stands);
       const kinds = standing.filter((other) => other.kind === option.plant.id).length;
       if (kinds >= 4) left = left.filter((it) => it.plant.id !== option.plant.id);
     }
-    // Places are taken by other strata first: something may still stand close by.
     if (cover[stratum] === 0) {
       short.push({
         stratum,

@@ -4,7 +4,9 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { countBasis } from '@/core/catalogue';
+import { useStore } from '@/store';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
 import { Animals } from './Animals';
@@ -22,7 +24,19 @@ type Kind = (typeof TABS)[number]['value'];
 
 /** What is known of animals, plants, crew and litter, and where every value comes from; one's own rows beside them. */
 export function Almanac({ tools }: { readonly tools: ReactNode }) {
+  const { catalogue } = useStore();
   const [kind, setKind] = useState<Kind>('animals');
+  const told = useMemo(() => {
+    const rows = kind === 'animals' ? catalogue.animals : catalogue.living[kind];
+    const { published, practice, memory, own } = countBasis(rows);
+    return [
+      `${rows.length} kinds`,
+      `${published} values published`,
+      `${practice} common practice`,
+      `${memory} from memory`,
+      ...(own > 0 ? [`${own} your own`] : []),
+    ].join(' · ');
+  }, [catalogue, kind]);
   useEffect(() => {
     document.title = 'Almanac · Rincon';
   }, []);
@@ -55,6 +69,9 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
             />
           ))}
         </Tabs>
+        <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1, fontVariantNumeric: 'tabular-nums' }}>
+          {told}
+        </Typography>
         <Box role="tabpanel" id={`almanac-panel-${kind}`} aria-labelledby={`almanac-tab-${kind}`}>
           {kind === 'animals' && <Animals />}
           {kind === 'plants' && <Plants />}

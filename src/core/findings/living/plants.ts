@@ -17,7 +17,11 @@ export const nothingPlanted: Rule = ({ design, animal }) =>
             animal.ground.value === 'dry'
               ? say`A few strong ones give shade and cover; a dry box can do without.`
               : say`They hold moisture, give cover and take up what the crew leaves.`,
-          remedies: [{ label: say`Plant it and let in a crew`, call: { edit: 'proposeLiving', change: {} } }],
+          // Without light nothing lives: that comes first.
+          remedies:
+            design.climate.devices.length > 0
+              ? [{ label: say`Plant it and let in a crew`, call: { edit: 'proposeLiving', change: {} } }]
+              : [],
           basis: 'practice',
           routine: true,
         },

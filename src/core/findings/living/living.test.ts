@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest';
+import { catalogue } from '@/catalogue';
+import { assess } from '../../assess';
+import { applyEdit, proposeDesign, type Design, type EditCall } from '../../design';
+import { METRIC, tell } from '../../units';
+
+const build = (animal: string | null, ...calls: EditCall[]): Design =>
+  calls.reduce(
+    (design, call) => applyEdit(design, call, catalogue),
+    proposeDesign(
+      {
+        id: 'x',
+        name: 'x',
+        animal,
+        count: 1,
+        size: { width: 0.9, depth: 0.45, height: 0.45 },
+        room: { kind: 'middle', temperature: null, humidity: null },
+      },
+      catalogue,
+    ),
+  );
+const found = (design: Design, code: string) =>
+  assess(design, catalogue).findings.find((it) => it.code === code);
+const said = (design: Design, code: string): string | undefined => {
+  const it = found(design, code);
+  return it && tell(it.what, { prefs: METRIC, locale: 'en' }).replaceAll('\u00a0', ' ');
+};
+/** Carries out the first remedy the program offers. */
+const mended = (design: Design, code: string): Design =>
+  applyEdit(design, found(design, code)!.remedies[0]!.call!, catalogue);
+const ground = { on: 'ground', at: { x: 0.4, y: 0.2 }, pot: false } as const;
+const put = (kind: string, size = 0.4): EditCall => ({
+  edit: 'addPlant',
+  change: { kind, spot: ground, size },
+});
+const GECKO = 'goniurosaurus-hainanensis';
+
+describe('findings of what lives in a box', () => {
+  it.each([
+    ['nothing-planted', build(GECKO, { edit: 'proposeClimate', change: {} }), 'No plants are chosen yet.'],
+    ['no-crew', build(GECKO), 'No crew is chosen yet.'],
+    [
+      'plant-too-tall',
+      build(GECKO, put('hibiscus-rosa-sinensis', 1)),
+      'The China rose is taller than the room over it.',
+    ],
+    [
+      'plant-poisonous',
+      build('pogona-vitticeps', put('kalanchoe-tomentosa')),
+      'The panda plant is poisonous to eat.',
+    ],
+    [
+      'plant-dug-up',
+      build('eryx-colubrinus', put('haworthia-cooperi')),
+      'The window haworthia stands free in soil that is dug over.',
+    ],
+    [
+      'crew-unwanted',
+      build(GECKO, { edit: 'setCrew', change: { kind: 'subulina-octona', count: 5 } }),
+      'The miniature awl snail is not a crew: it eats soft plants and breeds fast.',
+    ],
+    [
+      'crew-escapes',
+      build(GECKO, { edit: 'setCrew', change: { kind: 'alphitobius-diaperinus', count: 50 } }),
+      'The lesser mealworm beetle gets out of open boxes and may settle in a house.',
+    ],
+    [
+      'crew-hungry',
+      build(GECKO, { edit: 'setCrew', change: { kind: 'porcellio-laevis', count: 20 } }),
+      'The smooth isopod nibbles soft plants and moulting animals when it lacks protein.',
+    ],
+  ] as const)('%s is told, and its remedy takes it away', (code, design, words) => {
+    expect(said(design, code)).toBe(words);
+    expect(found(mended(design, code), code)).toBeUndefined();
+  });
+
+  it('law and company have no remedy but people; each stands beside Living', () => {
+    for (const [code, design, severity] of [
+      ['plant-invasive', build(GECKO, put('hedera-helix')), 'note'],
+      ['plant-protected', build(GECKO, put('ludisia-discolor')), 'note'],
+      [
+        'company-alone',
+        build('eublepharis-macularius', { edit: 'setCount', change: { count: 2 } }),
+        'severe',
+      ],
+    ] as const) {
+      const it = found(design, code)!;
+      expect(it, code).toMatchObject({ severity, place: { at: 'living' } });
+      expect(it.remedies).toEqual([]);
+      expect(found(build(GECKO), code)).toBeUndefined();
+    }
+  });
+
+  it('poison does not matter to what eats no leaves; a box of the school of none wants no crew', () => {
+    expect(found(build(GECKO, put('kalanchoe-tomentosa')), 'plant-poisonous')).toBeUndefined();
+    expect(found(build(GECKO, { edit: 'setLiving', change: { school: 'none' } }), 'no-crew')).toBeUndefined();
+    expect(found(build(null), 'nothing-planted')).toBeUndefined();
+  });
+
+  it('the whole proposal leaves nothing severe for any kind', () => {
+    for (const { id } of catalogue.animals) {
+      const design = build(id, { edit: 'proposeLiving', change: {} });
+      const severe = assess(design, catalogue).findings.filter(
+        (it) => it.severity === 'severe' && it.place.at === 'living',
+      );
+      expect(
+        severe.map((it) => it.code),
+        id,
+      ).toEqual([]);
+    }
+  }, 60_000);
+});

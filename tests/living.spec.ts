@@ -1,0 +1,196 @@
+import { expect, test, type Page } from '@playwright/test';
+import { build, demo, saved, sound } from './helpers';
+
+/** Waits until plants are judged by the climate of the box. */
+async function surveyed(page: Page): Promise<void> {
+  await expect(page.locator('[data-survey=ready]')).toBeAttached({ timeout: 120_000 });
+}
+const open = async (page: Page, path: string): Promise<void> => {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { name: 'Living', level: 1 })).toBeVisible();
+  await surveyed(page);
+};
+const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
+const rows = (page: Page) => page.getByRole('table', { name: 'Plants' }).locator('tbody tr');
+
+test('from bare ground to a planted, stocked box by proposal, then by hand; two years scrubbed', async ({
+  page,
+}) => {
+  await build(page, 'crested', ['60 cm', '45 cm', '60 cm'], 'Fern gully');
+  await page.getByRole('link', { name: 'Living' }).click();
+  await surveyed(page);
+  // A new enclosure comes planted; down to bare ground first.
+  await page.getByRole('button', { name: 'Take all out' }).click();
+  await expect(page.getByText('bare ground')).toBeVisible();
+  await expect(page.getByText('Nothing is planted yet.', { exact: false })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Plant it for me' }).click();
+  await expect(rows(page).first()).toBeVisible();
+  const planted = await rows(page).count();
+  expect(planted).toBeGreaterThan(3);
+  // Nothing that was proposed pines or dies.
+  await expect(rows(page).filter({ hasText: /pines|dies/ })).toHaveCount(0);
+  await expect(
+    page
+      .getByRole('list', { name: 'Cover by height' })
+      .getByText(/now, \d+ % grown/)
+      .first(),
+  ).toBeVisible();
+
+  // By hand: one more, best first; then dragged in plan, potted and divided.
+  await page.getByRole('combobox', { name: 'Add a plant, best for this box first' }).fill('nerv plant');
+  await page.getByRole('option', { name: /nerve plant/ }).click();
+  await expect(rows(page)).toHaveCount(planted + 1);
+  await page.getByRole('button', { name: 'Plan', exact: true }).click();
+  await rows(page).filter({ hasText: 'Nerve plant' }).last().getByRole('button').click();
+  const mark = page.locator('[data-plant][aria-pressed=true]');
+  const before = await mark.getAttribute('aria-label');
+  const box = (await mark.boundingBox())!;
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x + 40, middle.y + 30, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.locator('[data-plant][aria-pressed=true]')).not.toHaveAttribute(
+    'aria-label',
+    before ?? '',
+  );
+  await page.getByRole('switch', { name: 'In a sunk pot' }).click();
+  await page.getByRole('button', { name: 'Divide' }).click();
+  await expect(rows(page)).toHaveCount(planted + 2);
+  await expect(page.getByText('Wash the roots bare', { exact: false })).toBeVisible();
+  await saved(page);
+
+  // Two years on, plants stand higher; the month is told.
+  await page.getByRole('button', { name: 'Front', exact: true }).click();
+  const heights = async (): Promise<number> => {
+    const labels = await page
+      .locator('[data-plant]')
+      .evaluateAll((all) => all.map((it) => it.getAttribute('aria-label') ?? ''));
+    return labels.reduce((sum, it) => sum + Number(/([\d.]+) cm high/.exec(it)?.[1] ?? 0), 0);
+  };
+  const young = await heights();
+  const months = page.getByRole('slider', { name: 'Months after planting' });
+  await months.focus();
+  for (let i = 0; i < 24; i += 1) await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('After 2 years')).toBeVisible();
+  expect(await heights()).toBeGreaterThan(young * 1.3);
+  await part(page, 'Growth');
+  await expect(page.getByText('Growth follows a logistic curve', { exact: false })).toBeVisible();
+
+  // What is planted stands on the buying list, and after a reload.
+  await page.getByRole('link', { name: 'Build' }).click();
+  const list = page.getByRole('table', { name: 'Plants and crew' });
+  await expect(list.getByText('nerve plant', { exact: false })).toBeVisible();
+  await page.goBack();
+  await page.reload();
+  await expect(rows(page)).toHaveCount(planted + 2);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(rows(page)).toHaveCount(planted + 1);
+});
+
+test('the crew: proposed, counted over two years, another school, litter, cultures; the load it carries', async ({
+  page,
+}) => {
+  await demo(page);
+  await open(page, '/e/demo-hedge/living');
+  await part(page, 'Crew');
+  const crew = page.getByRole('table', { name: 'Crew', exact: true });
+  await page.getByRole('button', { name: 'Choose afresh' }).click();
+  await expect(crew.locator('tbody tr')).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /^Adults over 24 months: .*isopod/ })).toBeVisible();
+  await expect(crew.getByText(/after \d+ (weeks|months|days)|reseed/).first()).toBeVisible();
+  await page.getByRole('combobox', { name: 'Add a kind, best for this box first' }).fill('powdry isopd');
+  await expect(page.getByRole('option').first()).toContainText('isopod');
+  await page.keyboard.press('Escape');
+  await page.getByRole('radio', { name: /^With beetles/ }).click();
+  await page.getByRole('button', { name: 'Choose afresh' }).click();
+  await expect(crew.getByText(/beetle/).first()).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Crew cultures' })).toBeVisible();
+  await page.getByRole('radio', { name: /^None/ }).click();
+  await expect(crew).toBeHidden();
+  await expect(page.getByText('The white urate part', { exact: false })).toBeVisible();
+
+  await part(page, 'Waste and water');
+  const load = page.getByRole('region', { name: 'On land' });
+  const share = async (): Promise<number> => Number(/([\d.]+) %/.exec(await load.innerText())?.[1]);
+  const lifted = await share();
+  const out = load.getByRole('textbox', { name: 'Droppings lifted out, %' });
+  await out.fill('0');
+  await out.press('Enter');
+  await expect.poll(share).toBeGreaterThan(lifted);
+  await expect(page.getByText('No open water here but dishes', { exact: false })).toBeVisible();
+  await open(page, '/e/demo-bog-shelf/living');
+  await part(page, 'Waste and water');
+  await expect(page.getByRole('img', { name: /^Ammonia, nitrite/ })).toBeVisible();
+  const water = page.getByRole('region', { name: 'In the water' });
+  const told = await water.innerText();
+  await page.getByRole('switch', { name: 'Started with media of a ripe filter' }).click();
+  await expect.poll(() => water.innerText()).not.toBe(told);
+});
+
+test('by keyboard: a plant is picked, moved and taken out; company and moving in are told', async ({
+  page,
+}) => {
+  await demo(page);
+  await open(page, '/e/demo-limestone/living');
+  const first = page.locator('[data-plant]').first();
+  const name = await first.getAttribute('aria-label');
+  await first.focus();
+  await page.keyboard.press('Enter');
+  await expect(first).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(first).not.toHaveAttribute('aria-label', name ?? '');
+  const count = await page.locator('[data-plant]').count();
+  await page.keyboard.press('Delete');
+  await expect(page.locator('[data-plant]')).toHaveCount(count - 1);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-plant]')).toHaveCount(count);
+
+  await part(page, 'Company');
+  await expect(page.getByText('A pair.', { exact: false })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Age, months' }).fill('2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^At 2 months: about/)).toBeVisible();
+  await part(page, 'Moving in');
+  await page.getByLabel('Quarantine since').fill('2026-01-02');
+  await expect(page.getByText(/days have passed. It waits for its tests/)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Before it moves in' })).toContainText('veterinarian');
+});
+
+test('the almanac finds kinds by names misspelt; a plant of one’s own is planted', async ({ page }) => {
+  await demo(page);
+  await page.goto('/almanac');
+  await part(page, 'Plants');
+  await page.getByLabel('Find in plants').fill('Fitonia albivnis');
+  await expect(page.getByRole('list', { name: 'Plants' }).getByRole('button').first()).toContainText(
+    'Nerve plant',
+  );
+  await page.getByRole('list', { name: 'Plants' }).getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Make one like it' }).click();
+  const english = page.getByRole('textbox', { name: 'English name' });
+  await english.fill('school window plant');
+  await english.press('Enter');
+  await part(page, 'Crew');
+  await expect(page.getByText('Doubles in')).toBeVisible();
+  await open(page, '/e/demo-limestone/living');
+  await page.getByRole('combobox', { name: 'Add a plant, best for this box first' }).fill('school window');
+  await page.getByRole('option', { name: /school window plant/ }).click();
+  await expect(rows(page).filter({ hasText: 'School window plant' })).toHaveCount(1);
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in Living, ${scheme}`, async ({ page }) => {
+    test.setTimeout(400_000);
+    await page.emulateMedia({ colorScheme: scheme });
+    await demo(page);
+    await open(page, '/e/demo-bog-shelf/living');
+    await rows(page).first().getByRole('button').click();
+    await sound(page, scheme, 'plants, one picked');
+    for (const name of ['Growth', 'Crew', 'Waste and water', 'Company', 'Moving in']) {
+      await part(page, name);
+      await sound(page, scheme, name);
+    }
+  });
+}
