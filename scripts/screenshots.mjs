@@ -15,17 +15,17 @@ const SHOTS = [
   ['new-enclosure', '/new', answerThree],
   ['brief', '/e/demo-hedge/brief'],
   ['ground', '/e/demo-limestone/ground'],
-  ['moisture', '/e/demo-limestone/ground', moisture],
   ['half-water', '/e/demo-bog-shelf/ground', plan],
   ['scape', '/e/demo-hedge/scape', pickRoot],
   ['scape-side', '/e/demo-bog-shelf/scape', background, { colorScheme: 'dark' }],
+  ['living', '/e/demo-bog-shelf/living', grownUp],
+  ['living-plan', '/e/demo-hedge/living', plantPicked, { colorScheme: 'dark' }],
+  ['living-crew', '/e/demo-limestone/living', crewed],
   ['climate', '/e/demo-limestone/climate', reckoned],
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
   ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
-  ['climate-schedule', '/e/demo-limestone/climate', schedule],
   ['climate-drill', '/e/demo-hedge/climate', drill],
   ['list', '/e/demo-bog-shelf/build'],
-  ['shelf', '/stores?tab=shelf'],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
   [
     'solver',
@@ -44,10 +44,6 @@ async function answerThree(page) {
   await page.getByLabel('Depth').fill('45 cm');
   await page.getByLabel('Height').fill('60 cm');
   await page.getByRole('radio', { name: /^Dry/ }).click();
-}
-
-async function moisture(page) {
-  await page.getByRole('button', { name: 'Moisture' }).click();
 }
 
 async function plan(page) {
@@ -91,6 +87,31 @@ async function reckoned(page) {
   await page.waitForTimeout(600);
 }
 
+/** Waits until plants are judged by the climate of the box. */
+async function surveyed(page) {
+  await page.locator('[data-survey=ready]').waitFor({ timeout: 120_000 });
+  await page.waitForTimeout(400);
+}
+
+async function grownUp(page) {
+  await surveyed(page);
+  await page.getByRole('slider', { name: 'Months after planting' }).focus();
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowRight');
+}
+
+async function plantPicked(page) {
+  await surveyed(page);
+  await page.getByRole('button', { name: 'Plan', exact: true }).click();
+  await page.locator('[data-plant]').nth(9).focus();
+  await page.keyboard.press('Enter');
+}
+
+async function crewed(page) {
+  await surveyed(page);
+  await page.getByRole('tab', { name: 'Crew' }).click();
+  await page.getByRole('img', { name: /^Adults over/ }).waitFor();
+}
+
 async function ultraviolet(page) {
   await reckoned(page);
   await page.getByRole('tab', { name: 'Lamps' }).click();
@@ -107,13 +128,6 @@ async function year(page) {
   await page.getByRole('button', { name: 'Year', exact: true }).click();
   await page.getByRole('button', { name: 'Humidity', exact: true }).click();
   await reckoned(page);
-}
-
-async function schedule(page) {
-  await reckoned(page);
-  await page.getByRole('tab', { name: 'Schedule' }).click();
-  await page.getByRole('button', { name: 'Find a schedule' }).click();
-  await page.getByText(/^Found in/).waitFor({ timeout: 400_000 });
 }
 
 async function drill(page) {

@@ -67,7 +67,7 @@ test('from bare ground to a planted, stocked box by proposal, then by hand; two 
     const labels = await page
       .locator('[data-plant]')
       .evaluateAll((all) => all.map((it) => it.getAttribute('aria-label') ?? ''));
-    return labels.reduce((sum, it) => sum + Number(/([\d.]+) cm high/.exec(it)?.[1] ?? 0), 0);
+    return labels.reduce((sum, it) => sum + Number(/([\d.]+)\s?cm high/.exec(it)?.[1] ?? 0), 0);
   };
   const young = await heights();
   const months = page.getByRole('slider', { name: 'Months after planting' });
@@ -100,8 +100,8 @@ test('the crew: proposed, counted over two years, another school, litter, cultur
   await expect(crew.locator('tbody tr')).toHaveCount(2);
   await expect(page.getByRole('img', { name: /^Adults over 24 months: .*isopod/ })).toBeVisible();
   await expect(crew.getByText(/after \d+ (weeks|months|days)|reseed/).first()).toBeVisible();
-  await page.getByRole('combobox', { name: 'Add a kind, best for this box first' }).fill('powdry isopd');
-  await expect(page.getByRole('option').first()).toContainText('isopod');
+  await page.getByRole('combobox', { name: 'Add a kind, best for this box first' }).fill('spoted pil isopod');
+  await expect(page.getByRole('option').first()).toContainText('spotted pill isopod');
   await page.keyboard.press('Escape');
   await page.getByRole('radio', { name: /^With beetles/ }).click();
   await page.getByRole('button', { name: 'Choose afresh' }).click();

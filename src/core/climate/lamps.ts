@@ -69,7 +69,8 @@ export function lampsOf(
         lamp: {
           id: device.id,
           // Diodes on a bar face down, as those of a panel do; a tube shines all round.
-          form: kind.form === 'bulb' ? 'bulb' : kind.form === 'panel' || kind.light === 'led' ? 'panel' : 'tube',
+          form:
+            kind.form === 'bulb' ? 'bulb' : kind.form === 'panel' || kind.light === 'led' ? 'panel' : 'tube',
           ...device.at,
           length: device.length,
           along: device.along,

@@ -28,7 +28,7 @@ const UNDER_LID = 0.02;
 /** Cut back to this share of what it was. */
 const CUT_TO = 0.6;
 /** Plants that spread beyond this share of the room they have are in their neighbours. */
-const SQUEEZED = 1.25;
+const SQUEEZED = 1.9;
 
 /**
  * What growth comes to, in months from now, soonest first: when one reaches the lid, outgrows its place, shades another

@@ -69,7 +69,10 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
             />
           ))}
         </Tabs>
-        <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1, fontVariantNumeric: 'tabular-nums' }}>
+        <Typography
+          variant="body2"
+          sx={{ color: 'earth.quiet', mb: 1.75, fontVariantNumeric: 'tabular-nums' }}
+        >
           {told}
         </Typography>
         <Box role="tabpanel" id={`almanac-panel-${kind}`} aria-labelledby={`almanac-tab-${kind}`}>

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 
 /** Leaves and wood: how long each lasts, and whether it moulds. */
 export function Litters() {
@@ -12,44 +12,34 @@ export function Litters() {
   const rows = [...catalogue.living.litters].sort((a, b) => a.decay.value - b.decay.value);
   return (
     <>
-      <Box
-        sx={{
-          bgcolor: 'earth.card',
-          border: 1,
-          borderColor: 'earth.rule',
-          borderRadius: '12px',
-          overflow: 'auto',
-        }}
-      >
-        <PlainTable label="Leaves and wood">
-          <thead>
-            <tr>
-              <th>Kind</th>
-              <th className="number">k a year</th>
-              <th className="number">Half is gone in</th>
-              <th className="number">95 % in</th>
-              <th>Mould when fresh</th>
-              <th>To know</th>
-              <th>Basis</th>
+      <TableCard label="Leaves and wood">
+        <thead>
+          <tr>
+            <th>Kind</th>
+            <th className="number">k a year</th>
+            <th className="number">Half is gone in</th>
+            <th className="number">95 % in</th>
+            <th>Mould when fresh</th>
+            <th>To know</th>
+            <th>Basis</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((it) => (
+            <tr key={it.id}>
+              <td>{it.english.charAt(0).toUpperCase() + it.english.slice(1)}</td>
+              <td className="number">{it.decay.value}</td>
+              <td className="number">{months(Math.LN2 / it.decay.value)}</td>
+              <td className="number">{months(3 / it.decay.value)}</td>
+              <td>{it.mould.value}</td>
+              <td style={{ whiteSpace: 'normal' }}>{it.note}</td>
+              <td>
+                <BasisMark basis={it.decay.basis} />
+              </td>
             </tr>
-          </thead>
-          <tbody>
-            {rows.map((it) => (
-              <tr key={it.id}>
-                <td>{it.english.charAt(0).toUpperCase() + it.english.slice(1)}</td>
-                <td className="number">{it.decay.value}</td>
-                <td className="number">{months(Math.LN2 / it.decay.value)}</td>
-                <td className="number">{months(3 / it.decay.value)}</td>
-                <td>{it.mould.value}</td>
-                <td style={{ whiteSpace: 'normal' }}>{it.note}</td>
-                <td>
-                  <BasisMark basis={it.decay.basis} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </PlainTable>
-      </Box>
+          ))}
+        </tbody>
+      </TableCard>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
         At 20 °C and moist, by Olson’s equation (1963); 10 K warmer goes about twice as fast. Collect only
         with permission, where nothing is sprayed; bake about 15 minutes or boil.

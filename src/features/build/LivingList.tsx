@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useOpenDesign } from '@/store';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 
 /** Plants and crew still to be bought, and what is divided from what. */
 export function LivingList() {
@@ -15,62 +15,50 @@ export function LivingList() {
       <Typography variant="h2" id="living-list" sx={{ mb: 1 }}>
         Plants and crew
       </Typography>
-      <Box
-        sx={{
-          bgcolor: 'earth.card',
-          border: 1,
-          borderColor: 'earth.rule',
-          borderRadius: '12px',
-          overflow: 'auto',
-        }}
-      >
-        <PlainTable label="Plants and crew">
-          <thead>
-            <tr>
-              <th>What</th>
-              <th className="number">Buy</th>
-              <th>For</th>
-              <th className="number">Price</th>
-            </tr>
-          </thead>
-          <tbody>
-            {toBuy.map(({ plant, stand, buy, price: own }) => (
-              <tr key={plant.id}>
-                <td>
-                  {plant.english}{' '}
-                  <Box component="i" sx={{ color: 'earth.quiet', fontSize: '0.82rem' }}>
-                    {plant.scientific}
-                  </Box>
-                </td>
-                <td className="number">{buy}</td>
-                <td>
-                  {stand > buy ? `${stand} places: divide` : stand === 1 ? '1 place' : `${stand} places`}
-                </td>
-                <td className="number">{own.toFixed(2)}</td>
-              </tr>
-            ))}
-            {crewToBuy.map((it) => (
-              <tr key={it.id}>
-                <td>{it.name}</td>
-                <td className="number">{it.cultures}</td>
-                <td>{it.cultures === 1 ? 'culture' : 'cultures'}</td>
-                <td className="number">{it.price.toFixed(2)}</td>
-              </tr>
-            ))}
-            <tr>
-              <td colSpan={3}>
-                Prices are typical ones, from memory. Buy plants propagated, never from the wild, and keep
-                them apart for a month.
-              </td>
-              <td className="number">
-                <Box component="span" sx={{ typography: 'h2' }}>
-                  {price.toFixed(2)}
+      <TableCard label="Plants and crew">
+        <thead>
+          <tr>
+            <th>What</th>
+            <th className="number">Buy</th>
+            <th>For</th>
+            <th className="number">Price</th>
+          </tr>
+        </thead>
+        <tbody>
+          {toBuy.map(({ plant, stand, buy, price: own }) => (
+            <tr key={plant.id}>
+              <td>
+                {plant.english}{' '}
+                <Box component="i" sx={{ color: 'earth.quiet', fontSize: '0.82rem' }}>
+                  {plant.scientific}
                 </Box>
               </td>
+              <td className="number">{buy}</td>
+              <td>{stand > buy ? `${stand} places: divide` : stand === 1 ? '1 place' : `${stand} places`}</td>
+              <td className="number">{own.toFixed(2)}</td>
             </tr>
-          </tbody>
-        </PlainTable>
-      </Box>
+          ))}
+          {crewToBuy.map((it) => (
+            <tr key={it.id}>
+              <td>{it.name}</td>
+              <td className="number">{it.cultures}</td>
+              <td>{it.cultures === 1 ? 'culture' : 'cultures'}</td>
+              <td className="number">{it.price.toFixed(2)}</td>
+            </tr>
+          ))}
+          <tr>
+            <td colSpan={3}>
+              Prices are typical ones, from memory. Buy plants propagated, never from the wild, and keep them
+              apart for a month.
+            </td>
+            <td className="number">
+              <Box component="span" sx={{ typography: 'h2' }}>
+                {price.toFixed(2)}
+              </Box>
+            </td>
+          </tr>
+        </tbody>
+      </TableCard>
     </Box>
   );
 }

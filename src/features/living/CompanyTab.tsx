@@ -160,8 +160,9 @@ export function CompanyTab({ today }: { readonly today: Date }) {
       )}
       <Panel label={plan.grown ? 'From hatchling to now' : 'As it grows'}>
         <Typography variant="body2" sx={{ mb: 0.5 }}>
-          {plan.grown ? 'Grown' : `At ${age} months`}: about {write(length(plan.length))} and{' '}
-          {write(mass(plan.mass))}. A box much too large for a young animal hides its food from it.
+          {plan.grown ? 'Grown' : `At ${age} ${age === 1 ? 'month' : 'months'}`}: about{' '}
+          {write(length(plan.length))} and {write(mass(plan.mass))}. A box much too large for a young animal
+          hides its food from it.
         </Typography>
         <PlainTable label="Boxes as it grows">
           <thead>

@@ -29,7 +29,7 @@ import { Chart, type Inks } from '@/ui/Chart';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 import { seek } from '@/ui/seek';
 import { useReader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
@@ -90,74 +90,64 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
           </Box>
           {crew.length > 0 && (
             <>
-              <Box
-                sx={{
-                  bgcolor: 'earth.card',
-                  border: 1,
-                  borderColor: 'earth.rule',
-                  borderRadius: '12px',
-                  overflow: 'auto',
-                }}
-              >
-                <PlainTable label="Crew">
-                  <thead>
-                    <tr>
-                      <th>Kind</th>
-                      <th className="number">Let in</th>
-                      <th className="number">After two years</th>
-                      <th>Stands by itself</th>
-                      <th>Held by</th>
-                      <th className="number">Dies out</th>
-                      <th className="icon" aria-label="Take out" />
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {crew.map(({ kind, count }) => {
-                      const it = answers.found?.find((other) => other.kind === kind.id);
-                      return (
-                        <tr key={kind.id}>
-                          <td>{capital(kind.english)}</td>
-                          <td className="number">
-                            <NumberField
-                              key={count}
-                              bare
-                              label={`Number of ${kind.english} let in`}
-                              value={count}
-                              min={1}
-                              max={100_000}
-                              step={5}
-                              onCommit={(next) =>
-                                edit({ edit: 'setCrew', change: { kind: kind.id, count: next } })
-                              }
-                            />
-                          </td>
-                          <td className="number">
-                            {it ? `${round(it.risk.low)} to ${round(it.risk.high)}` : '…'}
-                          </td>
-                          <td>
-                            {it
-                              ? it.run.stands === null
-                                ? 'no: reseed it'
-                                : `after ${daysWord(it.run.stands)}`
-                              : '…'}
-                          </td>
-                          <td>{it ? LIMIT_WORD[it.run.limit] : ''}</td>
-                          <td className="number">{it ? percent(it.risk.collapse) : ''}</td>
-                          <td className="icon">
-                            <IconButton
-                              size="small"
-                              aria-label={`Take ${kind.english} out`}
-                              onClick={() => edit({ edit: 'setCrew', change: { kind: kind.id, count: 0 } })}
-                            >
-                              <DeleteOutlineIcon fontSize="small" />
-                            </IconButton>
-                          </td>
-                        </tr>
-                      );
-                    })}
-                  </tbody>
-                </PlainTable>
-              </Box>
+              <TableCard label="Crew">
+                <thead>
+                  <tr>
+                    <th>Kind</th>
+                    <th className="number">Let in</th>
+                    <th className="number">After two years</th>
+                    <th>Stands</th>
+                    <th>Held by</th>
+                    <th className="number">Dies out</th>
+                    <td className="icon" />
+                  </tr>
+                </thead>
+                <tbody>
+                  {crew.map(({ kind, count }) => {
+                    const it = answers.found?.find((other) => other.kind === kind.id);
+                    return (
+                      <tr key={kind.id}>
+                        <td>{capital(kind.english)}</td>
+                        <td className="number">
+                          <NumberField
+                            key={count}
+                            bare
+                            label={`Number of ${kind.english} let in`}
+                            value={count}
+                            min={1}
+                            max={100_000}
+                            step={5}
+                            onCommit={(next) =>
+                              edit({ edit: 'setCrew', change: { kind: kind.id, count: next } })
+                            }
+                          />
+                        </td>
+                        <td className="number">
+                          {it ? `${round(it.risk.low)} to ${round(it.risk.high)}` : '…'}
+                        </td>
+                        <td>
+                          {it
+                            ? it.run.stands === null
+                              ? 'no: reseed'
+                              : `after ${daysWord(it.run.stands)}`
+                            : '…'}
+                        </td>
+                        <td>{it ? LIMIT_WORD[it.run.limit] : ''}</td>
+                        <td className="number">{it ? percent(it.risk.collapse) : ''}</td>
+                        <td className="icon">
+                          <IconButton
+                            size="small"
+                            aria-label={`Take ${kind.english} out`}
+                            onClick={() => edit({ edit: 'setCrew', change: { kind: kind.id, count: 0 } })}
+                          >
+                            <DeleteOutlineIcon fontSize="small" />
+                          </IconButton>
+                        </td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </TableCard>
               {answers.failed !== null && (
                 <Alert severity="error">
                   The crew could not be reckoned: {answers.failed}. Load the page again.
@@ -168,7 +158,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
             </>
           )}
           <Box>
-            <Typography variant="h3" sx={{ mb: 0.75 }}>
+            <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
               What it is fed
             </Typography>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
@@ -376,6 +366,7 @@ function CrewChart({
         },
         data: run.day.map((day, i) => [day / 30.44, Math.max(1, run.adults[i] ?? 0)]),
         endLabel: {
+          lineHeight: 15,
           show: true,
           formatter: english,
           color: inks.ink,

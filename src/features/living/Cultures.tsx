@@ -9,7 +9,7 @@ import { length } from '@/core/units';
 import { useDesigns, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
 import { capital, daysWord } from './words';
 
@@ -57,7 +57,7 @@ export function Cultures({
   if (rows.length === 0) return null;
   return (
     <Box component="section" aria-label="Cultures">
-      <Typography variant="h3" sx={{ mb: 0.75 }}>
+      <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
         Cultures beside the boxes
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mb: 1 }}>
@@ -100,85 +100,65 @@ export function Cultures({
           sx={{ width: 110 }}
         />
       </Box>
-      <Box
-        sx={{
-          bgcolor: 'earth.card',
-          border: 1,
-          borderColor: 'earth.rule',
-          borderRadius: '12px',
-          overflow: 'auto',
-        }}
-      >
-        <PlainTable label="Crew cultures">
-          <thead>
-            <tr>
-              <th>Kind</th>
-              <th className="number">All boxes want</th>
-              <th className="number">To take then</th>
-              <th>Covers them</th>
-              <th>Start before</th>
-              <th>Split</th>
+      <TableCard label="Crew cultures">
+        <thead>
+          <tr>
+            <th>Kind</th>
+            <th className="number">All boxes want</th>
+            <th className="number">To take then</th>
+            <th>Covers them</th>
+            <th>Start before</th>
+            <th>Split</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ kind, count, boxes, answer }) => (
+            <tr key={kind.id}>
+              <td>{capital(kind.english)}</td>
+              <td className="number">
+                {count} in {boxes} {boxes === 1 ? 'box' : 'boxes'}
+              </td>
+              <td className="number">{Math.floor(answer.toTake)}</td>
+              <td>
+                {answer.covers
+                  ? 'yes'
+                  : answer.tubsNeeded === null
+                    ? 'never'
+                    : `no: ${answer.tubsNeeded} tubs in time`}
+              </td>
+              <td>{answer.startBefore === null ? 'more tubs' : `${daysWord(answer.startBefore)} ahead`}</td>
+              <td>{answer.split === null ? '–' : `after ${daysWord(answer.split)}`}</td>
             </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ kind, count, boxes, answer }) => (
-              <tr key={kind.id}>
-                <td>{capital(kind.english)}</td>
-                <td className="number">
-                  {count} in {boxes} {boxes === 1 ? 'box' : 'boxes'}
-                </td>
-                <td className="number">{Math.floor(answer.toTake)}</td>
-                <td>
-                  {answer.covers
-                    ? 'yes'
-                    : answer.tubsNeeded === null
-                      ? 'never'
-                      : `no: ${answer.tubsNeeded} tubs in time`}
-                </td>
-                <td>{answer.startBefore === null ? 'more tubs' : `${daysWord(answer.startBefore)} ahead`}</td>
-                <td>{answer.split === null ? '–' : `after ${daysWord(answer.split)}`}</td>
-              </tr>
-            ))}
-          </tbody>
-        </PlainTable>
-      </Box>
-      <Typography variant="h3" sx={{ mt: 1.5, mb: 0.75 }}>
+          ))}
+        </tbody>
+      </TableCard>
+      <Typography variant="h3" component="h2" sx={{ mt: 1.5, mb: 0.75 }}>
         Feeders
       </Typography>
-      <Box
-        sx={{
-          bgcolor: 'earth.card',
-          border: 1,
-          borderColor: 'earth.rule',
-          borderRadius: '12px',
-          overflow: 'auto',
-        }}
-      >
-        <PlainTable label="Feeder cultures">
-          <thead>
-            <tr>
-              <th>Feeder</th>
-              <th className="number">Size</th>
-              <th>First harvest</th>
-              <th>Lasts</th>
-              <th>Start the next</th>
-              <th className="number">A day</th>
+      <TableCard label="Feeder cultures">
+        <thead>
+          <tr>
+            <th>Feeder</th>
+            <th className="number">Size</th>
+            <th>First harvest</th>
+            <th>Lasts</th>
+            <th>Start the next</th>
+            <th className="number">A day</th>
+          </tr>
+        </thead>
+        <tbody>
+          {FEEDERS.map((it) => (
+            <tr key={it.id}>
+              <td title={it.scientific}>{capital(it.english)}</td>
+              <td className="number">{write(length(it.size))}</td>
+              <td>after {daysWord(it.firstHarvest)}</td>
+              <td>{daysWord(it.harvestDays)}</td>
+              <td>every {daysWord(it.restartDays)}</td>
+              <td className="number">about {it.givesADay}</td>
             </tr>
-          </thead>
-          <tbody>
-            {FEEDERS.map((it) => (
-              <tr key={it.id}>
-                <td title={it.scientific}>{capital(it.english)}</td>
-                <td className="number">{write(length(it.size))}</td>
-                <td>after {daysWord(it.firstHarvest)}</td>
-                <td>{daysWord(it.harvestDays)}</td>
-                <td>every {daysWord(it.restartDays)}</td>
-                <td className="number">about {it.givesADay}</td>
-              </tr>
-            ))}
-          </tbody>
-        </PlainTable>
-      </Box>
+          ))}
+        </tbody>
+      </TableCard>
       <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
         At 24 °C; common practice. Feed on the day of harvest, throw a culture out when it smells or moulds.
       </Typography>

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { GrowthEvent } from '@/core/living';
 import { useOpenDesign } from '@/store';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 import { capital, monthFrom, monthsWord } from './words';
 
 interface Props {
@@ -41,7 +41,9 @@ export function GrowthTab({ events, today, months, onMonths, onSelect }: Props) 
       )}
       {cuts.length > 0 && (
         <>
-          <Typography variant="h3">Cutting calendar</Typography>
+          <Typography variant="h3" component="h2">
+            Cutting calendar
+          </Typography>
           <Rows
             label="Cutting calendar"
             rows={merged(cuts).map(({ at, plants }) => ({
@@ -66,53 +68,43 @@ export function GrowthTab({ events, today, months, onMonths, onSelect }: Props) 
     readonly rows: readonly { it: GrowthEvent; text: string }[];
   }) {
     return (
-      <Box
-        sx={{
-          bgcolor: 'earth.card',
-          border: 1,
-          borderColor: 'earth.rule',
-          borderRadius: '12px',
-          overflow: 'auto',
-        }}
-      >
-        <PlainTable label={label}>
-          <thead>
-            <tr>
-              <th>When</th>
-              <th>Month</th>
-              <th>{label === 'Cutting calendar' ? 'Cut back' : 'Plant'}</th>
-              {label !== 'Cutting calendar' && <th>What</th>}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ it, text }, index) => (
-              <tr key={index} data-selected={Math.round(it.at) === months}>
-                <td>
-                  <Button
-                    size="small"
-                    sx={{ px: 0.5, minWidth: 0 }}
-                    onClick={() => {
-                      onMonths(Math.min(36, Math.round(it.at)));
-                      onSelect(it.plant);
-                    }}
-                  >
-                    {monthsWord(it.at)}
-                  </Button>
-                </td>
-                <td>{monthFrom(today, it.at)}</td>
-                {label === 'Cutting calendar' ? (
+      <TableCard label={label}>
+        <thead>
+          <tr>
+            <th>When</th>
+            <th>Month</th>
+            <th>{label === 'Cutting calendar' ? 'Cut back' : 'Plant'}</th>
+            {label !== 'Cutting calendar' && <th>What</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ it, text }, index) => (
+            <tr key={index} data-selected={Math.round(it.at) === months}>
+              <td>
+                <Button
+                  size="small"
+                  sx={{ px: 0.5, minWidth: 0 }}
+                  onClick={() => {
+                    onMonths(Math.min(36, Math.round(it.at)));
+                    onSelect(it.plant);
+                  }}
+                >
+                  {monthsWord(it.at)}
+                </Button>
+              </td>
+              <td>{monthFrom(today, it.at)}</td>
+              {label === 'Cutting calendar' ? (
+                <td style={{ whiteSpace: 'normal' }}>{text}</td>
+              ) : (
+                <>
+                  <td>{capital(name(it.plant))}</td>
                   <td style={{ whiteSpace: 'normal' }}>{text}</td>
-                ) : (
-                  <>
-                    <td>{capital(name(it.plant))}</td>
-                    <td style={{ whiteSpace: 'normal' }}>{text}</td>
-                  </>
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </PlainTable>
-      </Box>
+                </>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </TableCard>
     );
   }
 }

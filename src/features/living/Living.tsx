@@ -21,6 +21,7 @@ import {
   proposePlanting,
   treadOf,
   type Fit,
+  type Planting,
 } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { FindingList } from '@/ui/FindingList';
@@ -55,6 +56,7 @@ export function Living() {
   const [view, setView] = useState<LivingView>('front');
   const [months, setMonths] = useState(0);
   const [picked, setPicked] = useState<string | null>(null);
+  const [bare, setBare] = useState<Planting['short']>([]);
   const [today] = useState(() => new Date());
   const { survey, at, message } = useSurvey(design, assessment, catalogue);
   const { plants } = design.living;
@@ -116,6 +118,7 @@ export function Living() {
       });
       return;
     }
+    setBare(short);
     edit({ edit: 'adoptPlanting', change: { plants: found.map((it) => it.planted) } });
     setPicked(null);
     setMonths(0);
@@ -197,7 +200,7 @@ export function Living() {
           )}
           <Box role="tabpanel" id={`living-panel-${tab}`} aria-labelledby={`living-tab-${tab}`}>
             {tab === 'plants' && (
-              <PlantsTab {...{ survey, fits, grown, tread }} selected={chosen} onSelect={setPicked} />
+              <PlantsTab {...{ survey, fits, grown, tread, bare }} selected={chosen} onSelect={setPicked} />
             )}
             {tab === 'growth' && (
               <GrowthTab {...{ events, today, months }} onMonths={setMonths} onSelect={setPicked} />

@@ -92,8 +92,10 @@ function Mark({ it, view, frame, tools }: Omit<Props, 'plants'> & { readonly it:
   const x = frame.x(view === 'side' ? it.y : it.x);
   const y = view === 'plan' ? frame.y(it.y) : frame.y(it.z);
   const wide = Math.max(22, it.width * frame.scale);
-  const tall = view === 'plan' ? wide : Math.max(22, it.height * frame.scale);
-  const top = view === 'plan' ? y - tall / 2 : it.hangs ? y : y - tall;
+  // Moss on a wall spreads round its middle.
+  const flat = planted.spot.on === 'wall' && it.plant?.form === 'moss' && view !== 'plan';
+  const tall = view === 'plan' ? wide : flat ? wide * 0.7 : Math.max(22, it.height * frame.scale);
+  const top = view === 'plan' || flat ? y - tall / 2 : it.hangs ? y : y - tall;
 
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Enter' || event.key === ' ') {

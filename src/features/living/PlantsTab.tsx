@@ -22,6 +22,7 @@ import {
   targetsOf,
   type Fit,
   type PlantedResult,
+  type Planting,
   type Ranked,
   type Survey,
   type Tread,
@@ -29,7 +30,7 @@ import {
 import { length } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 import { Panel } from '@/ui/Panel';
 import { seek } from '@/ui/seek';
 import { useReader } from '@/ui/units';
@@ -41,12 +42,14 @@ interface Props {
   readonly fits: ReadonlyMap<string, { readonly fit: Fit; readonly light: number }>;
   readonly grown: readonly PlantedResult[];
   readonly tread: Tread;
+  /** What the last proposal left bare, and why. */
+  readonly bare: Planting['short'];
   readonly selected: string | null;
   readonly onSelect: (plant: string | null) => void;
 }
 
 /** What is planted and how it does there; more to plant, best first; how much each height is covered. */
-export function PlantsTab({ survey, fits, grown, tread, selected, onSelect }: Props) {
+export function PlantsTab({ survey, fits, grown, tread, bare, selected, onSelect }: Props) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { plants } = design.living;
@@ -64,79 +67,69 @@ export function PlantsTab({ survey, fits, grown, tread, selected, onSelect }: Pr
       )}
       {plants.length > 0 ? (
         <>
-          <Cover grown={grown} />
-          <Box
-            sx={{
-              bgcolor: 'earth.card',
-              border: 1,
-              borderColor: 'earth.rule',
-              borderRadius: '12px',
-              overflow: 'auto',
-            }}
-          >
-            <PlainTable label="Plants">
-              <thead>
-                <tr>
-                  <th>Plant</th>
-                  <th>Where</th>
-                  <th>How it does</th>
-                  <th>Held back by</th>
-                </tr>
-              </thead>
-              <tbody>
-                {grown.map(({ planted, plant, stratum }) => {
-                  const fit = fits.get(planted.id)?.fit;
-                  return (
-                    <tr key={planted.id} data-selected={planted.id === selected}>
-                      <td>
-                        <Button
-                          size="small"
-                          aria-pressed={planted.id === selected}
-                          onClick={() => onSelect(planted.id === selected ? null : planted.id)}
+          <Cover grown={grown} bare={bare} />
+          <TableCard label="Plants">
+            <thead>
+              <tr>
+                <th>Plant</th>
+                <th>Where</th>
+                <th>How it does</th>
+                <th>Held back by</th>
+              </tr>
+            </thead>
+            <tbody>
+              {grown.map(({ planted, plant, stratum }) => {
+                const fit = fits.get(planted.id)?.fit;
+                return (
+                  <tr key={planted.id} data-selected={planted.id === selected}>
+                    <td>
+                      <Button
+                        size="small"
+                        aria-pressed={planted.id === selected}
+                        onClick={() => onSelect(planted.id === selected ? null : planted.id)}
+                        sx={{
+                          minWidth: 0,
+                          px: 0.5,
+                          textAlign: 'left',
+                          justifyContent: 'flex-start',
+                          color: 'earth.ink',
+                          fontWeight: 550,
+                        }}
+                      >
+                        {capital(planted.name)}
+                      </Button>
+                    </td>
+                    <td>{STRATUM_WORD[stratum].toLowerCase()}</td>
+                    <td>
+                      {plant && fit ? (
+                        <Box
+                          component="span"
                           sx={{
-                            minWidth: 0,
-                            px: 0.5,
-                            textAlign: 'left',
-                            justifyContent: 'flex-start',
-                            color: 'earth.ink',
-                            fontWeight: 550,
+                            color:
+                              fit.value >= 0.55
+                                ? 'earth.moss'
+                                : fit.value >= 0.25
+                                  ? 'earth.ink'
+                                  : 'earth.clay',
+                            fontWeight: 600,
                           }}
                         >
-                          {capital(planted.name)}
-                        </Button>
-                      </td>
-                      <td>{STRATUM_WORD[stratum].toLowerCase()}</td>
-                      <td>
-                        {plant && fit ? (
-                          <Box
-                            component="span"
-                            sx={{
-                              color:
-                                fit.value >= 0.55
-                                  ? 'earth.moss'
-                                  : fit.value >= 0.25
-                                    ? 'earth.ink'
-                                    : 'earth.clay',
-                              fontWeight: 600,
-                            }}
-                          >
-                            {fitWord(fit.value)}
-                          </Box>
-                        ) : (
-                          'not yet named'
-                        )}
-                      </td>
-                      <td>
-                        {plant && fit && fit.value < 0.85
-                          ? `${fit.by}${fit.season && fit.season !== 'the year' ? `, ${fit.season}` : ''}`
-                          : ''}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </PlainTable>
-          </Box>
+                          {fitWord(fit.value)}
+                        </Box>
+                      ) : (
+                        'not yet named'
+                      )}
+                    </td>
+                    <td>
+                      {plant && fit && fit.value < 0.85
+                        ? `${fit.by}${fit.season && fit.season !== 'the year' ? `, ${fit.season}` : ''}`
+                        : ''}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </TableCard>
         </>
       ) : (
         <Typography variant="body2" sx={{ color: 'earth.quiet', maxWidth: '62ch' }}>
@@ -245,7 +238,7 @@ function AddPlant({ survey, tread, onSelect }: Pick<Props, 'survey' | 'tread' | 
 }
 
 /** How much each height is covered now, against what this animal’s kind wants once all is grown. */
-function Cover({ grown }: { readonly grown: readonly PlantedResult[] }) {
+function Cover({ grown, bare }: Pick<Props, 'grown' | 'bare'>) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const targets = targetsOf(findAnimal(catalogue, design.brief.animal));
@@ -317,6 +310,13 @@ function Cover({ grown }: { readonly grown: readonly PlantedResult[] }) {
           </Box>
         </Box>
       ))}
+      {bare
+        .filter((it) => then[it.stratum] === 0)
+        .map((it) => (
+          <Box component="li" key={`bare ${it.stratum}`} sx={{ typography: 'body2', color: 'earth.quiet' }}>
+            {STRATUM_WORD[it.stratum]} stays bare: {it.because}.
+          </Box>
+        ))}
       <Box component="li" sx={{ typography: 'caption', color: 'earth.quiet' }}>
         The upright line: what this kind wants at least, of the floor (of the walls: of their area). Common
         practice.
@@ -431,7 +431,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
           Take out
         </Button>
       </Box>
-      <Typography variant="h3" sx={{ mt: 1 }}>
+      <Typography variant="h3" component="h3" sx={{ mt: 1 }}>
         Before it goes in
       </Typography>
       <Box component="ol" sx={{ m: 0, pl: 2.5, typography: 'body2', '& li': { mt: 0.5 } }}>

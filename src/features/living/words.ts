@@ -27,9 +27,9 @@ export const SCHOOL_WHY: Record<Design['living']['school'], string> = {
 export const LIMIT_WORD: Record<CrewLimit, string> = {
   room: 'room',
   food: 'food',
-  moisture: 'moisture of the soil',
+  moisture: 'moisture',
   warmth: 'warmth',
-  depth: 'depth of soil',
+  depth: 'depth',
   air: 'moving air',
 };
 

@@ -126,6 +126,13 @@ export function Section(props: Props) {
   const active = first?.it.result;
   const over = active && assessment.ground.parts.find((part) => (part.region?.id ?? null) === active.region);
   const projection = { view, left, floor, scale };
+  // What grows on the wall one looks at lies behind all pieces.
+  const plants = props.plants ?? assessment.living.plants;
+  const facing = view === 'front' ? 'back' : 'right';
+  const isBehind = ({ planted: { spot } }: PlantedResult): boolean =>
+    spot.on === 'wall' && spot.wall === facing;
+  const behind = plants.filter(isBehind);
+  const standing = plants.filter((it) => !isBehind(it));
   const size = { width: props.width, height: props.height };
   const grasped = assessment.scape.pieces.find((it) => it.placed.piece.id === props.pieces?.selected);
 
@@ -290,6 +297,9 @@ export function Section(props: Props) {
         )}
       </g>
 
+      <g clipPath={`url(#${prefix}-box)`}>
+        <PlantLayer plants={behind} {...{ view, x, y, scale }} />
+      </g>
       <PieceLayer
         design={design}
         assessment={assessment}
@@ -301,7 +311,7 @@ export function Section(props: Props) {
         plain={plain}
       />
       <g clipPath={`url(#${prefix}-box)`}>
-        <PlantLayer plants={props.plants ?? assessment.living.plants} {...{ view, x, y, scale }} cut={0} />
+        <PlantLayer plants={standing} {...{ view, x, y, scale }} />
       </g>
       <Walls {...{ box, across, x, y, plain }} ink={earth.ink} water={earth.water} />
       {grasped && props.pieces && (

@@ -30,7 +30,7 @@ export function TopBar({ open, places, tools }: Props) {
         flexWrap: { xs: 'wrap', md: 'nowrap' },
         gap: 1.25,
         minHeight: 56,
-        px: 2.5,
+        px: { xs: 1.5, md: 2.5 },
         py: 0.75,
         borderBottom: 1,
         borderColor: 'earth.rule',
@@ -60,7 +60,16 @@ export function TopBar({ open, places, tools }: Props) {
       <Box
         component="nav"
         aria-label="Places"
-        sx={{ display: 'flex', gap: 0.5, ml: { md: 2 }, order: { xs: 3, md: 0 } }}
+        sx={{
+          display: 'flex',
+          gap: 0.5,
+          ml: { md: 2 },
+          order: { xs: 3, md: 0 },
+          // On a phone the places are pushed sideways, not cut off.
+          overflowX: { xs: 'auto', md: 'visible' },
+          maxWidth: '100%',
+          py: { xs: 0.25, md: 0 },
+        }}
       >
         {places.map((place) => (
           <Box
@@ -73,6 +82,7 @@ export function TopBar({ open, places, tools }: Props) {
               alignItems: 'center',
               gap: 0.75,
               minHeight: 34,
+              flexShrink: 0,
               px: 1.5,
               borderRadius: '8px',
               fontWeight: 600,
@@ -94,7 +104,16 @@ export function TopBar({ open, places, tools }: Props) {
         ))}
       </Box>
       <Box sx={{ flex: 1 }} />
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>{tools}</Box>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: { xs: 0.5, md: 1 },
+          '& .MuiButton-root': { whiteSpace: 'nowrap', minWidth: { xs: 0, md: 64 }, px: { xs: 1.25, md: 2 } },
+        }}
+      >
+        {tools}
+      </Box>
     </Box>
   );
 }

@@ -7,12 +7,10 @@ interface Props {
   readonly x: (metres: number) => number;
   readonly y: (metres: number) => number;
   readonly scale: number;
-  /** m: what stands in front of it is drawn faintly, as pieces are. */
-  readonly cut?: number;
 }
 
 /** All plants of a box, those at the back first. */
-export function PlantLayer({ plants, view, x, y, scale, cut = 0 }: Props) {
+export function PlantLayer({ plants, view, x, y, scale }: Props) {
   if (plants.length === 0) return null;
   const order = [...plants].sort((a, b) =>
     view === 'front' ? b.y - a.y : view === 'side' ? a.x - b.x : a.z + a.height - b.z - b.height,
@@ -39,7 +37,6 @@ export function PlantLayer({ plants, view, x, y, scale, cut = 0 }: Props) {
             height={it.height * scale}
             hangs={it.hangs}
             seed={it.planted.id}
-            faint={view === 'front' && it.y < cut}
             flat={it.planted.spot.on === 'wall' && (it.planted.spot.wall === 'back') === (view === 'front')}
           />
         ),

@@ -11,7 +11,6 @@ interface Props {
   readonly hangs: boolean;
   /** So that each plant stands a little differently, and always the same. */
   readonly seed: string;
-  readonly faint?: boolean;
   /** Spread flat over a wall. */
   readonly flat?: boolean;
 }
@@ -44,7 +43,7 @@ const leaf = (x0: number, y0: number, x1: number, y1: number, thick: number): st
 };
 
 /** A plant as one sees it from the side: its form says what kind it is, its size is to scale. */
-export function PlantShape({ form, x, y, width, height, hangs, seed, faint = false, flat = false }: Props) {
+export function PlantShape({ form, x, y, width, height, hangs, seed, flat = false }: Props) {
   const random = hash(seed);
   const turn = (random % 100) / 100;
   const [light, dark] = form ? TONES[form] : ['#9AA096', '#6E746B'];
@@ -52,6 +51,28 @@ export function PlantShape({ form, x, y, width, height, hangs, seed, faint = fal
   const h = Math.max(5, height);
   const leaves: string[] = [];
   const stems: string[] = [];
+  const dots: { readonly x: number; readonly y: number; readonly r: number }[] = [];
+  if (form === 'moss') {
+    // Cushions of a moss, scattered over it the same way each time.
+    const count = Math.min(26, Math.max(4, Math.round((w * h) / 160)));
+    for (let i = 0; i < count; i += 1) {
+      const angle = i * 2.4 + turn * 6;
+      const far = Math.sqrt((i + 0.5) / count) * 0.42;
+      dots.push(
+        flat
+          ? {
+              x: x + Math.cos(angle) * far * w,
+              y: y + Math.sin(angle) * far * w * 0.62,
+              r: 2 + ((i * 7) % 3),
+            }
+          : {
+              x: x + Math.cos(angle) * far * w,
+              y: y - h * (0.35 + 0.4 * Math.abs(Math.sin(angle)) * far),
+              r: 1.6,
+            },
+      );
+    }
+  }
   switch (form) {
     case 'moss':
       if (flat) {
@@ -144,7 +165,7 @@ export function PlantShape({ form, x, y, width, height, hangs, seed, faint = fal
     }
   }
   return (
-    <g opacity={faint ? 0.45 : 0.96} pointerEvents="none">
+    <g opacity={0.96} pointerEvents="none">
       {stems.length > 0 && (
         <path
           d={stems.join('')}
@@ -157,6 +178,16 @@ export function PlantShape({ form, x, y, width, height, hangs, seed, faint = fal
       {leaves.length > 0 && (
         <path d={leaves.join('')} fill={light} stroke={dark} strokeWidth={0.7} strokeLinejoin="round" />
       )}
+      {dots.map((dot, i) => (
+        <circle
+          key={i}
+          cx={dot.x}
+          cy={dot.y}
+          r={dot.r}
+          fill={i % 2 === 0 ? dark : '#A9BF6B'}
+          opacity={0.55}
+        />
+      ))}
     </g>
   );
 }

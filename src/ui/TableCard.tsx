@@ -1,0 +1,24 @@
+import Box from '@mui/material/Box';
+import type { ReactNode } from 'react';
+import { PlainTable } from './PlainTable';
+
+/** A table on a card; one too wide for its place is pushed sideways, by keys as well. */
+export function TableCard({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    <Box
+      role="group"
+      aria-label={`${label}, table`}
+      tabIndex={0}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        overflow: 'auto',
+        '&:focus-visible': { outline: '2px solid', outlineColor: 'earth.clay', outlineOffset: 2 },
+      }}
+    >
+      <PlainTable label={label}>{children}</PlainTable>
+    </Box>
+  );
+}
