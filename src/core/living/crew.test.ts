@@ -7,7 +7,9 @@ import { layGround } from '../ground';
 import {
   carries,
   chainOf,
+  crewFitAt,
   crewHomeOf,
+  crewPlaces,
   cultureOf,
   growthRate,
   guessSurvey,
@@ -22,7 +24,7 @@ import {
   steadyLitter,
   warmed,
 } from '.';
-import { homeFor } from './testing';
+import { homeFor, placeLike } from './testing';
 
 const kind = (id: string) => catalogue.living.crew.find((it) => it.id === id)!;
 const SPRINGTAIL = kind('folsomia-candida');
@@ -223,6 +225,25 @@ describe('a crew for a box', () => {
         }
       }
     }
+  });
+});
+
+describe('the places of a crew', () => {
+  const damp = kind('trichorhina-tomentosa');
+  it('are those whose moisture, warmth and depth it bears; the worst of them counts', () => {
+    const good = { wetness: 0.6, day: 25, night: 22, cold: 20 };
+    expect(crewFitAt(damp, placeLike({}, good)).value).toBe(1);
+    expect(crewFitAt(damp, placeLike({}, { ...good, wetness: 0.1 }))).toEqual({ value: 0, by: 'moisture' });
+    expect(crewFitAt(damp, placeLike({ depth: 0.015 }, good))).toEqual({ value: 0.5, by: 'depth' });
+    expect(crewFitAt(damp, placeLike({}, { ...good, cold: 2 }))).toEqual({ value: 0, by: 'warmth' });
+    expect(crewFitAt(damp, placeLike({ kind: 'wall' }, good)).value).toBe(0);
+  });
+  it('are counted, and the best is told', () => {
+    const wet = placeLike({ id: 'wet' }, { wetness: 0.6, day: 25, night: 22, cold: 20 });
+    const dry = placeLike({ id: 'dry' }, { wetness: 0.05 });
+    const rock = placeLike({ id: 'rock', kind: 'piece' });
+    expect(crewPlaces(damp, [dry, wet, rock])).toMatchObject({ lives: 1, of: 2, best: { id: 'wet' } });
+    expect(crewPlaces(damp, [dry])).toMatchObject({ lives: 0, by: 'moisture' });
   });
 });
 

@@ -2,6 +2,9 @@ import { findAnimal, findCrew, type Catalogue, type CrewKind } from '../catalogu
 import { outfitOf } from '../climate/outfit';
 import type { Design } from '../design/schema';
 import type { GroundResult } from '../ground/layers';
+import { moistAt, paceAt } from './chain';
+import { LIVES } from './fit';
+import type { Place } from './places';
 import { carries, runCrew, type CrewHome, type CrewLimit, type Hunters } from './population';
 import type { Survey } from './survey';
 import { wasteOf } from './waste';
@@ -155,3 +158,43 @@ export const crewOf = (design: Design, catalogue: Catalogue) =>
     const kind = findCrew(catalogue, it.kind);
     return kind ? [{ ...it, kind }] : [];
   });
+
+/** How a kind fares at a place of the ground: the worst of moisture, warmth and depth, through the seasons. */
+export function crewFitAt(kind: CrewKind, place: Place): { readonly value: number; readonly by: CrewLimit } {
+  if (place.kind !== 'ground') return { value: 0, by: 'room' };
+  let worst: { value: number; by: CrewLimit } = { value: 1, by: 'room' };
+  const worse = (value: number, by: CrewLimit): void => {
+    if (value < worst.value) worst = { value, by };
+  };
+  worse(Math.min(1, place.depth / kind.depth.value), 'depth');
+  for (const air of place.conditions) {
+    worse(moistAt(air.wetness ?? 0, kind.wetness.value), 'moisture');
+    // It need not breed in every season, but it must not die in any.
+    const { low, high } = kind.temperature.value;
+    worse(air.cold < low - 4 || air.day > high ? 0 : 1, 'warmth');
+    worse(Math.min(1, 0.3 + paceAt((air.day + air.night) / 2, kind.temperature.value)), 'warmth');
+  }
+  return worst;
+}
+
+/** Where on the ground a kind lives: how many of its places, and the best of them. */
+export function crewPlaces(
+  kind: CrewKind,
+  places: readonly Place[],
+): { readonly lives: number; readonly of: number; readonly best: Place | undefined; readonly by: CrewLimit } {
+  const ground = places.filter((it) => it.kind === 'ground');
+  let best: Place | undefined;
+  let most = -1;
+  let by: CrewLimit = 'room';
+  let lives = 0;
+  for (const place of ground) {
+    const fit = crewFitAt(kind, place);
+    if (fit.value >= LIVES) lives += 1;
+    if (fit.value > most) {
+      most = fit.value;
+      best = place;
+      by = fit.by;
+    }
+  }
+  return { lives, of: ground.length, best, by };
+}

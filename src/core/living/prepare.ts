@@ -10,7 +10,7 @@ export interface PlantStep {
 }
 
 /** Genera whose leaves make a cup or drink by themselves: their base must stay open. */
-const BROMELIADS = new Set([
+const BROMELIADS: ReadonlySet<string> = new Set([
   'Neoregelia',
   'Guzmania',
   'Vriesea',
@@ -19,6 +19,12 @@ const BROMELIADS = new Set([
   'Aechmea',
   'Tillandsia',
 ]);
+
+/** Genera whose cups hold water that small animals drink. */
+const CUPS: ReadonlySet<string> = new Set(['Neoregelia', 'Guzmania', 'Vriesea', 'Billbergia', 'Aechmea']);
+
+/** Its leaves make a cup that stands full of water after a misting. */
+export const holdsWater = (plant: Plant): boolean => CUPS.has(plant.scientific.split(' ')[0] ?? '');
 
 /** How a plant is made ready and put in: only what applies to it and to its place. */
 export function preparePlant(

@@ -1,6 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';

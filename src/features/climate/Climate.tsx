@@ -14,6 +14,7 @@ import { useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import type { Season, Span } from '@/core/climate';
 import { judgeClimate } from '@/core/findings';
+import { holdsWater } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
@@ -75,9 +76,10 @@ export function Climate() {
       ? 'over the year'
       : SEASON_WORD[forecast.asked.season]
     : '';
+  const cups = assessment.living.plants.some(({ plant }) => plant !== undefined && holdsWater(plant));
   const found = useMemo(
-    () => (forecast ? judgeClimate(design, animal, forecast.answers, told) : []),
-    [design, animal, forecast, told],
+    () => (forecast ? judgeClimate(design, animal, forecast.answers, told, cups) : []),
+    [design, animal, forecast, told, cups],
   );
   const fixed = assessment.findings.filter((it) => it.place.at === 'climate');
   const here = [...fixed, ...found];

@@ -16,8 +16,10 @@ import type { Design } from '@/core/design';
 import {
   crewChoices,
   crewHomeOf,
+  crewPlaces,
   crewOf,
   LEAF_DENSITY,
+  placesOf,
   proposeCrew,
   warmed,
   type CrewHome,
@@ -78,7 +80,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
       {school !== 'none' && (
         <>
           <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
-            <AddCrew home={home} />
+            <AddCrew home={home} survey={survey} />
             <Button
               variant={crew.length === 0 ? 'contained' : 'outlined'}
               onClick={() =>
@@ -266,11 +268,22 @@ function useCrew(
 }
 
 /** Kinds that would live here, best first. */
-function AddCrew({ home }: { readonly home: CrewHome }) {
+function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: Survey }) {
   const { catalogue } = useStore();
-  const { design } = useOpenDesign();
+  const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
   const [added, setAdded] = useState(0);
+  const places = useMemo(
+    () => placesOf(design, assessment.ground, catalogue, survey),
+    [design, assessment.ground, catalogue, survey],
+  );
+  const where = (kind: CrewKind): string => {
+    const { lives, of, best } = crewPlaces(kind, places);
+    if (lives === of) return 'everywhere on the ground';
+    if (lives === 0 || !best) return 'nowhere on the ground';
+    const back = best.y > design.enclosure.depth / 2 ? 'back' : 'front';
+    return `${lives} of ${of} places, best ${best.warm ? 'warm' : 'cool'} ${back}`;
+  };
   const choices = useMemo(() => crewChoices(home, catalogue), [home, catalogue]);
   const taken = new Set(design.living.crew.map((it) => it.kind));
   return (
@@ -302,7 +315,7 @@ function AddCrew({ home }: { readonly home: CrewHome }) {
               {kind.wanted
                 ? value < 0.15
                   ? `dwindles here: ${LIMIT_WORD[limit]}`
-                  : `about ${round(carries)} would live here, held by ${LIMIT_WORD[limit]}`
+                  : `about ${round(carries)} would live here, held by ${LIMIT_WORD[limit]} · ${where(kind)}`
                 : 'comes with plants; not wanted'}
             </Box>
           </Box>

@@ -12,6 +12,7 @@ export function judgeClimate(
   animal: Animal | undefined,
   answers: Answers,
   season: string,
+  cups = false,
 ): readonly Finding[] {
   const found: Finding[] = [];
   const place = { at: 'climate' } as const;
@@ -121,7 +122,8 @@ export function judgeClimate(
             : [],
       });
     }
-    if (answers.drinkDish < 0.5 && answers.drinkDrops < 0.04) {
+    // A bromeliad’s cup holds water for days after a misting.
+    if (answers.drinkDish < 0.5 && answers.drinkDrops < 0.04 && !cups) {
       add({
         code: 'nothing-to-drink',
         severity: climate && animal?.water.value === 'drops' ? 'severe' : 'look',
