@@ -30,7 +30,7 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5', 'rack-v6', 'rack-v7'])(
+  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5', 'rack-v6', 'rack-v7', 'rack-v8'])(
     '%s opens for ever, with all that it held',
     (name) => {
       const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));

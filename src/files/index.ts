@@ -3,3 +3,4 @@ export * from './envelope';
 export * from './csv';
 export * from './templateSvg';
 export * from './logger';
+export * from './calendar';

@@ -127,6 +127,11 @@ const MIGRATIONS: readonly Migration[] = [
       ...document,
     }),
   },
+  {
+    from: 6,
+    name: 'what was done of the plan, and when',
+    up: (document) => ({ plan: { start: null, marks: [] }, ...document }),
+  },
 ];
 
 export type Migrated =

@@ -7,6 +7,7 @@ import { mixOfRecipe } from './mixOfRecipe';
 import {
   BARE_CLIMATE,
   BARE_LIVING,
+  BARE_PLAN,
   DESIGN_VERSION,
   EMPTY_SCAPE,
   type Corners,
@@ -64,6 +65,7 @@ export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
     scape: EMPTY_SCAPE,
     climate: BARE_CLIMATE,
     living: BARE_LIVING,
+    plan: BARE_PLAN,
   };
 }
 

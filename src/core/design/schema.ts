@@ -2,15 +2,17 @@ import { z } from 'zod';
 import { Climate } from './climateSchema';
 import { id, MAX_LENGTH, metres, Point, share, text } from './fields';
 import { Living } from './livingSchema';
+import { Plan } from './planSchema';
 import { Scape } from './scapeSchema';
 
 export { Point } from './fields';
 export * from './climateSchema';
 export * from './livingSchema';
+export * from './planSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 6;
+export const DESIGN_VERSION = 7;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 
@@ -236,6 +238,7 @@ export const Design = z
     scape: Scape,
     climate: Climate,
     living: Living,
+    plan: Plan,
   })
   .superRefine((design, context) => {
     // Edits and screens find layers by id: two of one name would be changed together.

@@ -18,19 +18,20 @@ import { useReader, type Reader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
 import { LivingList } from './LivingList';
 import { Making } from './Making';
+import { PlanTab } from './PlanTab';
 import { ScapeList } from './ScapeList';
 
 /** What to buy and what to cut, with the cautions of those steps. */
 export function Build() {
   const { design, assessment } = useOpenDesign();
   const reader = useReader();
-  const [tab, setTab] = useState<'buy' | 'make'>('buy');
+  const [tab, setTab] = useState<'plan' | 'buy' | 'make'>('buy');
   const { lists } = assessment;
 
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2.5, py: 2 }}>
       <Box sx={{ maxWidth: 1180, mx: 'auto' }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, mb: 1.5 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.25, mb: 1.5 }}>
           <Typography variant="h1" component="h1">
             Build
           </Typography>
@@ -39,8 +40,11 @@ export function Build() {
             value={tab}
             onChange={(_, next: typeof tab) => setTab(next)}
             aria-label="Sheets"
-            sx={{ flex: 1, ml: 2 }}
+            variant="scrollable"
+            scrollButtons={false}
+            sx={{ flex: { xs: '1 0 100%', md: 1 }, ml: { xs: 0, md: 2 }, order: { xs: 3, md: 0 } }}
           >
+            <Tab value="plan" label="Plan" id="tab-plan" aria-controls="panel-plan" />
             <Tab value="buy" label="To buy and to cut" id="tab-buy" aria-controls="panel-buy" />
             <Tab value="make" label="To be made" id="tab-make" aria-controls="panel-make" />
           </Tabs>
@@ -72,7 +76,7 @@ export function Build() {
           </Button>
         </Box>
         <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>
-          {tab === 'make' ? <Making /> : <BuyAndCut />}
+          {tab === 'plan' ? <PlanTab /> : tab === 'make' ? <Making /> : <BuyAndCut />}
         </Box>
       </Box>
     </Box>

@@ -37,6 +37,7 @@ import {
   setLiving,
   setPlant,
 } from './living';
+import { clearMarks, markStep, setStart } from './plan';
 import {
   setMethod,
   setWaterDepth,
@@ -198,6 +199,9 @@ export const EDITS = {
   setCrew,
   adoptCrew,
   proposeLiving,
+  setStart,
+  markStep,
+  clearMarks,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -302,4 +306,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setCrew: 'crew',
   adoptCrew: 'crew taken over',
   proposeLiving: 'whole planting and crew',
+  setStart: 'day work begins',
+  markStep: 'step of the build',
+  clearMarks: 'plan begun afresh',
 };

@@ -1,0 +1,4 @@
+export * from './network';
+export * from './step';
+export * from './steps';
+export * from './plan';

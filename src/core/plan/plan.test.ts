@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { catalogue, demoDesigns } from '@/catalogue';
+import { assess } from '../assess';
+import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { dayAfter, daysBetween, heldBy, inOrder, planOf, stepsOf, takesOf } from '.';
+
+const TODAY = '2026-11-25';
+const whole = (
+  animal: string | null,
+  size: Parameters<typeof proposeDesign>[0]['size'] = null,
+  count = 1,
+): Design =>
+  (
+    [
+      { edit: 'proposeScape', change: {} },
+      { edit: 'proposeClimate', change: {} },
+      { edit: 'proposeLiving', change: {} },
+    ] as const satisfies readonly EditCall[]
+  ).reduce(
+    (design: Design, call) => applyEdit(design, call, catalogue),
+    proposeDesign(
+      {
+        id: 'x',
+        name: 'x',
+        animal,
+        count,
+        size,
+        room: { kind: 'middle', temperature: null, humidity: null },
+      },
+      catalogue,
+    ),
+  );
+const plan = (design: Design, today = TODAY) => planOf(design, assess(design, catalogue), catalogue, today);
+const GECKO = 'goniurosaurus-hainanensis';
+
+describe('the steps of a build', () => {
+  it('hold every material, piece, lamp, plant and crew of the design, for random designs', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...catalogue.animals.map((it) => it.id)),
+        fc.integer({ min: 1, max: 4 }),
+        fc.boolean(),
+        fc.boolean(),
+        (animal, count, timber, pool) => {
+          let design = whole(animal, null, count);
+          if (timber)
+            design = applyEdit(design, { edit: 'setEnclosure', change: { material: 'timber' } }, catalogue);
+          if (pool) design = applyEdit(design, { edit: 'addRegion', change: { kind: 'pool' } }, catalogue);
+          const steps = stepsOf(design, assess(design, catalogue), catalogue);
+          const held = new Set(steps.flatMap((it) => it.holds));
+          for (const id of heldBy(design)) expect(held, `${animal}: ${id}`).toContain(id);
+          expect(new Set(steps.map((it) => it.id)).size).toBe(steps.length);
+          expect(() =>
+            inOrder(steps.map((it) => ({ id: it.id, takes: takesOf(it), after: it.after }))),
+          ).not.toThrow();
+          for (const it of steps)
+            for (const id of it.after)
+              expect(
+                steps.some((own) => own.id === id),
+                id,
+              ).toBe(true);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  }, 120_000);
+  it('moss is laid last of what grows, litter and dishes are never forgotten, nothing before the smell is gone', () => {
+    for (const design of demoDesigns(catalogue)) {
+      const { steps } = plan(design);
+      const at = (id: string): number => steps.find((it) => it.step.id === id)?.timed.start ?? NaN;
+      if (steps.some((it) => it.step.id === 'moss')) expect(at('moss')).toBeGreaterThan(at('plant'));
+      if (steps.some((it) => it.step.id === 'litter')) expect(at('litter')).toBeGreaterThan(at('plant'));
+      expect(at('soil')).toBeGreaterThan(at('smell'));
+      expect(
+        steps.some((it) => it.step.id === 'things'),
+        design.name,
+      ).toBe(true);
+      expect(at('move-in')).toBeGreaterThanOrEqual(
+        Math.max(...steps.filter((it) => it.step.gate).map((it) => it.timed.end)) - 1e-9,
+      );
+    }
+  });
+  it('each says why, and shows the caution of its work', () => {
+    const { steps } = plan(whole(GECKO));
+    for (const { step } of steps) {
+      expect(step.title.length).toBeGreaterThan(5);
+      expect(step.why.length, step.id).toBeGreaterThan(10);
+      expect(step.hands).toBeGreaterThan(0);
+    }
+    const of = (id: string) => steps.find((it) => it.step.id === id)!.step;
+    expect(of('background-background-1').cautions).toContain('curing');
+    expect(of('climate').cautions).toContain('electric');
+    expect(of('mix').cautions).toContain('mixing');
+    expect(of('measure').measures.length).toBeGreaterThan(3);
+  });
+});
+
+describe('the plan', () => {
+  it('moves in after weeks, within a window; the longest chain is critical', () => {
+    const it = plan(whole(GECKO));
+    expect(daysBetween(TODAY, it.moveIn)).toBeGreaterThan(28);
+    expect(daysBetween(TODAY, it.moveIn)).toBeLessThan(200);
+    expect(it.early <= it.late).toBe(true);
+    expect(it.path.has('move-in') || it.path.has('first-week')).toBe(true);
+    expect(it.left).toBe(it.hands);
+  });
+  it('a step done late moves the window; one not yet due does not', () => {
+    const design = whole(GECKO);
+    const before = plan(design);
+    const critical = before.steps.find((it) => it.timed.critical && it.step.id !== 'move-in')!;
+    const late = dayAfter(critical.to, 20);
+    const marked = applyEdit(
+      design,
+      { edit: 'markStep', change: { step: critical.step.id, change: { done: late } } },
+      catalogue,
+    );
+    const after = plan(marked);
+    expect(daysBetween(before.moveIn, after.moveIn)).toBeGreaterThanOrEqual(18);
+    expect(after.early > before.early).toBe(true);
+    expect(after.left).toBeLessThan(before.left);
+    // What is not done is not in the past: days that go by move the rest.
+    const waited = planOf(
+      applyEdit(design, { edit: 'setStart', change: { start: TODAY } }, catalogue),
+      assess(design, catalogue),
+      catalogue,
+      '2026-12-25',
+    );
+    expect(waited.moveIn > before.moveIn).toBe(true);
+  });
+  it('a step moved to a later day takes what follows with it, and can be let go', () => {
+    const design = whole(GECKO);
+    const before = plan(design);
+    const step = 'soil';
+    const to = dayAfter(before.moveIn, 5);
+    const moved = applyEdit(
+      design,
+      { edit: 'markStep', change: { step, change: { notBefore: to } } },
+      catalogue,
+    );
+    const after = plan(moved);
+    expect(after.steps.find((it) => it.step.id === step)!.from).toBe(to);
+    expect(after.moveIn > before.moveIn).toBe(true);
+    const freed = applyEdit(
+      moved,
+      { edit: 'markStep', change: { step, change: { notBefore: null } } },
+      catalogue,
+    );
+    expect(freed.plan.marks).toEqual([]);
+    expect(plan(freed).moveIn).toBe(before.moveIn);
+  });
+  it('each gate holds the animal back until its step is done, and says why', () => {
+    let design = whole(GECKO);
+    for (const gate of plan(design).gates) {
+      expect(gate.open).toBe(false);
+      expect(gate.because).toMatch(/not/);
+    }
+    expect(plan(design).gates.map((it) => it.id)).toEqual(
+      expect.arrayContaining(['smell', 'band', 'crew', 'rooted', 'locks', 'quarantine', 'tests']),
+    );
+    for (const { step } of plan(design).gates)
+      design = applyEdit(design, { edit: 'markStep', change: { step, change: { done: TODAY } } }, catalogue);
+    expect(plan(design).gates.every((it) => it.open)).toBe(true);
+  });
+  it('quarantine and tests written down in Living count', () => {
+    const design = applyEdit(
+      whole(GECKO),
+      { edit: 'setLiving', change: { moveIn: { quarantine: '2026-08-01', tested: '2026-09-01' } } },
+      catalogue,
+    );
+    const gates = plan(design).gates.filter((it) => it.id === 'quarantine' || it.id === 'tests');
+    expect(gates.map((it) => it.open)).toEqual([true, true]);
+    const young = applyEdit(
+      design,
+      { edit: 'setLiving', change: { moveIn: { quarantine: '2026-11-20', tested: null } } },
+      catalogue,
+    );
+    expect(plan(young).gates.filter((it) => it.open)).toEqual([]);
+  });
+  it('days are counted on the calendar', () => {
+    expect(daysBetween('2026-02-27', '2026-03-01')).toBe(2);
+    expect(dayAfter('2028-02-28', 1)).toBe('2028-02-29');
+    expect(dayAfter('2026-12-31', 1.9)).toBe('2027-01-01');
+  });
+});

@@ -1,0 +1,219 @@
+'use client';
+
+import CheckCircleIcon from '@mui/icons-material/CheckCircle';
+import LockOutlinedIcon from '@mui/icons-material/LockOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
+import { fileName, planCalendar } from '@/files';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { download } from '@/ui/download';
+import { LineField } from '@/ui/fields/PlainFields';
+import { useReader } from '@/ui/units';
+import { AtTheBench } from './AtTheBench';
+import { StepFacts } from './StepFacts';
+import { Timeline } from './Timeline';
+import { dayWord, hoursWord } from './words';
+
+/** Today as the calendar has it here. */
+const localToday = (now: Date): string =>
+  `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
+
+/** The build step by step: what to do when, what is waited for, what holds the animal back. */
+export function PlanTab() {
+  const { catalogue } = useStore();
+  const { design, assessment } = useOpenDesign();
+  const { edit } = useEditing();
+  const { prefs } = useReader();
+  const [today] = useState(() => localToday(new Date()));
+  const [picked, setPicked] = useState<string | null>(null);
+  const [bench, setBench] = useState(false);
+  const plan = useMemo(
+    () => planOf(design, assessment, catalogue, today),
+    [design, assessment, catalogue, today],
+  );
+  const chosen = plan.steps.find((it) => it.step.id === picked);
+  const next = plan.steps.filter((it) => it.done === null && it.open);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+        <Box sx={{ flex: 1, minWidth: 260 }}>
+          <Typography variant="h2" component="p">
+            Moving in about {dayWord(plan.moveIn)}
+          </Typography>
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+            One plan in ten is through by {dayWord(plan.early)}, nine in ten by {dayWord(plan.late)}: a
+            window, not a promise. {hoursWord(plan.left)} of work left, of {hoursWord(plan.hands)}; the rest
+            is waiting.
+          </Typography>
+        </Box>
+        <TextField
+          type="date"
+          label="Work begins"
+          value={plan.start}
+          slotProps={{ inputLabel: { shrink: true } }}
+          onChange={(event) =>
+            edit({
+              edit: 'setStart',
+              change: { start: event.target.value === '' ? null : event.target.value },
+            })
+          }
+          sx={{ width: 170 }}
+        />
+        <Button
+          variant="outlined"
+          onClick={() =>
+            download(
+              fileName(`${design.name} plan`).replace(/\.rincon\.json$/, '.ics'),
+              planCalendar(plan, design, prefs),
+              'text/calendar',
+            )
+          }
+        >
+          Save as iCalendar
+        </Button>
+        <Button variant="contained" onClick={() => setBench(true)}>
+          At the bench
+        </Button>
+      </Box>
+      <Gates plan={plan} onPick={setPicked} />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 380px' },
+          gap: 2,
+          alignItems: 'start',
+        }}
+      >
+        <Timeline
+          plan={plan}
+          today={today}
+          selected={picked}
+          onSelect={setPicked}
+          onMove={(step, day) =>
+            edit({ edit: 'markStep', change: { step, change: { notBefore: day <= today ? null : day } } })
+          }
+        />
+        {chosen ? (
+          <StepSheet key={chosen.step.id} it={chosen} today={today} />
+        ) : (
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+            {next.length > 0
+              ? `Can be begun now: ${next.map((it) => it.step.title.replace(/^./, (c) => c.toLowerCase())).join('; ')}. Pick a step to see what it takes.`
+              : 'All is done.'}
+          </Typography>
+        )}
+      </Box>
+      {bench && <AtTheBench plan={plan} today={today} onClose={() => setBench(false)} />}
+    </Box>
+  );
+}
+
+/** What must hold before an animal: open, or shut and why. */
+function Gates({ plan, onPick }: { readonly plan: BuildPlan; readonly onPick: (step: string) => void }) {
+  const shut = plan.gates.filter((it) => !it.open);
+  return (
+    <Box component="section" aria-label="Gates before an animal">
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {plan.gates.map((it) => (
+          <Button
+            key={it.id}
+            size="small"
+            variant="outlined"
+            data-gate={it.id}
+            data-open={it.open}
+            startIcon={
+              it.open ? (
+                <CheckCircleIcon sx={{ color: 'earth.moss' }} />
+              ) : (
+                <LockOutlinedIcon sx={{ color: 'earth.quiet' }} />
+              )
+            }
+            aria-label={`${GATE_WORD[it.id]}: ${it.open ? 'open' : `shut, ${it.because}`}`}
+            onClick={() => onPick(it.step)}
+          >
+            {GATE_WORD[it.id]}
+          </Button>
+        ))}
+      </Box>
+      <Typography variant="body2" sx={{ mt: 0.75, color: shut.length > 0 ? 'earth.ink' : 'earth.moss' }}>
+        {shut.length > 0
+          ? `The animal waits: ${shut.map((it) => it.because).join('; ')}.`
+          : 'Every gate is open: the animal may move in.'}
+      </Typography>
+    </Box>
+  );
+}
+
+const GATE_WORD: Record<BuildPlan['gates'][number]['id'], string> = {
+  smell: 'No smell',
+  band: 'Climate in band',
+  crew: 'Crew alive',
+  rooted: 'Plants rooted',
+  water: 'Water tested',
+  locks: 'Closed',
+  quarantine: 'Quarantine over',
+  tests: 'Tests clear',
+};
+
+/** One step: what it takes, what to watch for, and what really happened. */
+function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: string }) {
+  const { edit } = useEditing();
+  const { step, done } = it;
+  const mark = (change: { done?: string | null; notBefore?: string | null; note?: string }): void =>
+    edit({ edit: 'markStep', change: { step: step.id, change } });
+  return (
+    <Box
+      component="section"
+      aria-label={step.title}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {step.title}
+        </Typography>
+        <TextField
+          type="date"
+          label="Done on"
+          value={done ?? ''}
+          slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+          onChange={(event) => mark({ done: event.target.value === '' ? null : event.target.value })}
+          sx={{ width: 165 }}
+        />
+        {done === null ? (
+          <Button variant="contained" onClick={() => mark({ done: today })}>
+            Done today
+          </Button>
+        ) : (
+          <Button onClick={() => mark({ done: null })}>Not done</Button>
+        )}
+      </Box>
+      <StepFacts it={it} />
+      <Box sx={{ mt: 1.25, maxWidth: 620 }}>
+        <LineField
+          key={it.note}
+          label="Note"
+          value={it.note}
+          multiline
+          onCommit={(note) => mark({ note })}
+          sx={{ width: '100%' }}
+        />
+      </Box>
+      {it.notBefore !== null && done === null && (
+        <Button size="small" sx={{ mt: 1 }} onClick={() => mark({ notBefore: null })}>
+          Put to {dayWord(it.notBefore)} by hand: let it follow again
+        </Button>
+      )}
+    </Box>
+  );
+}

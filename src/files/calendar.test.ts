@@ -1,0 +1,37 @@
+import ICAL from 'ical.js';
+import { describe, expect, it } from 'vitest';
+import { catalogue, demoDesigns } from '@/catalogue';
+import { assess } from '@/core/assess';
+import { planOf } from '@/core/plan';
+import { METRIC } from '@/core/units';
+import { planCalendar } from './calendar';
+
+describe('a plan as iCalendar, read back by another library', () => {
+  it('holds every step on its day, every wait with its length, and moving in', () => {
+    for (const design of demoDesigns(catalogue)) {
+      const plan = planOf(design, assess(design, catalogue), catalogue, '2026-11-25');
+      const text = planCalendar(plan, design, METRIC);
+      const events = new ICAL.Component(ICAL.parse(text) as unknown[])
+        .getAllSubcomponents('vevent')
+        .map((it) => new ICAL.Event(it));
+      const of = (uid: string) => events.find((it) => it.uid === uid);
+      for (const { step, from, to, done } of plan.steps) {
+        const event = of(`${step.id}.${design.id}@rincon`)!;
+        expect(event.summary).toBe(`${design.name}: ${step.title}`);
+        expect(event.startDate.toString(), step.id).toBe(from);
+        expect(event.startDate.isDate).toBe(true);
+        expect(event.description).toContain(step.why);
+        const wait = of(`${step.id}.wait.${design.id}@rincon`);
+        if (step.wait && done === null && to > from) {
+          expect(wait!.startDate.toString()).toBe(from);
+          const days = Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+          expect(wait!.duration.toSeconds() / 86_400, step.id).toBe(Math.max(1, days));
+        } else expect(wait).toBeUndefined();
+      }
+      expect(of(`window.${design.id}@rincon`)!.startDate.toString()).toBe(plan.moveIn);
+      expect(new Set(events.map((it) => it.uid)).size).toBe(events.length);
+      // Folded; the writer counts characters, the standard octets, of which a dash or degree takes more.
+      for (const line of text.split('\r\n')) expect([...line].length).toBeLessThanOrEqual(75);
+    }
+  });
+});

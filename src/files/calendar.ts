@@ -1,0 +1,62 @@
+import { createEvents, type EventAttributes } from 'ics';
+import type { BuildPlan } from '@/core/plan';
+import { tell, type UnitPrefs } from '@/core/units';
+
+const dateOf = (day: string): [number, number, number] => {
+  const [year = 1970, month = 1, date = 1] = day.split('-').map(Number);
+  return [year, month, date];
+};
+
+/**
+ * A plan as iCalendar (RFC 5545): an event of whole days for each step and one for each wait after it, and moving in.
+ * Throws when the library refuses an event, which no plan should bring about.
+ */
+export function planCalendar(
+  { steps, moveIn, early, late }: BuildPlan,
+  design: { readonly id: string; readonly name: string },
+  prefs: UnitPrefs,
+): string {
+  const events: EventAttributes[] = steps.flatMap(({ step, from, to, done, note }): EventAttributes[] => {
+    const words = (it: Parameters<typeof tell>[0]): string => tell(it, { prefs, locale: 'en' });
+    const own: EventAttributes = {
+      uid: `${step.id}.${design.id}@rincon`,
+      productId: 'rincon',
+      title: `${design.name}: ${step.title}`,
+      start: dateOf(from),
+      duration: { days: 1 },
+      status: done === null ? 'TENTATIVE' : 'CONFIRMED',
+      description: [
+        step.why,
+        ...(step.tools.length > 0 ? [`Tools: ${step.tools.join(', ')}`] : []),
+        ...step.amounts.map(words),
+        ...step.measures.map((it) => `${it.what}: ${words(it.wanted)}`),
+        ...(note ? [note] : []),
+      ].join('\n'),
+    };
+    if (!step.wait || done !== null || to <= from) return [own];
+    const days = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000));
+    return [
+      own,
+      {
+        uid: `${step.id}.wait.${design.id}@rincon`,
+        productId: 'rincon',
+        title: `${design.name}: waiting for ${step.waitFor ?? 'it'}`,
+        start: dateOf(from),
+        duration: { days },
+        status: 'TENTATIVE',
+        busyStatus: 'FREE',
+      },
+    ];
+  });
+  events.push({
+    uid: `window.${design.id}@rincon`,
+    productId: 'rincon',
+    title: `${design.name}: moving in, between ${early} and ${late}`,
+    start: dateOf(moveIn),
+    duration: { days: 1 },
+    status: 'TENTATIVE',
+  });
+  const { error, value } = createEvents(events);
+  if (error || !value) throw error ?? new Error('no calendar was written');
+  return value;
+}

@@ -1,0 +1,125 @@
+import ICAL from 'ical.js';
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { build, demo, saved, sound } from './helpers';
+
+const openPlan = async (page: Page): Promise<void> => {
+  await page.getByRole('tab', { name: 'Plan' }).click();
+  await expect(page.getByText(/^Moving in about/)).toBeVisible();
+};
+const moveIn = async (page: Page): Promise<number> =>
+  Date.parse(/about (.+)$/.exec(await page.getByText(/^Moving in about/).innerText())![1]!);
+
+test('a new enclosure from plan to move-in: a gate holds the animal back, a late step moves the window', async ({
+  page,
+}) => {
+  await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Ridge');
+  await page.getByRole('link', { name: 'Build' }).click();
+  await openPlan(page);
+  const gates = page.getByRole('region', { name: 'Gates before an animal' });
+  await expect(gates).toContainText('The animal waits:');
+  await expect(gates.locator('[data-gate=crew]')).toHaveAttribute('data-open', 'false');
+  await expect(gates.locator('[data-gate=crew]')).toHaveAttribute(
+    'aria-label',
+    /shut, the crew was not yet seen/,
+  );
+
+  // A step is moved by keys: a week on, and all after it follows.
+  const before = await moveIn(page);
+  const soil = page.locator('[data-step=soil]');
+  const stood = await soil.getAttribute('aria-label');
+  await soil.focus();
+  for (let i = 0; i < 20; i += 1) await page.keyboard.press('Shift+ArrowRight');
+  await expect(soil).not.toHaveAttribute('aria-label', stood ?? '');
+  await expect.poll(() => moveIn(page)).toBeGreaterThan(before);
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /let it follow again/ }).click();
+  await expect.poll(() => moveIn(page)).toBe(before);
+
+  // And by the mouse.
+  const bar = page.locator('[data-step=soil]');
+  await bar.scrollIntoViewIfNeeded();
+  const box = (await bar.boundingBox())!;
+  await page.mouse.move(box.x + 4, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 260, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /let it follow again/ })).toBeVisible();
+  await page.getByRole('button', { name: /let it follow again/ }).click();
+  await saved(page);
+
+  // Begun in the past, a step done late moves the window.
+  await page.getByLabel('Work begins').fill('2026-01-05');
+  const step = page.locator('[data-step=quarantine]');
+  await step.focus();
+  await page.keyboard.press('Enter');
+  const sheet = page.getByRole('region', { name: 'Quarantine the animal' });
+  await sheet.getByLabel('Done on').fill('2026-04-01');
+  await expect(gates.locator('[data-gate=quarantine]')).toHaveAttribute('data-open', 'true');
+  await sheet.getByRole('textbox', { name: 'Note' }).fill('Ate on the second day.');
+  await sheet.getByRole('textbox', { name: 'Note' }).blur();
+  await saved(page);
+
+  // One gate after the other is opened; then the animal may move in.
+  for (;;) {
+    const shut = gates.locator('[data-open=false]').first();
+    if ((await shut.count()) === 0) break;
+    await shut.click();
+    await page.getByRole('button', { name: 'Done today' }).click();
+  }
+  await expect(gates).toContainText('Every gate is open');
+  await page.reload();
+  await openPlan(page);
+  await expect(gates).toContainText('Every gate is open');
+  await page.locator('[data-step=quarantine]').click();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Ate on the second day.');
+
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as iCalendar' }).click();
+  const text = await readFile(await (await waiting).path(), 'utf8');
+  const events = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent');
+  expect(events.length).toBeGreaterThan(10);
+});
+
+test('at the bench, on a phone: one step at a time; a tick is kept', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await demo(page);
+  await page.goto('/e/demo-hedge/build');
+  await openPlan(page);
+  await page.getByRole('button', { name: 'At the bench' }).click();
+  const bench = page.getByRole('dialog');
+  await expect(bench.getByText(/^Step 1 of \d+/)).toBeVisible();
+  const title = await bench.getByRole('heading').innerText();
+  // Large enough for wet hands, and nothing cut off.
+  const done = bench.getByRole('button', { name: 'Done', exact: true });
+  expect((await done.boundingBox())!.height).toBeGreaterThanOrEqual(56);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await done.click();
+  await expect(bench.getByText(/saved/)).toBeVisible();
+  await bench.getByRole('button', { name: 'Next step' }).click();
+  await expect(bench.getByText(/^Step 2 of/)).toBeVisible();
+  await sound(page, 'light', 'at the bench');
+  await page.reload();
+  await openPlan(page);
+  await page.getByRole('button', { name: 'At the bench' }).click();
+  await bench
+    .getByRole('button', { name: 'Step before' })
+    .first()
+    .click()
+    .catch(() => undefined);
+  await expect(bench.getByRole('button', { name: /^Done / })).toBeVisible();
+  await expect(bench.getByRole('heading')).toHaveText(title);
+  await context.close();
+});
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing in the plan, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    await demo(page);
+    await page.goto('/e/demo-limestone/build');
+    await openPlan(page);
+    await page.locator('[data-step=measure]').click();
+    await sound(page, scheme, 'plan, a step picked');
+  });
+}
