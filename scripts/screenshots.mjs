@@ -13,11 +13,9 @@ const only = process.argv.slice(2);
 const SHOTS = [
   ['rack', '/'],
   ['new-enclosure', '/new', answerThree],
-  ['brief', '/e/demo-hedge/brief'],
   ['ground', '/e/demo-limestone/ground'],
   ['half-water', '/e/demo-bog-shelf/ground', plan],
   ['scape', '/e/demo-hedge/scape', pickRoot],
-  ['scape-side', '/e/demo-bog-shelf/scape', background, { colorScheme: 'dark' }],
   ['living', '/e/demo-bog-shelf/living', grownUp],
   ['living-plan', '/e/demo-hedge/living', plantPicked, { colorScheme: 'dark' }],
   ['living-crew', '/e/demo-limestone/living', crewed],
@@ -25,7 +23,9 @@ const SHOTS = [
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
   ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
   ['climate-drill', '/e/demo-hedge/climate', drill],
-  ['list', '/e/demo-bog-shelf/build'],
+  ['plan', '/e/demo-limestone/build', planned],
+  ['bench-step', '/e/demo-hedge/build', atTheBench, { viewport: { width: 390, height: 844 } }],
+  ['list', '/e/demo-hedge/build'],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
   [
     'solver',
@@ -75,9 +75,14 @@ async function pickRoot(page) {
   await page.getByRole('button', { name: 'Root wood, branched', exact: true }).click();
 }
 
-async function background(page) {
-  await page.getByRole('button', { name: 'Side', exact: true }).click();
-  await page.getByRole('tab', { name: 'Background' }).click();
+async function planned(page) {
+  await page.getByRole('tab', { name: 'Plan', exact: true }).click();
+  await page.locator('[data-step=measure]').click();
+}
+
+async function atTheBench(page) {
+  await page.getByRole('tab', { name: 'Plan', exact: true }).click();
+  await page.getByRole('button', { name: 'At the bench' }).click();
 }
 
 /** Waits until the forecast stands. */

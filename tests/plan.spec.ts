@@ -5,10 +5,10 @@ import { build, demo, saved, sound } from './helpers';
 
 const openPlan = async (page: Page): Promise<void> => {
   await page.getByRole('tab', { name: 'Plan' }).click();
-  await expect(page.getByText(/^Moving in about/)).toBeVisible();
+  await expect(page.getByText(/^Mov(ing|ed) in /)).toBeVisible();
 };
 const moveIn = async (page: Page): Promise<number> =>
-  Date.parse(/about (.+)$/.exec(await page.getByText(/^Moving in about/).innerText())![1]!);
+  Date.parse(/likeliest, (.+?)\. /.exec(await page.getByText(/^Eight plans in ten/).innerText())![1]!);
 
 test('a new enclosure from plan to move-in: a gate holds the animal back, a late step moves the window', async ({
   page,
@@ -89,7 +89,7 @@ test('at the bench, on a phone: one step at a time; a tick is kept', async ({ br
   await openPlan(page);
   await page.getByRole('button', { name: 'At the bench' }).click();
   const bench = page.getByRole('dialog');
-  await expect(bench.getByText(/^Step 1 of \d+/)).toBeVisible();
+  await expect(bench.getByText(/^Step \d+ of \d+/)).toBeVisible();
   const title = await bench.getByRole('heading').innerText();
   // Large enough for wet hands, and nothing cut off.
   const done = bench.getByRole('button', { name: 'Done', exact: true });
@@ -98,16 +98,13 @@ test('at the bench, on a phone: one step at a time; a tick is kept', async ({ br
   await done.click();
   await expect(bench.getByText(/saved/)).toBeVisible();
   await bench.getByRole('button', { name: 'Next step' }).click();
-  await expect(bench.getByText(/^Step 2 of/)).toBeVisible();
+  await expect(bench.getByRole('heading')).not.toHaveText(title);
   await sound(page, 'light', 'at the bench');
   await page.reload();
   await openPlan(page);
   await page.getByRole('button', { name: 'At the bench' }).click();
-  await bench
-    .getByRole('button', { name: 'Step before' })
-    .first()
-    .click()
-    .catch(() => undefined);
+  for (let i = 0; i < 30 && (await bench.getByRole('heading').innerText()) !== title; i += 1)
+    await bench.getByRole('button', { name: 'Step before' }).click();
   await expect(bench.getByRole('button', { name: /^Done / })).toBeVisible();
   await expect(bench.getByRole('heading')).toHaveText(title);
   await context.close();

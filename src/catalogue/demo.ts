@@ -140,8 +140,75 @@ const PLANTED: Readonly<Record<string, string>> = {
   'demo-limestone': '2026-10-05',
 };
 
-/** What lives already in a box that stands. */
-function planted(design: Design): Design {
+/** What of each build is done, and on which days. */
+const DONE: Readonly<
+  Record<string, { readonly start: string; readonly days: Readonly<Record<string, string>> }>
+> = {
+  'demo-bog-shelf': {
+    start: '2025-06-28',
+    days: {
+      'leak-test': '2025-06-29',
+      prepare: '2025-07-30',
+      'background-background-1': '2025-07-26',
+      smell: '2025-08-02',
+      'floor-pieces': '2025-08-02',
+      drainage: '2025-08-03',
+      barrier: '2025-08-03',
+      'water-trial': '2025-08-05',
+      mix: '2025-08-06',
+      soil: '2025-08-06',
+      scape: '2025-08-09',
+      climate: '2025-08-10',
+      plant: '2025-08-16',
+      moss: '2025-08-16',
+      litter: '2025-08-17',
+      things: '2025-08-17',
+      crew: '2025-09-10',
+      'crew-seen': '2025-09-12',
+      rooted: '2025-09-14',
+      'water-tested': '2025-09-19',
+      measure: '2025-09-20',
+      locks: '2025-09-20',
+      quarantine: '2025-09-15',
+      tests: '2025-09-12',
+      'move-in': '2025-09-22',
+      'first-week': '2025-09-29',
+    },
+  },
+  'demo-hedge': { start: '2026-10-31', days: { bores: '2026-10-31', 'leak-test': '2026-11-01' } },
+  'demo-limestone': {
+    start: '2026-08-22',
+    days: {
+      'leak-test': '2026-08-23',
+      prepare: '2026-09-26',
+      'background-background-1': '2026-09-22',
+      smell: '2026-09-25',
+      drainage: '2026-09-26',
+      barrier: '2026-09-26',
+      mix: '2026-09-28',
+      soil: '2026-09-28',
+      scape: '2026-10-02',
+      climate: '2026-10-03',
+      plant: '2026-10-05',
+      moss: '2026-10-05',
+      litter: '2026-10-06',
+      things: '2026-10-06',
+    },
+  },
+};
+
+/** What lives already in a box that stands, and what of its build is done. */
+function planted(before: Design): Design {
+  const told = DONE[before.id];
+  const design: Design = told
+    ? {
+        ...before,
+        plan: {
+          start: told.start,
+          marks: Object.entries(told.days).map(([step, done]) => ({ step, done, notBefore: null, note: '' })),
+        },
+      }
+    : before;
   const on = PLANTED[design.id];
   if (on === undefined) return design;
   const { living } = design;

@@ -86,6 +86,9 @@ describe('moist air', () => {
       const full = (0.621945 * saturation(t)) / (SEA - saturation(t));
       expect(Math.abs(quickSaturation(t, SEA) / full - 1)).toBeLessThan(0.003);
     }
+    // And rises on past boiling, where the full one turns its sign.
+    for (let t = -80; t < 400; t += 5)
+      expect(quickSaturation(t + 5, SEA)).toBeGreaterThanOrEqual(quickSaturation(t, SEA));
   });
 });
 

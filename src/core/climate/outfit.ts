@@ -60,6 +60,9 @@ const LEAVES: Record<Design['brief']['stage'], number> = {
   inhabited: 1.5,
 };
 
+/** Share of the floor that catches drops even where hardly anything grows (from memory). */
+const LEAST_LEAVES = 0.4;
+
 /** Heat and water of a design as numbers for the engine. */
 export function outfitOf(
   design: Design,
@@ -103,7 +106,14 @@ export function outfitOf(
   ) as [ColumnModel, ColumnModel];
   const dampness = columns[0].soil[0].rest;
   const planted = leavesOf(design, catalogue) / (width * depth);
-  const leafy = planted > 0 ? planted : dampness > 0.12 ? LEAVES[design.brief.stage] : 0.15;
+  // Stems, wood and litter catch drops where leaves are few. Much less than this is too little for the engine to hold: a leaf
+  // that weighs next to nothing can be thrown far off by one step.
+  const leafy =
+    planted > 0
+      ? Math.max(LEAST_LEAVES, planted)
+      : dampness > 0.12
+        ? LEAVES[design.brief.stage]
+        : LEAST_LEAVES;
   const cells = ([0, 1, 2, 3] as const).map((cell) =>
     cellModel({ design, cell, groundHeight, tierHeight, pieces, columnAt, leafy, catalogue }),
   ) as [CellModel, CellModel, CellModel, CellModel];

@@ -11,9 +11,14 @@ export const LEAF_HEAT = 800;
 
 /** Saturated air, kg/kg: Alduchov & Eskridge 1996, J. Appl. Meteor. 35:601; within 0.2 % of the full formula indoors. */
 export function quickSaturation(celsius: number, pressure: number): number {
-  const e = 610.94 * Math.exp((17.625 * celsius) / (celsius + 243.04));
-  return (0.621945 * e) / (pressure - e);
+  // Water boils near 100 °C, where the ratio has no end and then turns its sign: a leaf that a step threw there would
+  // stay there. Beyond 70 °C, which no box should see, it goes on rising straight.
+  const t = celsius > HOTTEST ? HOTTEST : celsius < -60 ? -60 : celsius;
+  const e = 610.94 * Math.exp((17.625 * t) / (t + 243.04));
+  const ratio = (0.621945 * e) / (pressure - e);
+  return celsius > HOTTEST ? ratio * (1 + 0.062 * (celsius - HOTTEST)) : ratio;
 }
+const HOTTEST = 70;
 
 /**
  * Resistance of drying soil, s/m: 10·exp(0.3563·(15 − θ)), θ of the top centimetre in per cent; van de Griend & Owe

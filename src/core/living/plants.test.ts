@@ -219,6 +219,23 @@ describe('the places of a box', () => {
   }, 30_000);
 });
 
+describe('the climate of a planted box', () => {
+  it('stands with one seedling as with many plants: soil within its pores, air within its room', () => {
+    for (const size of [0.02, 0.3, 1]) {
+      const design = applyEdit(
+        bare('demo-dry-wash'),
+        { edit: 'addPlant', change: { kind: 'haworthia-cooperi', size } },
+        catalogue,
+      );
+      const ground = layGround(design, catalogue);
+      for (const season of surveyOf(design, ground, catalogue).seasons) {
+        for (const wetness of season.wetness.flat()) expect(wetness, `size ${size}`).toBeLessThan(0.6);
+        for (const air of season.air) expect(air.humidDay).toBeLessThan(0.7);
+      }
+    }
+  }, 30_000);
+});
+
 describe('a planting', () => {
   const boxes = (): Design[] =>
     catalogue.animals

@@ -36,7 +36,7 @@ export interface Survey {
   readonly seasons: readonly SeasonOf[];
 }
 
-/** As the box is meant to be: the animal's own climate, soil as it rests once drained. Takes milliseconds. */
+/** As the box is meant to be: the animal's own climate, soil as it rests once drained; and the same in a dry spell. Takes milliseconds. */
 export function guessSurvey(design: Design, ground: GroundResult, catalogue: Catalogue): Survey {
   const { warm, cool, night, humidityDay, humidityNight } = bandsOf(
     findAnimal(catalogue, design.brief.animal),
@@ -58,19 +58,41 @@ export function guessSurvey(design: Design, ground: GroundResult, catalogue: Cat
       Math.min(1, (start[node] ?? 0) / Math.max(0.05, soil[node]?.porosity ?? 0.5));
     return [share(0), share(1)];
   };
+  const lamps = Object.fromEntries(lit.map((it) => [it.device.id, it.kind.heats ? 0.6 : 1]));
+  const wanted: SeasonOf = {
+    season: 'the year',
+    air: [w, { ...w, day: w.day + 1 }, c, c],
+    lit: lamps,
+    wetness: [wet(0), wet(1)],
+    soil: [w.day - 1, c.day],
+  };
+  // Few boxes keep what they are meant to: a heated room dries air and soil, and what is planted must bear that too.
+  const drier = (air: AirOf): AirOf => ({
+    ...air,
+    humidDay: Math.max(0.15, air.humidDay - DRY_SPELL.air),
+    humidNight: Math.max(0.15, air.humidNight - DRY_SPELL.air),
+  });
+  const spell = (column: 0 | 1): readonly [number, number] => {
+    const [top, root] = wanted.wetness[column];
+    return [top * DRY_SPELL.soil, root * DRY_SPELL.soil];
+  };
+  const [warmLow, warmHigh, coolLow, coolHigh] = wanted.air;
   return {
     guessed: true,
     seasons: [
+      wanted,
       {
-        season: 'the year',
-        air: [w, { ...w, day: w.day + 1 }, c, c],
-        lit: Object.fromEntries(lit.map((it) => [it.device.id, it.kind.heats ? 0.6 : 1])),
-        wetness: [wet(0), wet(1)],
-        soil: [w.day - 1, c.day],
+        ...wanted,
+        season: 'a dry spell',
+        air: [drier(warmLow), drier(warmHigh), drier(coolLow), drier(coolHigh)],
+        wetness: [spell(0), spell(1)],
       },
     ],
   };
 }
+
+/** How far a box falls short of what it is meant to be when its room is dry: humidity less, water in the soil times (from memory). */
+const DRY_SPELL = { air: 0.15, soil: 0.45 } as const;
 
 const isLight = (t: number, { from, to }: Forecast['light']): boolean =>
   t % 86_400 >= from && t % 86_400 < to;

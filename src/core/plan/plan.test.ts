@@ -177,6 +177,23 @@ describe('the plan', () => {
     );
     expect(plan(young).gates.filter((it) => it.open)).toEqual([]);
   });
+  it('what the demo calls done are steps of its builds, one after the other', () => {
+    for (const design of demoDesigns(catalogue)) {
+      const { steps, gates } = plan(design);
+      const ids = steps.map((it) => it.step.id);
+      for (const mark of design.plan.marks) expect(ids, design.name).toContain(mark.step);
+      for (const it of steps)
+        if (it.done !== null)
+          for (const before of it.step.after) {
+            const own = steps.find((other) => other.step.id === before)!;
+            expect(
+              own.done !== null && own.done <= it.done,
+              `${design.name}: ${before} before ${it.step.id}`,
+            ).toBe(true);
+          }
+      if (design.brief.stage === 'inhabited') expect(gates.every((it) => it.open)).toBe(true);
+    }
+  });
   it('days are counted on the calendar', () => {
     expect(daysBetween('2026-02-27', '2026-03-01')).toBe(2);
     expect(dayAfter('2028-02-28', 1)).toBe('2028-02-29');

@@ -36,18 +36,21 @@ export function PlanTab() {
     [design, assessment, catalogue, today],
   );
   const chosen = plan.steps.find((it) => it.step.id === picked);
+  const home = plan.steps.find((it) => it.step.id === 'move-in')?.done ?? null;
   const next = plan.steps.filter((it) => it.done === null && it.open);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
         <Box sx={{ flex: 1, minWidth: 260 }}>
           <Typography variant="h2" component="p">
-            Moving in about {dayWord(plan.moveIn)}
+            {home
+              ? `Moved in on ${dayWord(home)}`
+              : `Moving in ${dayWord(plan.early)} to ${dayWord(plan.late)}`}
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            One plan in ten is through by {dayWord(plan.early)}, nine in ten by {dayWord(plan.late)}: a
-            window, not a promise. {hoursWord(plan.left)} of work left, of {hoursWord(plan.hands)}; the rest
-            is waiting.
+            {home
+              ? `${hoursWord(plan.hands)} of work in all.`
+              : `Eight plans in ten fall into this window: it is no promise. With every step at its likeliest, ${dayWord(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
           </Typography>
         </Box>
         <TextField

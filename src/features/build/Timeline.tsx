@@ -45,7 +45,8 @@ export function Timeline({ plan, today, selected, onSelect, onMove }: Props) {
       <Box sx={{ position: 'relative', height: 22, ml: label, mr: 2 }} aria-hidden>
         {weeks.map(
           (day, index) =>
-            index % every === 0 && (
+            index % every === 0 &&
+            day < span - 2 && (
               <Box
                 key={day}
                 sx={{
@@ -54,6 +55,8 @@ export function Timeline({ plan, today, selected, onSelect, onMove }: Props) {
                   typography: 'caption',
                   color: 'earth.quiet',
                   whiteSpace: 'nowrap',
+                  // On a phone there is room for every fourth.
+                  display: { xs: index % (every * 4) === 0 ? 'block' : 'none', md: 'block' },
                 }}
               >
                 {new Date(`${dayAfter(plan.start, first + day)}T12:00:00Z`).toLocaleDateString(undefined, {
