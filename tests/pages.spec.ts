@@ -6,7 +6,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     test.setTimeout(600_000);
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();
-    const sound = (own: Page, what: string): Promise<void> => soundIn(own, colorScheme, what);
+    const sound = (own: Page, what: string): Promise<void> => soundIn(own, colorScheme, what, false);
     await page.goto('/');
     await page.getByRole('heading', { name: 'The rack is empty' }).waitFor();
     await sound(page, 'empty rack');
