@@ -2,14 +2,11 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { catalogue as shipped } from '@/catalogue';
-import { Animal } from '@/core/catalogue';
-import { useOwn, useStore } from '@/store';
-import { LineField, PickField } from '@/ui/fields/PlainFields';
-import { OwnRowActions } from '@/ui/OwnRowActions';
-import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
+import type { Animal } from '@/core/catalogue';
+import { useStore } from '@/store';
+import { PickField } from '@/ui/fields/PlainFields';
 import { Line, mineOf, Part, Pick, Single, Span } from './fields';
+import { Kinds, type Alter } from './Kinds';
 
 const GROUND_WORD: Record<Animal['ground']['value'], string> = {
   'half-water': 'half in water',
@@ -37,102 +34,27 @@ const WATER_WORD: Record<Animal['water']['value'], string> = {
 
 /** The animals, what each asks for, and where every value comes from; the builder's own beside them. */
 export function Animals() {
-  const { catalogue, settings } = useStore();
-  const { save } = useOwn();
-  const [selected, setSelected] = useState<string>(catalogue.animals[0]?.id ?? '');
-  const row = catalogue.animals.find((it) => it.id === selected) ?? catalogue.animals[0];
-  const mine = new Set(settings.animals.map((it) => it.id));
+  const { catalogue } = useStore();
   return (
-    <ListDetail
-      label="Animals"
-      items={catalogue.animals.map((it) => ({
-        id: it.id,
-        name: it.english.charAt(0).toUpperCase() + it.english.slice(1),
-        hint: it.scientific,
-        own: mine.has(it.id),
-      }))}
-      selected={row?.id ?? null}
-      onSelect={setSelected}
-    >
-      {row && (
-        <Detail
-          key={row.id}
-          row={row}
-          own={mine.has(row.id)}
-          onLike={() => {
-            const stem = `${row.id}-own`;
-            const taken = new Set(catalogue.animals.map((it) => it.id));
-            let id = stem;
-            for (let count = 2; taken.has(id); count += 1) id = `${stem}-${count}`;
-            void save('animals', { ...row, id, english: `Kind like ${row.english}` }).then(() =>
-              setSelected(id),
-            );
-          }}
-          onGone={() => setSelected(catalogue.animals[0]?.id ?? '')}
-        />
-      )}
-    </ListDetail>
+    <Kinds kind="animals" label="Animals" rows={catalogue.animals} example="Anolis carolinensis">
+      {(row, own, alter) => <Values row={row} own={own} alter={alter} />}
+    </Kinds>
   );
 }
 
-interface DetailProps {
+interface ValuesProps {
   readonly row: Animal;
   readonly own: boolean;
-  readonly onLike: () => void;
-  readonly onGone: () => void;
+  readonly alter: Alter<'animals'>;
 }
 
-function Detail({ row, own, onLike, onGone }: DetailProps) {
+function Values({ row, own, alter }: ValuesProps) {
   const { catalogue } = useStore();
-  const { save, change, remove } = useOwn();
-  const put = (parts: Partial<Animal>): void => void change('animals', row, (now) => ({ ...now, ...parts }));
+  const put = (parts: Partial<Animal>): void => alter(() => parts);
   const inClimate = (parts: Partial<Animal['climate']>): void =>
-    void change('animals', row, (now) => ({ ...now, climate: { ...now.climate, ...parts } }));
-
+    alter((now) => ({ climate: { ...now.climate, ...parts } }));
   return (
-    <DetailCard label={row.english}>
-      <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 1, mb: 1.5 }}>
-        <Box sx={{ flex: 1 }}>
-          {own ? (
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-              <LineField
-                key={row.english}
-                label="English name"
-                value={row.english}
-                onCommit={(english) => put({ english: english.slice(0, 80) })}
-              />
-              <LineField
-                key={row.scientific}
-                label="Scientific name"
-                value={row.scientific}
-                check={(text) =>
-                  Animal.shape.scientific.safeParse(text).success
-                    ? undefined
-                    : 'Genus and species: Anolis carolinensis.'
-                }
-                onCommit={(scientific) => put({ scientific })}
-              />
-            </Box>
-          ) : (
-            <>
-              <Typography variant="h2">{row.english}</Typography>
-              <Typography variant="body2" sx={{ fontStyle: 'italic', color: 'earth.quiet' }}>
-                {row.scientific}
-              </Typography>
-            </>
-          )}
-        </Box>
-        <OwnRowActions
-          name={row.english}
-          own={own}
-          ships={shipped.animals.some((it) => it.id === row.id)}
-          onChange={() => put({})}
-          onLike={onLike}
-          onTakeOut={() => remove('animals', row.id)}
-          onUndo={() => void save('animals', row)}
-          onGone={onGone}
-        />
-      </Box>
+    <>
       <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1fr 1fr' }, columnGap: 3 }}>
         <Box>
           <Part>How it lives</Part>
@@ -212,12 +134,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               min={0.05}
               max={8}
               own={own}
-              onPut={(it) =>
-                void change('animals', row, (now) => ({
-                  ...now,
-                  space: mineOf({ ...now.space.value, [side]: it.value }),
-                }))
-              }
+              onPut={(it) => alter((now) => ({ space: mineOf({ ...now.space.value, [side]: it.value }) }))}
             />
           ))}
         </Box>
@@ -295,6 +212,6 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
           </Typography>
         </Box>
       </Box>
-    </DetailCard>
+    </>
   );
 }

@@ -2,17 +2,13 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { catalogue as shipped } from '@/catalogue';
-import { ScientificName, type CrewKind } from '@/core/catalogue';
-import { useOwn, useStore } from '@/store';
-import { LineField } from '@/ui/fields/PlainFields';
-import { OwnRowActions } from '@/ui/OwnRowActions';
-import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
+import { type CrewKind } from '@/core/catalogue';
+import { useStore } from '@/store';
 import { chainOf, growthRate } from '@/core/living';
 import { temperature } from '@/core/units';
 import { useReader } from '@/ui/units';
 import { Count, Line, mineOf, Part, Pick, Single, Span } from './fields';
+import { Kinds, type Alter } from './Kinds';
 import { REGION_WORD } from '@/ui/words';
 
 const HABIT_WORD: Record<CrewKind['habit']['value'], string> = {
@@ -30,99 +26,25 @@ function doubles(row: CrewKind): string {
 
 /** Crew: how each kind lives, breeds and eats, and where every value comes from. */
 export function Crew() {
-  const { catalogue, settings } = useStore();
-  const { save } = useOwn();
-  const all = catalogue.living.crew;
-  const [selected, setSelected] = useState<string>(all[0]?.id ?? '');
-  const row = all.find((it) => it.id === selected) ?? all[0];
-  const mine = new Set(settings.crew.map((it) => it.id));
+  const { catalogue } = useStore();
   return (
-    <ListDetail
-      label="Crew"
-      items={all.map((it) => ({
-        id: it.id,
-        name: it.english.charAt(0).toUpperCase() + it.english.slice(1),
-        hint: it.scientific,
-        own: mine.has(it.id),
-      }))}
-      selected={row?.id ?? null}
-      onSelect={setSelected}
-    >
-      {row && (
-        <Detail
-          key={row.id}
-          row={row}
-          own={mine.has(row.id)}
-          onLike={() => {
-            const taken = new Set(all.map((it) => it.id));
-            let id = `${row.id}-own`;
-            for (let count = 2; taken.has(id); count += 1) id = `${row.id}-own-${count}`;
-            void save('crew', { ...row, id, english: `Kind like ${row.english}` }).then(() =>
-              setSelected(id),
-            );
-          }}
-          onGone={() => setSelected(all[0]?.id ?? '')}
-        />
-      )}
-    </ListDetail>
+    <Kinds kind="crew" label="Crew" rows={catalogue.living.crew} example="Porcellio scaber">
+      {(row, own, alter) => <Values row={row} own={own} alter={alter} />}
+    </Kinds>
   );
 }
 
-interface DetailProps {
+interface ValuesProps {
   readonly row: CrewKind;
   readonly own: boolean;
-  readonly onLike: () => void;
-  readonly onGone: () => void;
+  readonly alter: Alter<'crew'>;
 }
 
-function Detail({ row, own, onLike, onGone }: DetailProps) {
-  const { save, change, remove } = useOwn();
+function Values({ row, own, alter }: ValuesProps) {
   const { write } = useReader();
-  const put = (parts: Partial<CrewKind>): void => void change('crew', row, (now) => ({ ...now, ...parts }));
+  const put = (parts: Partial<CrewKind>): void => alter(() => parts);
   return (
-    <DetailCard label={row.english}>
-      <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 1, mb: 1.5 }}>
-        <Box sx={{ flex: 1 }}>
-          {own ? (
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-              <LineField
-                key={row.english}
-                label="English name"
-                value={row.english}
-                onCommit={(english) => put({ english: english.slice(0, 80) })}
-              />
-              <LineField
-                key={row.scientific}
-                label="Scientific name"
-                value={row.scientific}
-                check={(text) =>
-                  ScientificName.safeParse(text).success
-                    ? undefined
-                    : 'Genus and species, as in Porcellio scaber.'
-                }
-                onCommit={(scientific) => put({ scientific })}
-              />
-            </Box>
-          ) : (
-            <>
-              <Typography variant="h2">{row.english}</Typography>
-              <Typography variant="body2" sx={{ fontStyle: 'italic', color: 'earth.quiet' }}>
-                {row.scientific}
-              </Typography>
-            </>
-          )}
-        </Box>
-        <OwnRowActions
-          name={row.english}
-          own={own}
-          ships={shipped.living.crew.some((it) => it.id === row.id)}
-          onChange={() => put({})}
-          onLike={onLike}
-          onTakeOut={() => remove('crew', row.id)}
-          onUndo={() => void save('crew', row)}
-          onGone={onGone}
-        />
-      </Box>
+    <>
       <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1fr 1fr' }, columnGap: 3 }}>
         <Box>
           <Part>How it lives</Part>
@@ -250,6 +172,6 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
           </Typography>
         </Box>
       </Box>
-    </DetailCard>
+    </>
   );
 }

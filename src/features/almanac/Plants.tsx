@@ -2,14 +2,10 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { catalogue as shipped } from '@/catalogue';
-import { ScientificName, type Plant } from '@/core/catalogue';
-import { useOwn, useStore } from '@/store';
-import { LineField } from '@/ui/fields/PlainFields';
-import { OwnRowActions } from '@/ui/OwnRowActions';
-import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
+import { type Plant } from '@/core/catalogue';
+import { useStore } from '@/store';
 import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from './fields';
+import { Kinds, type Alter } from './Kinds';
 import { FORM_WORD, REGION_WORD } from '@/ui/words';
 
 const SOLD_WORD: Record<Plant['sold']['value'], string> = {
@@ -27,98 +23,24 @@ const HARM_WORD: Record<Plant['harm']['value'], string> = {
 
 /** Plants, what each becomes and wants, and where every value comes from. */
 export function Plants() {
-  const { catalogue, settings } = useStore();
-  const { save } = useOwn();
-  const all = catalogue.living.plants;
-  const [selected, setSelected] = useState<string>(all[0]?.id ?? '');
-  const row = all.find((it) => it.id === selected) ?? all[0];
-  const mine = new Set(settings.plants.map((it) => it.id));
+  const { catalogue } = useStore();
   return (
-    <ListDetail
-      label="Plants"
-      items={all.map((it) => ({
-        id: it.id,
-        name: it.english.charAt(0).toUpperCase() + it.english.slice(1),
-        hint: it.scientific,
-        own: mine.has(it.id),
-      }))}
-      selected={row?.id ?? null}
-      onSelect={setSelected}
-    >
-      {row && (
-        <Detail
-          key={row.id}
-          row={row}
-          own={mine.has(row.id)}
-          onLike={() => {
-            const taken = new Set(all.map((it) => it.id));
-            let id = `${row.id}-own`;
-            for (let count = 2; taken.has(id); count += 1) id = `${row.id}-own-${count}`;
-            void save('plants', { ...row, id, english: `Kind like ${row.english}` }).then(() =>
-              setSelected(id),
-            );
-          }}
-          onGone={() => setSelected(all[0]?.id ?? '')}
-        />
-      )}
-    </ListDetail>
+    <Kinds kind="plants" label="Plants" rows={catalogue.living.plants} example="Ficus pumila">
+      {(row, own, alter) => <Values row={row} own={own} alter={alter} />}
+    </Kinds>
   );
 }
 
-interface DetailProps {
+interface ValuesProps {
   readonly row: Plant;
   readonly own: boolean;
-  readonly onLike: () => void;
-  readonly onGone: () => void;
+  readonly alter: Alter<'plants'>;
 }
 
-function Detail({ row, own, onLike, onGone }: DetailProps) {
-  const { save, change, remove } = useOwn();
-  const put = (parts: Partial<Plant>): void => void change('plants', row, (now) => ({ ...now, ...parts }));
+function Values({ row, own, alter }: ValuesProps) {
+  const put = (parts: Partial<Plant>): void => alter(() => parts);
   return (
-    <DetailCard label={row.english}>
-      <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 1, mb: 1.5 }}>
-        <Box sx={{ flex: 1 }}>
-          {own ? (
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
-              <LineField
-                key={row.english}
-                label="English name"
-                value={row.english}
-                onCommit={(english) => put({ english: english.slice(0, 80) })}
-              />
-              <LineField
-                key={row.scientific}
-                label="Scientific name"
-                value={row.scientific}
-                check={(text) =>
-                  ScientificName.safeParse(text).success
-                    ? undefined
-                    : 'Genus and species, as in Ficus pumila.'
-                }
-                onCommit={(scientific) => put({ scientific })}
-              />
-            </Box>
-          ) : (
-            <>
-              <Typography variant="h2">{row.english}</Typography>
-              <Typography variant="body2" sx={{ fontStyle: 'italic', color: 'earth.quiet' }}>
-                {row.scientific}
-              </Typography>
-            </>
-          )}
-        </Box>
-        <OwnRowActions
-          name={row.english}
-          own={own}
-          ships={shipped.living.plants.some((it) => it.id === row.id)}
-          onChange={() => put({})}
-          onLike={onLike}
-          onTakeOut={() => remove('plants', row.id)}
-          onUndo={() => void save('plants', row)}
-          onGone={onGone}
-        />
-      </Box>
+    <>
       <Box sx={{ display: 'grid', gridTemplateColumns: { lg: '1fr 1fr' }, columnGap: 3 }}>
         <Box>
           <Part>What it becomes</Part>
@@ -242,6 +164,6 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
           Ask the local authority.
         </Typography>
       )}
-    </DetailCard>
+    </>
   );
 }

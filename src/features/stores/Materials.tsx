@@ -20,7 +20,7 @@ import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { amountWords } from './amountWords';
 import { CupDialog } from './Cup';
-import { freshId } from './freshId';
+import { freshId } from '@/ui/freshId';
 import { NewIngredient } from './NewIngredient';
 
 const ROLE_WORD: Record<Role, string> = {

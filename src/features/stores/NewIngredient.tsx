@@ -17,7 +17,7 @@ import { GRADES, likeness, likenesses, type Grade } from '@/core/mixing';
 import { percent } from '@/core/units';
 import { useOwn, useStore } from '@/store';
 import { useReader } from '@/ui/units';
-import { freshId } from './freshId';
+import { freshId } from '@/ui/freshId';
 
 const GRADE_NAMES = Object.keys(GRADES) as Grade[];
 

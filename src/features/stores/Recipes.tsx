@@ -20,7 +20,7 @@ import { PlainTable } from '@/ui/PlainTable';
 import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
-import { freshId } from './freshId';
+import { freshId } from '@/ui/freshId';
 
 const FAMILY_WORD: Record<Recipe['family'], string> = { wet: 'wet', middle: 'in between', dry: 'dry' };
 

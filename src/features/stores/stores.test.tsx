@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { eventually, open } from '../testing/open';
-import { freshId } from './freshId';
+import { freshId } from '@/ui/freshId';
 import { Materials } from './Materials';
 import { Recipes } from './Recipes';
 

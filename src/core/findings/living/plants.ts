@@ -27,7 +27,7 @@ export const nothingPlanted: Rule = ({ design, animal }) =>
         },
       ];
 
-/** Too little soil for its roots, too little room over it. */
+/** Too little room over it; whether its roots find soil enough is part of its fit. */
 export const plantRoom: Rule = ({ design, living }) =>
   living.plants.flatMap(({ planted, plant, z, height }) => {
     if (!plant || planted.spot.on !== 'ground') return [];

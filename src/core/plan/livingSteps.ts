@@ -1,0 +1,154 @@
+import { findPieceKind } from '../catalogue';
+import { materialsIn } from '../ground/layers';
+import type { PieceResult } from '../scape/scape';
+import { say } from '../units';
+import { days, type Work } from './work';
+
+/** Steps after which others may begin. */
+export interface Filled {
+  readonly fitted: readonly string[];
+  readonly planted: readonly string[];
+  /** Moss, litter, dishes: nothing more goes in but what lives. */
+  readonly topped: readonly string[];
+}
+
+/** Wood and hides, lamps, plants, then moss and litter on top. */
+export function livingSteps(work: Work, below: readonly string[]): Filled {
+  const { design, catalogue, placed, add, lying, filled } = work;
+  const { climate, living } = design;
+  let set = [...below];
+  // Wood, stone, hides; dishes and the like, which are forgotten until the end, are a step of their own.
+  const small = (it: PieceResult): boolean =>
+    it.uses.some((use) => ['drink', 'soak', 'feed', 'fly-cup', 'measure'].includes(use));
+  const standing = placed.filter((it) => it.placed.on !== 'floor' && !small(it));
+  if (standing.length > 0) {
+    set = [
+      add({
+        id: 'scape',
+        phase: 'scape',
+        title: 'Set wood, cork and hides',
+        why: 'Hides on both sides, perches at several heights, nothing that can fall.',
+        tools: ['screws or silicone', 'level'],
+        amounts: standing.map((it) => say`${it.placed.piece.name}`),
+        hands: 20 + 8 * standing.length,
+        after: set,
+        cautions: standing.some((it) => it.kind?.group === 'stone') ? ['stone'] : [],
+        measures: [{ what: 'each piece, pushed with a finger', wanted: say`does not move` }],
+        holds: standing.map((it) => it.placed.piece.id),
+      }),
+    ];
+  }
+
+  // Lamps, heat, mist.
+  const { devices } = climate;
+  let fitted: string[] = [];
+  if (devices.length > 0) {
+    fitted = [
+      add({
+        id: 'climate',
+        phase: 'climate',
+        title: 'Fit lamps, heat and mist',
+        why: 'Before planting, so that light and warmth are right from the first day.',
+        tools: ['cable ties', 'timer', 'plug strip with residual-current protection'],
+        amounts: devices.map((it) => say`${it.name}${it.power > 0 ? `, ${it.power} W` : ''}`),
+        hands: 20 + 15 * devices.length,
+        after: set,
+        cautions: ['electric'],
+        holds: devices.map((it) => it.id),
+      }),
+    ];
+  }
+
+  // Plants, then moss and litter on top, the crew under them.
+  const { plants } = living;
+  let planted = set;
+  if (plants.length > 0) {
+    const fresh = plants.filter((it) => it.planted === null);
+    const names = [...new Set(plants.map((it) => it.name))];
+    const counts = names.map((name) => say`${name} × ${plants.filter((it) => it.name === name).length}`);
+    const waits =
+      fresh.length > 0
+        ? [
+            add({
+              id: 'plants-quarantine',
+              phase: 'living',
+              title: 'Wash the plants and keep them apart',
+              why: 'Pests show within a month, and treated leaves have time to be clean again.',
+              tools: ['bowl', 'gloves', 'tub with a lid'],
+              amounts: counts,
+              hands: 20 + 4 * fresh.length,
+              wait: days(21, 30, 42),
+              waitFor: 'pests to show themselves',
+              after: [],
+              cautions: ['hygiene', 'law'],
+            }),
+          ]
+        : [];
+    planted = [
+      add({
+        id: 'plant',
+        phase: 'living',
+        title: 'Plant, the large ones first',
+        why: 'Tall at the back, climbers on the walls, more than one for each place that is trodden.',
+        tools: ['spoon', 'cotton thread or gel superglue'],
+        amounts: counts,
+        hands: 15 + 6 * plants.length,
+        after: [...set, ...fitted, ...waits],
+        cautions: ['hygiene'],
+        holds: plants.map((it) => it.id),
+      }),
+    ];
+  }
+  let topped = planted;
+  const moss = lying(['moss']);
+  if (moss.length > 0) {
+    topped = [
+      add({
+        id: 'moss',
+        phase: 'living',
+        title: 'Lay the moss last',
+        why: 'Under plants that are still moved it is torn; keep it off the base of bromeliads.',
+        tools: ['sprayer'],
+        amounts: moss.map(filled),
+        hands: 20,
+        after: topped,
+        holds: moss.flatMap((it) => materialsIn(it.layer)),
+      }),
+    ];
+  }
+  const litter = lying(['litter']);
+  if (litter.length > 0) {
+    topped = [
+      add({
+        id: 'litter',
+        phase: 'living',
+        title: 'Strew the leaf litter',
+        why: 'The crew eats it and hides in it, and it keeps the soil from drying out.',
+        amounts: litter.map(filled),
+        hands: 10,
+        after: topped,
+        cautions: ['collecting'],
+        holds: litter.flatMap((it) => materialsIn(it.layer)),
+      }),
+    ];
+  }
+  const things = placed.filter((it) => it.placed.on !== 'floor' && small(it));
+  if (things.length > 0) {
+    topped = [
+      add({
+        id: 'things',
+        phase: 'scape',
+        title: 'Put in dishes, feeding place and probes',
+        why: 'They are forgotten until the end, and then there is no room.',
+        amounts: things.map((it) => say`${it.placed.piece.name}`),
+        hands: 5 + 4 * things.length,
+        after: topped,
+        cautions: things.some((it) => findPieceKind(catalogue, it.placed.piece.kind)?.cable)
+          ? ['electric']
+          : [],
+        holds: things.map((it) => it.placed.piece.id),
+      }),
+    ];
+  }
+  return { fitted, planted, topped };
+}

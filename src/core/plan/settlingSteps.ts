@@ -1,0 +1,207 @@
+import { moveInOf, quarantineDays } from '../living/moveIn';
+import { length, percent, say, temperature } from '../units';
+import type { Filled } from './livingSteps';
+import { days, type Work } from './work';
+
+/** What is waited for before an animal, gate by gate; and the animal itself. */
+export function settlingSteps(work: Work, smell: string, { fitted, planted, topped }: Filled): void {
+  const { design, catalogue, animal, pool, add } = work;
+  const { climate, living } = design;
+  const { devices } = climate;
+  const { plants } = living;
+  const gates: string[] = [];
+  if (living.crew.length > 0) {
+    const crewed = add({
+      id: 'crew',
+      phase: 'living',
+      title: 'Let the crew in',
+      why: 'It must breed before anything eats it.',
+      tools: ['spoon'],
+      amounts: living.crew.map(
+        (it) =>
+          say`${catalogue.living.crew.find((row) => row.id === it.kind)?.english ?? it.kind} × ${it.count}`,
+      ),
+      hands: 10,
+      wait: days(14, 28, 56),
+      waitFor: 'young to be seen',
+      after: topped,
+      cautions: ['law'],
+      holds: living.crew.map((it) => it.kind),
+    });
+    gates.push(
+      add({
+        id: 'crew-seen',
+        phase: 'settling',
+        title: 'Look for the crew at night, with a torch',
+        why: 'Alive and breeding it takes what the animal leaves; eaten before, it never stands.',
+        tools: ['torch'],
+        hands: 10,
+        after: [crewed],
+        measures: [{ what: 'under bark and litter, after dark', wanted: say`adults and young` }],
+        gate: 'crew',
+      }),
+    );
+  }
+  if (plants.length > 0) {
+    gates.push(
+      add({
+        id: 'rooted',
+        phase: 'settling',
+        title: 'Tug gently at the plants',
+        why: 'Rooted ones hold; loose ones are pulled out by the first animal.',
+        hands: 10,
+        wait: days(14, 28, 56),
+        waitFor: 'roots',
+        after: planted,
+        measures: [{ what: 'each plant, between two fingers', wanted: say`holds` }],
+        gate: 'rooted',
+      }),
+    );
+  }
+  if (pool) {
+    gates.push(
+      add({
+        id: 'water-tested',
+        phase: 'settling',
+        title: 'Test the water',
+        why: 'A new filter takes weeks to ripen; the test decides, not the calendar.',
+        tools: ['test kit for ammonia and nitrite'],
+        hands: 15,
+        wait: living.water.seeded ? days(3, 7, 14) : days(21, 35, 56),
+        waitFor: 'the filter to ripen',
+        after: topped,
+        cautions: ['pumps'],
+        measures: [{ what: 'ammonia and nitrite', wanted: say`not to be measured, twice a week apart` }],
+        gate: 'water',
+      }),
+    );
+  }
+  if (devices.length > 0) {
+    const bands = animal?.climate;
+    gates.push(
+      add({
+        id: 'measure',
+        phase: 'settling',
+        title: 'Measure for a week, by day and by night',
+        why: 'Set and adjusted by what the probe says, not by the label.',
+        tools: [
+          'two probes',
+          'infrared thermometer',
+          ...(bands && bands.uvZone.value > 1 ? ['UV index meter'] : []),
+        ],
+        hands: 40,
+        wait: days(7, 7, 14),
+        waitFor: 'seven days within the band',
+        after: [...fitted, ...topped],
+        cautions: ['electric'],
+        measures: bands
+          ? [
+              {
+                what: 'warm side, by day',
+                wanted: say`${temperature(bands.warm.value.low)} to ${temperature(bands.warm.value.high)}`,
+              },
+              {
+                what: 'cool side, by day',
+                wanted: say`${temperature(bands.cool.value.low)} to ${temperature(bands.cool.value.high)}`,
+              },
+              {
+                what: 'at night',
+                wanted: say`${temperature(bands.night.value.low)} to ${temperature(bands.night.value.high)}`,
+              },
+              {
+                what: 'humidity by day',
+                wanted: say`${percent(bands.humidityDay.value.low)} to ${percent(bands.humidityDay.value.high)}`,
+              },
+              ...(bands.basking
+                ? [
+                    {
+                      what: 'basking place, its surface',
+                      wanted: say`${temperature(bands.basking.value.low)} to ${temperature(bands.basking.value.high)}`,
+                    },
+                  ]
+                : []),
+            ]
+          : [],
+        gate: 'band',
+      }),
+    );
+  }
+  gates.push(
+    add({
+      id: 'locks',
+      phase: 'settling',
+      title: 'Close it: locks, gaps, gauze',
+      why: 'Young animals slip through what adults cannot, and crew walks out of an open vent.',
+      tools: ['ruler'],
+      hands: 10,
+      after: topped,
+      measures: [
+        {
+          what: 'the widest gap',
+          wanted: animal?.girth
+            ? say`under ${length(animal.girth.value * 0.35)}`
+            : say`narrower than its head`,
+        },
+      ],
+      gate: 'locks',
+    }),
+  );
+
+  // The animal.
+  if (animal) {
+    const [least, most] = quarantineDays(animal);
+    const words = moveInOf(animal);
+    const quarantine = add({
+      id: 'quarantine',
+      phase: 'animal',
+      title: 'Quarantine the animal',
+      why: words[0]?.why ?? '',
+      tools: ['plain box', 'paper towel', 'own tools'],
+      hands: 30,
+      wait: days(least, (least + most) / 2, most),
+      waitFor: 'what it may carry to show',
+      after: [],
+      cautions: ['hygiene', 'law'],
+      gate: 'quarantine',
+    });
+    gates.push(
+      quarantine,
+      add({
+        id: 'tests',
+        phase: 'animal',
+        title:
+          animal.kind === 'invertebrate'
+            ? 'Look it over for mites and wounds'
+            : 'Have it tested by a veterinarian',
+        why: words[1]?.why ?? '',
+        hands: 60,
+        wait: days(2, 7, 14),
+        waitFor: 'the results',
+        after: [],
+        cautions: ['hygiene'],
+        gate: 'tests',
+      }),
+    );
+  }
+  const home = add({
+    id: 'move-in',
+    phase: 'animal',
+    title: animal ? `Move the ${animal.english} in` : 'Ready for an animal',
+    why: 'At room temperature, without sudden heat; then leave it alone.',
+    hands: 20,
+    after: [smell, ...gates],
+    cautions: ['hygiene'],
+  });
+  if (animal)
+    add({
+      id: 'first-week',
+      phase: 'animal',
+      title: 'First week: water, dim light, no hands',
+      why: 'It finds hides and water before it meets people.',
+      hands: 30,
+      wait: days(7, 7, 7),
+      waitFor: 'it to settle',
+      after: [home],
+      cautions: [],
+    });
+}

@@ -1,0 +1,59 @@
+import type { Assessment } from '../assess';
+import { findAnimal, materialOf, type Animal, type Catalogue } from '../catalogue';
+import type { Design, Layer } from '../design/schema';
+import type { LayerResult } from '../ground/layers';
+import type { PieceResult } from '../scape/scape';
+import { bag, say, type Said } from '../units';
+import type { Days } from './network';
+import type { Step } from './step';
+
+export const days = (low: number, likely: number, high: number): Days => ({ low, likely, high });
+
+type Draft = Omit<Step, 'tools' | 'amounts' | 'wait' | 'cautions' | 'measures' | 'holds'> & Partial<Step>;
+
+/** A plan being written: what it is written from, and the steps it has so far. */
+export interface Work {
+  readonly design: Design;
+  readonly assessment: Assessment;
+  readonly catalogue: Catalogue;
+  readonly animal: Animal | undefined;
+  /** Water stands in it; some of it is open. */
+  readonly wet: boolean;
+  readonly pool: boolean;
+  readonly placed: readonly PieceResult[];
+  readonly steps: readonly Step[];
+  /** Adds a step and gives its id. */
+  readonly add: (draft: Draft) => string;
+  readonly lying: (kinds: readonly Layer['kind'][]) => readonly LayerResult[];
+  readonly named: (it: LayerResult) => string;
+  readonly filled: (it: LayerResult) => Said;
+}
+
+export function workOn(design: Design, assessment: Assessment, catalogue: Catalogue): Work {
+  const steps: Step[] = [];
+  const { layers } = assessment;
+  const named = ({ layer }: LayerResult): string =>
+    layer.kind === 'substrate'
+      ? layer.name
+      : layer.kind === 'water'
+        ? 'Open water'
+        : materialOf(catalogue, layer.material).name;
+  return {
+    design,
+    assessment,
+    catalogue,
+    animal: findAnimal(catalogue, design.brief.animal),
+    wet: assessment.standingWater > 0.0005,
+    pool: layers.some((it) => it.layer.kind === 'water'),
+    placed: assessment.scape.pieces,
+    steps,
+    add: (draft) => {
+      steps.push({ tools: [], amounts: [], wait: null, cautions: [], measures: [], holds: [], ...draft });
+      return draft.id;
+    },
+    lying: (kinds) => layers.filter((it) => kinds.includes(it.layer.kind)),
+    named,
+    filled: (it) =>
+      it.need ? say`${named(it)}: ${bag(it.need.loose)} loose, ${bag(it.placed)} settled` : say`${named(it)}`,
+  };
+}
