@@ -125,3 +125,6 @@ export const FORM_WORD: Record<Plant['form'], string> = {
   floating: 'floats',
   succulent: 'dry soil',
 };
+
+/** With a capital, for the head of a line. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -106,6 +106,8 @@ export function growthEvents({ design, plants, fit, light, months }: GrowthAsked
         );
         if (under.z + under.grown.height * size >= top * 0.9) continue;
         if (Math.hypot(over.x - under.x, over.y - under.y) > crown * 0.4) continue;
+        // High over it a crown shades hardly: light comes in from all sides.
+        if (over.z - under.z > crown * 2) continue;
         const left = light(under.planted.id) * underLeaves(leafIndex(over.plant));
         const needs = under.plant.light.value.low * SLACK.dim;
         if (left < needs && light(under.planted.id) >= needs) {

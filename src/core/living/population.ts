@@ -126,10 +126,13 @@ export interface CrewAsked {
 }
 
 const DAY_OF_MONTH = 30.44;
+/** Births in a full place, times those that replace its dead (from memory): how soon it fills again. */
+const SURPLUS = 5;
 
 /**
  * The population day by day. Eggs and young pass through their days at the pace of the temperature; births lessen as
- * adults fill the place (Beverton and Holt's form, of adults alone); what lies open is eaten by Holling's type II. Each
+ * adults fill the place (Beverton and Holt's form, of adults alone), which holds no more of them than it carries; what
+ * lies open is eaten by Holling's type II. Each
  * step keeps order: with more of any age today, or with fewer hunters, there are never fewer of any age tomorrow.
  */
 export function runCrew({
@@ -166,11 +169,11 @@ export function runCrew({
   const outYoung: number[] = [];
   const outAdults: number[] = [];
   const moist = moistAt(home.wetness, kind.wetness.value);
-  // Births at which the place holds `most` adults in the long run: the room left is found from the chain itself.
+  // Births that just replace a full place, and the most that come about in it: some times as many, of which what finds no
+  // room is lost.
   const fresh = chain.youngKeep ** immature(chain);
-  const needed = (1 - chain.adultKeep) / Math.max(1e-12, fresh);
-  const surplus = chain.bears / Math.max(1e-12, needed);
-  const half = most > 0 && surplus > 1 ? most / (surplus - 1) : 0;
+  const replaces = (most * (1 - chain.adultKeep)) / Math.max(1e-12, fresh);
+  const mostBirths = replaces * SURPLUS;
   const { hunters } = home;
   const likes = hunters ? taste(kind.size.value, hunters.largest) : 0;
   const prey = hunters && likes > 0 ? hunters : null;
@@ -210,7 +213,8 @@ export function runCrew({
       keepsYoung = chain.youngKeep ** Math.max(0.25, pace) * odds;
       keepsAdult = chain.adultKeep ** Math.max(0.25, pace) * odds;
     }
-    const births = half > 0 ? (chain.bears * weather.births * pace * adults) / (1 + adults / half) : 0;
+    const could = chain.bears * weather.births * pace * adults;
+    const births = mostBirths > 0 ? could / (1 + could / mostBirths) : 0;
     let escapesYoung = 1;
     let escapesAdult = 1;
     if (prey && day >= home.quiet) {
@@ -241,6 +245,8 @@ export function runCrew({
         hatched += out;
       }
     }
+    // What the place does not carry starves or leaves it.
+    adults = Math.min(adults, most);
     ages[head] = (ages[head] ?? 0) + births / factor;
     if (eggDays > 0) eggs += births;
     else hatched += births;

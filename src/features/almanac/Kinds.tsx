@@ -10,6 +10,7 @@ import { LineField } from '@/ui/fields/PlainFields';
 import { freshId } from '@/ui/freshId';
 import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
+import { capital } from '@/ui/words';
 
 interface Rows {
   readonly animals: Animal;
@@ -50,7 +51,7 @@ export function Kinds<K extends Named>({ kind, label, rows, example, children }:
       label={label}
       items={rows.map((it) => ({
         id: it.id,
-        name: it.english.charAt(0).toUpperCase() + it.english.slice(1),
+        name: capital(it.english),
         hint: it.scientific,
         own: mine.has(it.id),
       }))}
@@ -81,7 +82,7 @@ export function Kinds<K extends Named>({ kind, label, rows, example, children }:
                 </Box>
               ) : (
                 <>
-                  <Typography variant="h2">{row.english}</Typography>
+                  <Typography variant="h2">{capital(row.english)}</Typography>
                   <Typography variant="body2" sx={{ fontStyle: 'italic', color: 'earth.quiet' }}>
                     {row.scientific}
                   </Typography>

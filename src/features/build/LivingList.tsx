@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useOpenDesign } from '@/store';
 import { TableCard } from '@/ui/TableCard';
+import { capital } from '@/ui/words';
 
 /** Plants and crew still to be bought, and what is divided from what. */
 export function LivingList() {
@@ -28,7 +29,7 @@ export function LivingList() {
           {toBuy.map(({ plant, stand, buy, price: own }) => (
             <tr key={plant.id}>
               <td>
-                {plant.english}{' '}
+                {capital(plant.english)}{' '}
                 <Box component="i" sx={{ color: 'earth.quiet', fontSize: '0.82rem' }}>
                   {plant.scientific}
                 </Box>
@@ -40,7 +41,7 @@ export function LivingList() {
           ))}
           {crewToBuy.map((it) => (
             <tr key={it.id}>
-              <td>{it.name}</td>
+              <td>{capital(it.name)}</td>
               <td className="number">{it.cultures}</td>
               <td>{it.cultures === 1 ? 'culture' : 'cultures'}</td>
               <td className="number">{it.price.toFixed(2)}</td>

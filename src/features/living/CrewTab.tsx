@@ -36,7 +36,8 @@ import { seek } from '@/ui/seek';
 import { useReader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
 import { Cultures } from './Cultures';
-import { capital, daysWord, grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
+import { daysWord, grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
+import { capital } from '@/ui/words';
 
 type School = Design['living']['school'];
 const SCHOOLS = (Object.keys(SCHOOL_WORD) as School[]).map((value) => ({
@@ -198,18 +199,18 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
                 }
                 sx={{ width: 190 }}
               />
-              <QuantityField
-                label="Dry food a week"
-                measure="mass"
-                value={supplement}
-                step={0.001}
-                max={0.5}
-                onCommit={(next) => edit({ edit: 'setLiving', change: { supplement: next } })}
+              <NumberField
+                key={supplement}
+                label="Dry food a week, g"
+                value={Math.round(supplement * 1e4) / 10}
+                min={0}
+                max={500}
+                onCommit={(next) => edit({ edit: 'setLiving', change: { supplement: next / 1000 } })}
                 sx={{ width: 150 }}
               />
             </Box>
             <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1, maxWidth: '70ch' }}>
-              {catalogue.living.litters.find((it) => it.id === litter.kind)?.note}. About{' '}
+              {capital(catalogue.living.litters.find((it) => it.id === litter.kind)?.note ?? '')}. About{' '}
               {write(bag(neededVolume), { decimals: 1 })} a month rots or is eaten here, to a depth of{' '}
               {write(length(litter.depth))} on {home.floor.toFixed(2)} m² of land; refilled as said,{' '}
               {write(bag(given), { decimals: 1 })} a month comes in

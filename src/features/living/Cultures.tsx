@@ -11,7 +11,8 @@ import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
-import { capital, daysWord } from './words';
+import { daysWord } from './words';
+import { capital } from '@/ui/words';
 
 /** Tubs beside the boxes: whether they cover all boxes that still wait for their crew, and when to begin. */
 export function Cultures({
@@ -41,18 +42,20 @@ export function Cultures({
         wanted.set(kind.id, row);
       }
     }
-    return [...wanted.values()].map((it) => ({
-      ...it,
-      answer: cultureOf({
-        kind: it.kind,
-        start: Math.min(it.kind.culture.value, Math.max(10, it.kind.crowd.value * floor * 0.1)),
-        floor,
-        tubs,
-        temperature: warmth,
-        wanted: it.count,
-        days: weeks * 7,
-      }),
-    }));
+    return [...wanted.values()]
+      .filter((it) => it.count > 0)
+      .map((it) => ({
+        ...it,
+        answer: cultureOf({
+          kind: it.kind,
+          start: Math.min(it.kind.culture.value, Math.max(10, it.kind.crowd.value * floor * 0.1)),
+          floor,
+          tubs,
+          temperature: warmth,
+          wanted: it.count,
+          days: weeks * 7,
+        }),
+      }));
   }, [crew, designs, catalogue, floor, tubs, warmth, weeks]);
   if (rows.length === 0) return null;
   return (
@@ -104,10 +107,10 @@ export function Cultures({
         <thead>
           <tr>
             <th>Kind</th>
-            <th className="number">All boxes want</th>
-            <th className="number">To take then</th>
-            <th>Covers them</th>
-            <th>Start before</th>
+            <th className="number">Wanted</th>
+            <th className="number">To take</th>
+            <th>Enough</th>
+            <th>Start</th>
             <th>Split</th>
           </tr>
         </thead>
@@ -116,7 +119,7 @@ export function Cultures({
             <tr key={kind.id}>
               <td>{capital(kind.english)}</td>
               <td className="number">
-                {count} in {boxes} {boxes === 1 ? 'box' : 'boxes'}
+                {count}, {boxes} {boxes === 1 ? 'box' : 'boxes'}
               </td>
               <td className="number">{Math.floor(answer.toTake)}</td>
               <td>
@@ -124,7 +127,7 @@ export function Cultures({
                   ? 'yes'
                   : answer.tubsNeeded === null
                     ? 'never'
-                    : `no: ${answer.tubsNeeded} tubs in time`}
+                    : `no: ${answer.tubsNeeded} ${answer.tubsNeeded === 1 ? 'tub' : 'tubs'}`}
               </td>
               <td>{answer.startBefore === null ? 'more tubs' : `${daysWord(answer.startBefore)} ahead`}</td>
               <td>{answer.split === null ? '–' : `after ${daysWord(answer.split)}`}</td>

@@ -6,7 +6,8 @@ import Typography from '@mui/material/Typography';
 import type { GrowthEvent } from '@/core/living';
 import { useOpenDesign } from '@/store';
 import { TableCard } from '@/ui/TableCard';
-import { capital, monthFrom, monthsWord } from './words';
+import { monthFrom, monthsWord } from './words';
+import { capital } from '@/ui/words';
 
 interface Props {
   readonly events: readonly GrowthEvent[];

@@ -35,7 +35,8 @@ import { Panel } from '@/ui/Panel';
 import { seek } from '@/ui/seek';
 import { useReader } from '@/ui/units';
 import { FORM_WORD, REGION_WORD } from '@/ui/words';
-import { capital, fitWord, percent, STRATUM_WORD } from './words';
+import { fitWord, percent, STRATUM_WORD } from './words';
+import { capital } from '@/ui/words';
 
 interface Props {
   readonly survey: Survey;

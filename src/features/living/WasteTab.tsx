@@ -78,7 +78,7 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
           <strong>{grams(waste.droppings * design.brief.count)}</strong> of dry droppings.{' '}
           <BasisMark basis={waste.basis} {...(waste.source ? { source: waste.source } : {})} />
         </Typography>
-        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, my: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mt: 1, mb: 2 }}>
           <Typography
             component="span"
             sx={{

@@ -33,9 +33,6 @@ export const LIMIT_WORD: Record<CrewLimit, string> = {
   air: 'moving air',
 };
 
-/** With a capital, for the head of a line. */
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** Small masses, which kilograms and pounds cannot say. */
 export const grams = (kg: number): string => {
   const g = kg * 1000;
