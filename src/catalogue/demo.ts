@@ -205,7 +205,14 @@ function planted(before: Design): Design {
         ...before,
         plan: {
           start: told.start,
-          marks: Object.entries(told.days).map(([step, done]) => ({ step, done, notBefore: null, note: '' })),
+          standing: null,
+          marks: Object.entries(told.days).map(([step, done]) => ({
+            step,
+            done,
+            notBefore: null,
+            note: '',
+            read: [],
+          })),
         },
       }
     : before;

@@ -51,15 +51,22 @@ export const NO_STORES: Stores = { prices: {}, shelf: [], own: NO_OWN_ROWS };
 
 /** Own rows that these designs name, so that a single enclosure can be read elsewhere. */
 export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
-  const materials = new Set(designs.flatMap((design) => allLayers(design.ground).flatMap(materialsIn)));
-  const recipes = new Set(
-    designs.flatMap((design) =>
-      allLayers(design.ground).map((layer) => (layer.kind === 'substrate' ? layer.mix.recipe : null)),
-    ),
+  const grounds = designs.flatMap(({ ground, plan }) => [
+    ground,
+    ...(plan.standing ? [plan.standing.ground] : []),
+  ]);
+  const layers = grounds.flatMap(allLayers);
+  const lives = designs.flatMap(({ living, plan }) => [
+    living,
+    ...(plan.standing ? [plan.standing.living] : []),
+  ]);
+  const materials = new Set(layers.flatMap(materialsIn));
+  const recipes = new Set(layers.map((layer) => (layer.kind === 'substrate' ? layer.mix.recipe : null)));
+  const animals = new Set(
+    designs.flatMap(({ brief, plan }) => [brief.animal, plan.standing?.animal ?? null]),
   );
-  const animals = new Set(designs.map((design) => design.brief.animal));
-  const plants = new Set(designs.flatMap(({ living }) => living.plants.map((it) => it.kind)));
-  const crew = new Set(designs.flatMap(({ living }) => living.crew.map((it) => it.kind)));
+  const plants = new Set(lives.flatMap((living) => living.plants.map((it) => it.kind)));
+  const crew = new Set(lives.flatMap((living) => living.crew.map((it) => it.kind)));
   return {
     materials: own.materials.filter((row) => materials.has(row.id)),
     recipes: own.recipes.filter((row) => recipes.has(row.id)),

@@ -132,6 +132,18 @@ const MIGRATIONS: readonly Migration[] = [
     name: 'what was done of the plan, and when',
     up: (document) => ({ plan: { start: null, marks: [] }, ...document }),
   },
+  {
+    from: 7,
+    name: 'what was read at a step; what stood before a rebuild',
+    up: (document) => {
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const marks = Array.isArray(plan.marks) ? (plan.marks as Record<string, unknown>[]) : [];
+      return {
+        ...document,
+        plan: { start: null, standing: null, ...plan, marks: marks.map((it) => ({ read: [], ...it })) },
+      };
+    },
+  },
 ];
 
 export type Migrated =

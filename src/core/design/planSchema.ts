@@ -15,10 +15,12 @@ export const Plan = z.strictObject({
         /** Not begun before that day. */
         notBefore: z.iso.date().nullable(),
         note: z.string().max(2000),
+        /** What was read at its points of measuring, as it was written down. */
+        read: z.array(z.strictObject({ what: z.string().max(200), value: z.string().max(80) })).max(40),
       }),
     )
     .max(300),
 });
-export type Plan = z.infer<typeof Plan>;
+export type PlanMark = z.infer<typeof Plan>['marks'][number];
 
-export const BARE_PLAN: Plan = { start: null, marks: [] };
+export const BARE_PLAN = { start: null, marks: [], standing: null };

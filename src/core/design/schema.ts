@@ -12,7 +12,7 @@ export * from './planSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 7;
+export const DESIGN_VERSION = 8;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 
@@ -153,6 +153,120 @@ export type Room = z.infer<typeof Room>;
 export const Stage = z.enum(['planned', 'building', 'curing', 'growing-in', 'inhabited']);
 export type Stage = z.infer<typeof Stage>;
 
+const Ground = z.strictObject({
+  method: z.enum(['bead-bed', 'raised-panel', 'foam-grid', 'full-water', 'none']),
+  /** Depth of standing water kept in the drainage layer and in open water that is one with it, m above the floor. */
+  waterDepth: metres,
+  /** How the water can leave. */
+  outlet: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('none') }),
+    /** A bored drain: inside diameter, and its lower edge above the floor, m. */
+    z.strictObject({
+      kind: z.literal('drain'),
+      bore: z.number().finite().min(0.002).max(0.2),
+      height: metres,
+    }),
+    /** A tube that stands on the floor and reaches through the soil: outside diameter, by its middle. */
+    z.strictObject({
+      kind: z.literal('siphon'),
+      diameter: z.number().finite().min(0.005).max(0.3),
+      at: Point,
+    }),
+    /** A corner of soil in a basket that lifts out. */
+    z.strictObject({
+      kind: z.literal('lift-out'),
+      corner: z.enum(['frontLeft', 'frontRight', 'backLeft', 'backRight']),
+      width: z.number().finite().min(0.02).max(MAX_LENGTH),
+      depth: z.number().finite().min(0.02).max(MAX_LENGTH),
+    }),
+  ]),
+  /** What a raised panel stands on. */
+  panel: z.strictObject({
+    /** Most that two legs stand apart, m. */
+    spacing: z.number().finite().min(0.03).max(1),
+    /** Outside diameter of a leg, m. */
+    leg: z.number().finite().min(0.005).max(0.2),
+    /** What the sheet is rated for between such legs, kg/m²; null when its maker says nothing. */
+    rating: z.number().finite().min(1).max(10_000).nullable(),
+  }),
+  /** Which school of the squeeze test fresh soil is moistened by. */
+  squeeze: z.enum(['strict', 'generous']),
+  /** Share of the soil's depth, from below, that is moistened; the rest goes in as it was bought. */
+  moistShare: share,
+  /** From the floor up. */
+  layers: z.array(Layer).max(60, 'a box holds at most 60 layers'),
+  /** Parts of the floor that differ; a later one lies over an earlier one. */
+  regions: z.array(Region).max(24, 'a box holds at most 24 regions'),
+  /** Wood, stone and the like sunk into a layer: what it displaces, m³, and weighs, kg. */
+  sunk: z
+    .array(
+      z.strictObject({
+        id,
+        name: z.string().min(1).max(80),
+        layer: id,
+        volume: z.number().finite().min(0).max(10),
+        mass: z.number().finite().min(0).max(5000).nullable(),
+      }),
+    )
+    .max(60),
+  /** Which school is followed where practitioners differ. */
+  schools: z.strictObject({
+    peat: z.enum(['keep', 'coir']),
+    renewal: z.enum(['top-up', 'replace']),
+    collected: z.enum(['bake', 'boil', 'alive']),
+    microbes: z.enum(['arrive', 'bring']),
+  }),
+});
+export type Ground = z.infer<typeof Ground>;
+
+/** What stood before a rebuild began: all that is needed to say what comes out of it and what stays. */
+export const Standing = z.strictObject({
+  /** Day it was kept, ISO 8601. */
+  since: z.iso.date(),
+  animal: id.nullable(),
+  count: z.number().int().min(1).max(500),
+  enclosure: Enclosure,
+  ground: Ground,
+  scape: Scape,
+  climate: Climate,
+  living: Living,
+});
+export type Standing = z.infer<typeof Standing>;
+
+/** Edits and screens find things by id: two of one name would be changed together. */
+function uniqueIds(
+  { ground, scape, climate, living }: Pick<Standing, 'ground' | 'scape' | 'climate' | 'living'>,
+  place: readonly string[],
+  context: z.RefinementCtx,
+): void {
+  const layers = new Set<string>();
+  const once = (
+    seen: Set<string>,
+    list: readonly { readonly id: string }[],
+    path: readonly (string | number)[],
+    what: string,
+  ): void =>
+    list.forEach(({ id: own }, index) => {
+      if (seen.has(own)) {
+        context.addIssue({
+          code: 'custom',
+          path: [...place, ...path, index, 'id'],
+          message: `${what} is called “${own}” too. Give each an id of its own`,
+        });
+      }
+      seen.add(own);
+    });
+  once(layers, ground.layers, ['ground', 'layers'], 'another layer');
+  ground.regions.forEach((region, index) =>
+    once(layers, region.layers, ['ground', 'regions', index, 'layers'], 'another layer'),
+  );
+  once(new Set(), scape.pieces, ['scape', 'pieces'], 'another');
+  once(new Set(), scape.backgrounds, ['scape', 'backgrounds'], 'another');
+  once(new Set(), climate.devices, ['climate', 'devices'], 'another');
+  once(new Set(), climate.vents, ['climate', 'vents'], 'another');
+  once(new Set(), living.plants, ['living', 'plants'], 'another');
+}
+
 export const Design = z
   .strictObject({
     format: z.literal('rincon-enclosure'),
@@ -171,117 +285,21 @@ export const Design = z
       putAway: z.boolean(),
     }),
     enclosure: Enclosure,
-    ground: z.strictObject({
-      method: z.enum(['bead-bed', 'raised-panel', 'foam-grid', 'full-water', 'none']),
-      /** Depth of standing water kept in the drainage layer and in open water that is one with it, m above the floor. */
-      waterDepth: metres,
-      /** How the water can leave. */
-      outlet: z.discriminatedUnion('kind', [
-        z.strictObject({ kind: z.literal('none') }),
-        /** A bored drain: inside diameter, and its lower edge above the floor, m. */
-        z.strictObject({
-          kind: z.literal('drain'),
-          bore: z.number().finite().min(0.002).max(0.2),
-          height: metres,
-        }),
-        /** A tube that stands on the floor and reaches through the soil: outside diameter, by its middle. */
-        z.strictObject({
-          kind: z.literal('siphon'),
-          diameter: z.number().finite().min(0.005).max(0.3),
-          at: Point,
-        }),
-        /** A corner of soil in a basket that lifts out. */
-        z.strictObject({
-          kind: z.literal('lift-out'),
-          corner: z.enum(['frontLeft', 'frontRight', 'backLeft', 'backRight']),
-          width: z.number().finite().min(0.02).max(MAX_LENGTH),
-          depth: z.number().finite().min(0.02).max(MAX_LENGTH),
-        }),
-      ]),
-      /** What a raised panel stands on. */
-      panel: z.strictObject({
-        /** Most that two legs stand apart, m. */
-        spacing: z.number().finite().min(0.03).max(1),
-        /** Outside diameter of a leg, m. */
-        leg: z.number().finite().min(0.005).max(0.2),
-        /** What the sheet is rated for between such legs, kg/m²; null when its maker says nothing. */
-        rating: z.number().finite().min(1).max(10_000).nullable(),
-      }),
-      /** Which school of the squeeze test fresh soil is moistened by. */
-      squeeze: z.enum(['strict', 'generous']),
-      /** Share of the soil's depth, from below, that is moistened; the rest goes in as it was bought. */
-      moistShare: share,
-      /** From the floor up. */
-      layers: z.array(Layer).max(60, 'a box holds at most 60 layers'),
-      /** Parts of the floor that differ; a later one lies over an earlier one. */
-      regions: z.array(Region).max(24, 'a box holds at most 24 regions'),
-      /** Wood, stone and the like sunk into a layer: what it displaces, m³, and weighs, kg. */
-      sunk: z
-        .array(
-          z.strictObject({
-            id,
-            name: z.string().min(1).max(80),
-            layer: id,
-            volume: z.number().finite().min(0).max(10),
-            mass: z.number().finite().min(0).max(5000).nullable(),
-          }),
-        )
-        .max(60),
-      /** Which school is followed where practitioners differ. */
-      schools: z.strictObject({
-        peat: z.enum(['keep', 'coir']),
-        renewal: z.enum(['top-up', 'replace']),
-        collected: z.enum(['bake', 'boil', 'alive']),
-        microbes: z.enum(['arrive', 'bring']),
-      }),
-    }),
+    ground: Ground,
     scape: Scape,
     climate: Climate,
     living: Living,
-    plan: Plan,
+    plan: z.strictObject({
+      ...Plan.shape,
+      /** Set while a standing box is rebuilt into what the rest of the document says. */
+      standing: Standing.nullable(),
+    }),
   })
   .superRefine((design, context) => {
-    // Edits and screens find layers by id: two of one name would be changed together.
-    const seen = new Set<string>();
-    const check = (layers: readonly Layer[], path: readonly (string | number)[]): void =>
-      layers.forEach((layer, index) => {
-        if (seen.has(layer.id)) {
-          context.addIssue({
-            code: 'custom',
-            path: [...path, index, 'id'],
-            message: `another layer is called “${layer.id}” too. Give each an id of its own`,
-          });
-        }
-        seen.add(layer.id);
-      });
-    check(design.ground.layers, ['ground', 'layers']);
-    design.ground.regions.forEach((region, index) =>
-      check(region.layers, ['ground', 'regions', index, 'layers']),
-    );
-    const { pieces, backgrounds } = design.scape;
-    const { devices, vents } = design.climate;
-    for (const [list, place, key] of [
-      [pieces, 'scape', 'pieces'],
-      [backgrounds, 'scape', 'backgrounds'],
-      [devices, 'climate', 'devices'],
-      [vents, 'climate', 'vents'],
-      [design.living.plants, 'living', 'plants'],
-    ] as const) {
-      const ids = new Set<string>();
-      list.forEach(({ id: own }, index) => {
-        if (ids.has(own)) {
-          context.addIssue({
-            code: 'custom',
-            path: [place, key, index, 'id'],
-            message: `another is called “${own}” too. Give each an id of its own`,
-          });
-        }
-        ids.add(own);
-      });
-    }
+    uniqueIds(design, [], context);
+    if (design.plan.standing) uniqueIds(design.plan.standing, ['plan', 'standing'], context);
   });
 export type Design = z.infer<typeof Design>;
-export type Ground = Design['ground'];
 export type Method = Ground['method'];
 export type Outlet = Ground['outlet'];
 export type Schools = Ground['schools'];

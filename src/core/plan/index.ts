@@ -2,3 +2,4 @@ export * from './network';
 export * from './step';
 export * from './steps';
 export * from './plan';
+export * from './rebuild';

@@ -6,6 +6,8 @@ import { boxSteps } from './boxSteps';
 import { groundSteps } from './groundSteps';
 import { livingSteps } from './livingSteps';
 import type { Days } from './network';
+import { rebuildOf } from './rebuild';
+import { rebuildSteps } from './rebuildSteps';
 import { settlingSteps } from './settlingSteps';
 import type { Step } from './step';
 import { workOn } from './work';
@@ -27,14 +29,15 @@ export function heldBy(design: Design): ReadonlySet<string> {
 
 /**
  * The whole build from a design, in the order of work: each step with what goes in, how long it takes by hand, what is
- * waited for, and what comes before it. Times of work are common practice; waits those of what was chosen.
+ * waited for, and what comes before it; of a rebuild, only what is changed. Times of work are common practice; waits those of what was chosen.
  */
 export function stepsOf(design: Design, assessment: Assessment, catalogue: Catalogue): readonly Step[] {
   const work = workOn(design, assessment, catalogue);
   const smell = boxSteps(work);
   const filled = livingSteps(work, groundSteps(work, smell));
   settlingSteps(work, smell, filled);
-  return work.steps;
+  const rebuild = rebuildOf(design, assessment, catalogue);
+  return rebuild ? rebuildSteps(work.steps, rebuild, design, assessment, catalogue) : work.steps;
 }
 
 /** Days of work: four hours are a day at the bench, shared out. */

@@ -37,7 +37,7 @@ import {
   setLiving,
   setPlant,
 } from './living';
-import { clearMarks, markStep, setStart } from './plan';
+import { beginRebuild, clearMarks, dropRebuild, endRebuild, markStep, setStart } from './plan';
 import {
   setMethod,
   setWaterDepth,
@@ -202,6 +202,9 @@ export const EDITS = {
   setStart,
   markStep,
   clearMarks,
+  beginRebuild,
+  endRebuild,
+  dropRebuild,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -309,4 +312,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setStart: 'day work begins',
   markStep: 'step of the build',
   clearMarks: 'plan begun afresh',
+  beginRebuild: 'rebuild begun',
+  endRebuild: 'rebuild done',
+  dropRebuild: 'rebuild given up',
 };
