@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { catalogue, withPrices } from '@/catalogue';
+import { buyingOf } from '@/core/buying';
 import { assess } from '@/core/assess';
 import { bag, formatQuantity, length, mass, METRIC, tank, tell } from '@/core/units';
 import { readEnvelope } from '@/files';
@@ -49,7 +50,7 @@ function main(argv: readonly string[]): number {
         );
       }
       console.log(
-        `  substrate ${formatQuantity(bag(result.substrateVolume), prefs)}, water to mix in ${formatQuantity(tank(result.waterToMixIn), prefs)}, standing ${formatQuantity(mass(result.standingMass), prefs)}, ${formatQuantity(length(result.heightLeft), prefs)} left above, to buy ${result.lists.price.toFixed(2)}`,
+        `  substrate ${formatQuantity(bag(result.substrateVolume), prefs)}, water to mix in ${formatQuantity(tank(result.waterToMixIn), prefs)}, standing ${formatQuantity(mass(result.standingMass), prefs)}, ${formatQuantity(length(result.heightLeft), prefs)} left above, to buy ${buyingOf([{ design, assessment: result }], priced).price.toFixed(2)}`,
       );
       for (const it of result.findings) {
         console.log(

@@ -1,5 +1,6 @@
-import type { Lists } from '@/core/ground';
-import type { ScapeResult } from '@/core/scape';
+import type { Assessment } from '@/core/assess';
+import type { Buying, Measure } from '@/core/buying';
+import type { Pack } from '@/core/catalogue';
 import { bag, formatQuantity, length, mass, type UnitPrefs } from '@/core/units';
 
 const cell = (value: string): string => {
@@ -10,73 +11,74 @@ const cell = (value: string): string => {
 
 /**
  * The buying and cutting list as CSV (RFC 4180): comma, CRLF, quoted where needed.
- * @param scape what stands in the box, and what its backgrounds take
+ * @param assessment of what is cut; none for a list over several enclosures
  */
 export function listsCsv(
-  lists: Lists,
+  buying: Buying,
+  assessment: Pick<Assessment, 'lists' | 'scape'> | undefined,
   prefs: UnitPrefs,
-  scape: Pick<ScapeResult, 'supplies' | 'toBuy' | 'backs'>,
 ): string {
   const options = { prefs, locale: 'en' };
-  const rows: string[][] = [['list', 'item', 'need', 'from the shelf', 'packs', 'left over', 'price']];
-  const amount = (unit: Lists['buy'][number]['need']['unit'], value: number): string =>
-    unit === 'volume'
-      ? formatQuantity(bag(value), options)
-      : unit === 'roll' || unit === 'pipe'
-        ? formatQuantity(length(value), options)
-        : String(value);
-  for (const row of lists.buy) {
-    const packs = row.packs.map(({ pack, count }) => `${count} × ${packText(pack, prefs)}`).join(' + ');
+  const rows: string[][] = [
+    [
+      'list',
+      'shop',
+      'item',
+      'needed',
+      'in the box',
+      'from the shelf',
+      'to spare',
+      'packs',
+      'left over',
+      'price',
+      'for',
+    ],
+  ];
+  const told = (measure: Measure, value: number): string => {
+    if (value <= 1e-12) return '';
+    if (measure === 'volume') return formatQuantity(bag(value), options);
+    if (measure === 'roll' || measure === 'pipe') return formatQuantity(length(value), options);
+    if (measure === 'mass') return formatQuantity(mass(value), options);
+    return measure === 'area' ? `${value.toFixed(2)} m²` : String(value);
+  };
+  for (const row of buying.rows)
     rows.push([
       'buy',
+      row.shop,
       row.name,
-      amount(row.need.unit, row.need.amount),
-      row.fromShelf > 0 ? amount(row.need.unit, row.fromShelf) : '',
-      packs,
-      amount(row.need.unit, row.leftOver),
+      told(row.measure, row.needed),
+      told(row.measure, row.there),
+      told(row.measure, row.fromShelf),
+      told(row.measure, row.spare),
+      row.packs
+        .map(({ pack, words, count }) =>
+          `${count} × ${pack ? packText(pack, prefs) : words}`.replace(/ × $/, ''),
+        )
+        .join(' + '),
+      told(row.measure, row.leftOver),
       row.price.toFixed(2),
+      row.builds.join('; '),
     ]);
-  }
-  for (const { supply, amount: need, packs, leftOver, price } of scape.supplies) {
-    const told = (value: number): string =>
-      supply.measure === 'volume'
-        ? formatQuantity(bag(value), options)
-        : supply.measure === 'mass'
-          ? formatQuantity(mass(value), options)
-          : `${value.toFixed(2)}${supply.measure === 'area' ? ' m²' : ''}`;
-    rows.push([
-      'buy',
-      supply.name,
-      told(need),
-      '',
-      packs.map((pack) => `${pack.count} × ${pack.words}`).join(' + '),
-      told(leftOver),
-      price.toFixed(2),
-    ]);
-  }
-  for (const { name, count, price } of scape.toBuy)
-    rows.push(['buy', name, String(count), '', '', '', price.toFixed(2)]);
-  for (const { back, kind } of scape.backs)
-    rows.push([
-      'cut',
+  const cut = (item: string, size: string): void => {
+    rows.push(['cut', '', item, size, '', '', '', '', '', '', '']);
+  };
+  for (const { back, kind } of assessment?.scape.backs ?? [])
+    cut(
       `${kind?.name ?? back.background.kind}, ${back.background.wall} wall`,
       `${formatQuantity(length(back.width), options)} × ${formatQuantity(length(back.height), options)}`,
-      '',
-      '',
-      '',
-      '',
-    ]);
-  for (const item of lists.cut) {
-    const size = `${item.count > 1 ? `${item.count} × ` : ''}${formatQuantity(length(item.width), options)} × ${formatQuantity(length(item.depth), options)}`;
-    rows.push(['cut', item.name, size, '', '', '', '']);
-  }
+    );
+  for (const item of assessment?.lists.cut ?? [])
+    cut(
+      item.name,
+      `${item.count > 1 ? `${item.count} × ` : ''}${formatQuantity(length(item.width), options)} × ${formatQuantity(length(item.depth), options)}`,
+    );
   return (
     rows.map((row) => row.map((text) => cell(text.replaceAll('\u00a0', ' '))).join(',')).join('\r\n') + '\r\n'
   );
 }
 
 /** A pack in words: “10 L bag”, “0.6 × 2 m roll”. */
-function packText(pack: Lists['buy'][number]['packs'][number]['pack'], prefs: UnitPrefs): string {
+function packText(pack: Pack, prefs: UnitPrefs): string {
   const options = { prefs, locale: 'en' };
   if (pack.form === 'pipe') return `${formatQuantity(length(pack.length), options)} pipe`;
   if ('volume' in pack) return `${formatQuantity(bag(pack.volume), options)} ${pack.form}`;

@@ -4,6 +4,7 @@ import addFormats from 'ajv-formats';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
+import { buyingOf } from '@/core/buying';
 import { applyEdit, DESIGN_VERSION } from '@/core/design';
 import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC } from '@/core/units';
@@ -339,21 +340,26 @@ describe('writing and reading', () => {
 
 describe('the list as CSV, RFC 4180', () => {
   it('has a head, the same number of fields in every record, CRLF, and the sum of the screen', () => {
-    const { lists, scape } = assess(demo[2]!, catalogue);
-    const csv = listsCsv(lists, METRIC, scape);
+    const design = demo[2]!;
+    const assessment = assess(design, catalogue);
+    const buying = buyingOf([{ design, assessment }], catalogue, {}, 0.1);
+    const csv = listsCsv(buying, assessment, METRIC);
     expect(csv.endsWith('\r\n')).toBe(true);
     const records = csv
       .trimEnd()
       .split('\r\n')
       // A comma inside quotes parts no fields.
       .map((it) => it.replace(/"[^"]*"/g, (cell) => cell.replaceAll(',', ';')).split(','));
-    expect(new Set(records.map((it) => it.length))).toEqual(new Set([7]));
-    const sum = records.filter((it) => it[0] === 'buy').reduce((all, it) => all + Number(it.at(-1)), 0);
-    expect(sum).toBeCloseTo(lists.price + scape.price, 2);
+    expect(new Set(records.map((it) => it.length))).toEqual(new Set([11]));
+    const sum = records.filter((it) => it[0] === 'buy').reduce((all, it) => all + Number(it.at(-2)), 0);
+    expect(sum).toBeCloseTo(buying.price, 2);
   });
   it('quotes what must be quoted, and lets no cell become a formula', () => {
-    const { lists, scape } = assess(demo[0]!, catalogue);
-    const row = { ...lists.buy[0]!, name: '=HYPERLINK("x"), moss' };
-    expect(listsCsv({ ...lists, buy: [row] }, METRIC, scape)).toContain(`buy,"'=HYPERLINK(""x""), moss",`);
+    const design = demo[0]!;
+    const buying = buyingOf([{ design, assessment: assess(design, catalogue) }], catalogue);
+    const row = { ...buying.rows[0]!, name: '=HYPERLINK("x"), moss' };
+    expect(listsCsv({ ...buying, rows: [row] }, undefined, METRIC)).toContain(
+      `buy,${row.shop},"'=HYPERLINK(""x""), moss",`,
+    );
   });
 });

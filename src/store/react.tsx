@@ -22,6 +22,7 @@ import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design, EditCall } from '@/core/design';
 import type { Shelf } from '@/core/ground';
+import { buyingOf, type Buying } from '@/core/buying';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
 import { RinconDatabase } from './database';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
@@ -220,8 +221,24 @@ export function useEditing(): Editing {
 /** Writes down the builder's own price of a pack; null brings the typical one back. */
 export function useSetPrice() {
   const { db } = useStore();
-  return (material: string, pack: string, price: number | null): void =>
-    void setPrice(db, `${material}/${pack}`, price);
+  /** Keys are `material/pack`, or those of `priceKey`. */
+  return (key: string, price: number | null): void => void setPrice(db, key, price);
+}
+
+/** What is to be bought for the open enclosure, less what is on the shelf. */
+export function useBuying(): Buying {
+  const { catalogue, shelf, settings } = useStore();
+  const { design, assessment } = useOpenDesign();
+  return useMemo(
+    () => buyingOf([{ design, assessment }], catalogue, shelf, settings.spare, settings.prices),
+    [design, assessment, catalogue, shelf, settings.spare, settings.prices],
+  );
+}
+
+/** Share of what is measured out that is bought to spare. */
+export function useSpare() {
+  const { db, settings } = useStore();
+  return [settings.spare, (spare: number): void => void saveSetting(db, 'spare', spare)] as const;
 }
 
 /** Ways to change the rows of the catalogue that the builder wrote down himself. */

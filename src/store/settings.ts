@@ -53,6 +53,8 @@ const Settings = z.object({
   bench: Bench.nullable().catch(null),
   /** The tub soil is mixed in, m³. */
   tub: z.number().min(0.001).max(2).catch(0.03),
+  /** Share of what is measured out that is bought to spare. */
+  spare: z.number().min(0).max(1).catch(0.1),
   /** Set once the demo has been laid out, so that clearing it away lasts. */
   demoLaid: z.boolean().catch(false),
   /** When everything was last exported, ms since 1970; null: never. */
@@ -70,6 +72,7 @@ export const DEFAULT_SETTINGS: Settings = {
   crew: [],
   bench: null,
   tub: 0.03,
+  spare: 0.1,
   demoLaid: false,
   exported: null,
 };

@@ -2,18 +2,26 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableFooter from '@mui/material/TableFooter';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { priceKey, type Buying, type BuyPack, type BuyRow, type Measure, type Shop } from '@/core/buying';
 import type { Pack } from '@/core/catalogue';
 import type { Purchase } from '@/core/ground';
 import { bag, length, mass } from '@/core/units';
+import { TableCard } from './TableCard';
 import type { Reader } from './units';
+import { capital } from './words';
+
+export const SHOP_WORD: Record<Shop, string> = {
+  building: 'Building supplies',
+  garden: 'Garden centre',
+  electrical: 'Electrical shop',
+  animal: 'Reptile and aquarium shop',
+  nursery: 'Plant nursery',
+  breeder: 'Breeder of crew and feeders',
+};
 
 export function packWords(pack: Pack, { write }: Reader): string {
   if (pack.form === 'pipe') return `${write(length(pack.length))} pipe`;
@@ -24,11 +32,23 @@ export function packWords(pack: Pack, { write }: Reader): string {
   return `${write(length(pack.width))} × ${write(length(pack.length))} ${pack.form}`;
 }
 
-function amountWords(unit: Purchase['need']['unit'], amount: number, { write }: Reader): string {
-  if (unit === 'volume') return write(bag(amount));
-  if (unit === 'roll') return `${write(length(amount))} of roll`;
-  if (unit === 'pipe') return `${write(length(amount))} of pipe`;
-  return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
+export function amountWords(measure: Measure, amount: number, { write }: Reader): string {
+  switch (measure) {
+    case 'volume':
+      return write(bag(amount), amount < 0.001 ? { decimals: 2 } : {});
+    case 'roll':
+      return `${write(length(amount))} of roll`;
+    case 'pipe':
+      return `${write(length(amount))} of pipe`;
+    case 'mass':
+      return write(mass(amount));
+    case 'area':
+      return `${amount.toFixed(2)} m²`;
+    case 'sheets':
+      return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
+    case 'count':
+      return String(Math.round(amount * 100) / 100);
+  }
 }
 
 /** What stands on the shelf once these packs are bought: one line of its book for each sort of pack. */
@@ -42,109 +62,217 @@ export const receiptsOf = (rows: readonly Pick<Purchase, 'material' | 'packs'>[]
     })),
   );
 
-interface BuyProps {
-  readonly lists: readonly Purchase[];
-  readonly total: number;
+/** The same of what the list names: one line for each row that is bought. */
+const shelved = (rows: readonly BuyRow[], reader: Reader) =>
+  rows.flatMap((row) =>
+    row.packs.every((it) => it.pack !== undefined)
+      ? receiptsOf(
+          [
+            {
+              material: row.key,
+              packs: row.packs.flatMap(({ pack, count }) => (pack ? [{ pack, count }] : [])),
+            },
+          ],
+          reader,
+        )
+      : [
+          {
+            kind: 'receipt' as const,
+            material: row.key,
+            amount: row.bought,
+            label: row.packs
+              .map((it) => `${it.count} × ${packText(it, reader)}`.replace(/ × $/, ''))
+              .join(', '),
+          },
+        ],
+  );
+
+const packText = (it: BuyPack, reader: Reader): string => (it.pack ? packWords(it.pack, reader) : it.words);
+
+/** Shares that are bought to spare. */
+const SPARES = [0, 0.05, 0.1, 0.2] as const;
+
+interface Props {
+  readonly buying: Buying;
   readonly prices: Readonly<Record<string, number>>;
   readonly reader: Reader;
-  readonly onPrice: (material: string, pack: string, price: number | null) => void;
-  /** All of it was bought: the lines for the book of the shelf. */
-  readonly onBought: (receipts: ReturnType<typeof receiptsOf>) => void;
+  readonly spare: number;
+  readonly onSpare: (spare: number) => void;
+  readonly onPrice: (key: string, price: number | null) => void;
+  /** What was bought: the lines for the book of the shelf. */
+  readonly onBought: (receipts: ReturnType<typeof shelved>) => void;
 }
 
-/** What to buy in whole packs, each price open to the builder's own. */
-export function BuyTable({ lists, total, prices, reader, onPrice, onBought }: BuyProps) {
-  const receipts = receiptsOf(lists, reader);
-  const own = lists.every((row) =>
-    row.packs.every(({ pack }) => prices[`${row.material}/${pack.id}`] !== undefined),
-  );
+/** What to buy, shop by shop, in whole packs, each price open to the builder's own. */
+export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBought }: Props) {
+  const { write } = reader;
+  const several = new Set(buying.rows.flatMap((it) => it.builds)).size > 1;
+  const all = shelved(buying.rows, reader);
   return (
-    <Box
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        overflowX: 'auto',
-      }}
-    >
-      <Table
-        size="small"
-        sx={{
-          '& td, & th': { borderColor: 'earth.rule', py: 0.4 },
-          '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
-        }}
-      >
-        <TableHead>
-          <TableRow>
-            <TableCell>Material</TableCell>
-            <TableCell align="right">needed, loose</TableCell>
-            <TableCell>whole packs</TableCell>
-            <TableCell align="right">price a pack</TableCell>
-            <TableCell align="right">left over</TableCell>
-            <TableCell align="right">together</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {lists.map((row) => (
-            <TableRow key={`${row.material} ${row.packs[0]?.pack.id ?? ''}`} data-material={row.material}>
-              <TableCell sx={{ fontWeight: 600 }}>{row.name}</TableCell>
-              <TableCell align="right">
-                {amountWords(row.need.unit, row.need.amount, reader)}
-                {row.fromShelf > 0 && (
-                  <Box sx={{ typography: 'caption', color: 'earth.quiet' }}>
-                    {amountWords(row.need.unit, row.fromShelf, reader)} from the shelf
-                  </Box>
-                )}
-              </TableCell>
-              <TableCell>
-                {row.packs.length === 0 && 'nothing to buy'}
-                {row.packs.map(({ pack, count }) => (
-                  <div key={pack.id} style={{ lineHeight: '28px' }}>
-                    {count} × {packWords(pack, reader)}
-                  </div>
-                ))}
-              </TableCell>
-              <TableCell align="right">
-                {row.packs.map(({ pack }) => (
-                  <div key={`${pack.id} ${pack.price.value}`} style={{ height: 28 }}>
-                    <PriceField
-                      label={`Price of ${row.name}, ${packWords(pack, reader)}`}
-                      price={pack.price.value}
-                      own={prices[`${row.material}/${pack.id}`] !== undefined}
-                      onCommit={(price) => onPrice(row.material, pack.id, price)}
-                    />
-                  </div>
-                ))}
-              </TableCell>
-              <TableCell align="right" sx={{ color: 'earth.quiet' }}>
-                {row.leftOver > 1e-9 ? amountWords(row.need.unit, row.leftOver, reader) : '–'}
-              </TableCell>
-              <TableCell align="right">{row.price.toFixed(2)}</TableCell>
-            </TableRow>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+        <Typography variant="h2" component="p">
+          {buying.price.toFixed(2)} in {buying.byShop.length} {buying.byShop.length === 1 ? 'shop' : 'shops'}
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1, minWidth: 240 }}>
+          Prices in italics are typical, from memory: write in what the shop asks.
+        </Typography>
+        <TextField
+          select
+          className="no-print"
+          label="To spare"
+          value={spare}
+          onChange={(event) => onSpare(Number(event.target.value))}
+          sx={{ width: 130 }}
+        >
+          {[...new Set([...SPARES, spare])].map((it) => (
+            <MenuItem key={it} value={it}>
+              {it === 0 ? 'nothing' : `${Math.round(it * 100)} %`}
+            </MenuItem>
           ))}
-        </TableBody>
-        <TableFooter>
-          <TableRow>
-            <TableCell colSpan={5} sx={{ color: 'earth.quiet', typography: 'body2' }}>
-              {own
-                ? 'At your own prices.'
-                : 'Prices in italics are typical, from memory: write in what the shop asks. The packs follow the cheapest way to buy enough.'}
-              {receipts.length > 0 && (
-                <Box className="no-print" sx={{ mt: 0.5 }}>
-                  <Button variant="outlined" size="small" onClick={() => onBought(receipts)}>
-                    All bought: put it on the shelf
-                  </Button>
-                </Box>
-              )}
-            </TableCell>
-            <TableCell align="right" sx={{ typography: 'h2', color: 'earth.ink' }}>
-              {total.toFixed(2)}
-            </TableCell>
-          </TableRow>
-        </TableFooter>
-      </Table>
+        </TextField>
+        {all.length > 0 && (
+          <Button className="no-print" variant="outlined" onClick={() => onBought(all)}>
+            All bought: put it on the shelf
+          </Button>
+        )}
+      </Box>
+      {buying.byShop.map(({ shop, rows, price }) => (
+        <Box key={shop} component="section" aria-labelledby={`shop-${shop}`} data-shop={shop}>
+          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 0.75 }}>
+            <Typography variant="h2" id={`shop-${shop}`}>
+              {SHOP_WORD[shop]}
+            </Typography>
+            <Box sx={{ flex: 1 }} />
+            {price > 0 && buying.byShop.length > 1 && (
+              <Button
+                size="small"
+                className="no-print"
+                onClick={() => onBought(shelved(rows, reader))}
+                aria-label={`Bought at the ${SHOP_WORD[shop].toLowerCase()}: put it on the shelf`}
+              >
+                Bought here
+              </Button>
+            )}
+            <Box sx={{ typography: 'h3', fontVariantNumeric: 'tabular-nums' }}>{price.toFixed(2)}</Box>
+          </Box>
+          <TableCard label={SHOP_WORD[shop]}>
+            <colgroup>
+              <col style={{ width: '30%' }} />
+              <col style={{ width: '16%' }} />
+              <col style={{ width: '24%' }} />
+              <col style={{ width: '10%' }} />
+              <col style={{ width: '10%' }} />
+              <col style={{ width: '10%' }} />
+            </colgroup>
+            <thead>
+              <tr>
+                <th scope="col">What</th>
+                <th scope="col" className="number">
+                  needed
+                </th>
+                <th scope="col">whole packs</th>
+                <th scope="col" className="number">
+                  price a pack
+                </th>
+                <th scope="col" className="number">
+                  left over
+                </th>
+                <th scope="col" className="number">
+                  together
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <Row
+                  key={`${row.key} ${row.packs[0]?.id ?? ''}`}
+                  row={row}
+                  several={several}
+                  prices={prices}
+                  reader={reader}
+                  onPrice={onPrice}
+                />
+              ))}
+            </tbody>
+          </TableCard>
+        </Box>
+      ))}
+      {spare > 0 && buying.rows.some((it) => it.spare > 0) && (
+        <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+          {Math.round(spare * 100)} % to spare on what is measured out, for what is spilt and settles more
+          than reckoned:{' '}
+          {write(bag(buying.rows.reduce((all, it) => all + (it.measure === 'volume' ? it.spare : 0), 0)))} in
+          all. What is cut or counted has none.
+        </Typography>
+      )}
     </Box>
+  );
+}
+
+interface RowProps {
+  readonly row: BuyRow;
+  readonly several: boolean;
+  readonly prices: Readonly<Record<string, number>>;
+  readonly reader: Reader;
+  readonly onPrice: (key: string, price: number | null) => void;
+}
+
+function Row({ row, several, prices, reader, onPrice }: RowProps) {
+  const small = {
+    typography: 'caption',
+    color: 'earth.quiet',
+    lineHeight: 1.3,
+    whiteSpace: 'normal',
+  } as const;
+  const name = capital(row.name);
+  return (
+    <tr data-material={row.key} style={{ verticalAlign: 'top' }}>
+      <td style={{ fontWeight: 600, whiteSpace: 'normal' }}>
+        {name}
+        {(row.note !== '' || several) && (
+          <Box sx={{ ...small, fontWeight: 400 }}>
+            {[row.note, several ? row.builds.join(', ') : ''].filter(Boolean).join(' · ')}
+          </Box>
+        )}
+      </td>
+      <td className="number">
+        {amountWords(row.measure, row.needed, reader)}
+        {row.there > 1e-9 && <Box sx={small}>{amountWords(row.measure, row.there, reader)} in the box</Box>}
+        {row.fromShelf > 0 && (
+          <Box sx={small}>{amountWords(row.measure, row.fromShelf, reader)} from the shelf</Box>
+        )}
+      </td>
+      <td>
+        {row.packs.length === 0 && <Box sx={{ color: 'earth.quiet' }}>nothing to buy</Box>}
+        {row.packs.map((it) => (
+          <div key={it.id} style={{ lineHeight: '28px' }}>
+            {packText(it, reader) === '' ? it.count : `${it.count} × ${packText(it, reader)}`}
+          </div>
+        ))}
+      </td>
+      <td className="number">
+        {row.packs.map((it) => {
+          const key = priceKey(row.key, it.id);
+          return (
+            <div key={`${it.id} ${it.price}`} style={{ height: 28 }}>
+              <PriceField
+                label={`Price of ${[name, packText(it, reader)].filter(Boolean).join(', ')}`}
+                price={it.price}
+                own={prices[key] !== undefined}
+                onCommit={(price) => onPrice(key, price)}
+              />
+            </div>
+          );
+        })}
+      </td>
+      <td className="number">
+        <Box sx={{ color: 'earth.quiet' }}>
+          {row.leftOver > 1e-9 ? amountWords(row.measure, row.leftOver, reader) : '–'}
+        </Box>
+      </td>
+      <td className="number">{row.price.toFixed(2)}</td>
+    </tr>
   );
 }
 

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
+import { buyingOf } from '@/core/buying';
 import { METRIC, US } from '@/core/units';
 import { BuyTable } from './BuyTable';
 import { Choice } from './Choice';
@@ -90,9 +91,10 @@ describe('findings', () => {
 describe('the ledger', () => {
   it('holds the sums, how many hands it takes, and what is to be looked at', () => {
     const assessment = assess(limestone!, catalogue);
-    draw(<Ledger assessment={assessment} findingsHref="#findings" />);
+    const buying = buyingOf([{ design: limestone!, assessment }], catalogue);
+    draw(<Ledger assessment={assessment} buying={buying} findingsHref="#findings" />);
     const text = screen.getByRole('contentinfo', { name: 'Ledger' }).textContent!;
-    expect(text).toContain((assessment.lists.price + assessment.scape.price).toFixed(2));
+    expect(text).toContain(buying.price.toFixed(2));
     expect(text).toMatch(/standing, (build in place|two people|one person)/);
     const open = assessment.findings.filter(
       (it) => it.severity === 'severe' || it.severity === 'look',
@@ -102,15 +104,22 @@ describe('the ledger', () => {
 });
 
 describe('the buying list', () => {
-  const lists = assess(wash!, catalogue, { 'washed-sand': 0.004 }).lists;
+  const buying = buyingOf(
+    [{ design: wash!, assessment: assess(wash!, catalogue) }],
+    catalogue,
+    { 'washed-sand': 0.004 },
+    0.1,
+  );
+  const onSpare = vi.fn();
   const onBought = vi.fn();
   function Table({ onPrice }: { readonly onPrice: Parameters<typeof BuyTable>[0]['onPrice'] }) {
     const reader = useReader();
     return (
       <BuyTable
-        lists={lists.buy}
-        total={lists.price}
+        buying={buying}
         prices={{}}
+        spare={0.1}
+        onSpare={onSpare}
         reader={reader}
         onBought={onBought}
         onPrice={onPrice}
@@ -122,13 +131,13 @@ describe('the buying list', () => {
     draw(<Table onPrice={onPrice} />);
     const sand = within(document.querySelector<HTMLElement>('[data-material="washed-sand"]')!);
     expect(sand.getByText(/^4.0?.L from the shelf$/)).toBeDefined();
-    const row = lists.buy.find((it) => it.material === 'washed-sand')!;
+    const row = buying.rows.find((it) => it.key === 'washed-sand')!;
     const [first] = row.packs;
     const price = sand.getAllByRole<HTMLInputElement>('textbox')[0]!;
-    expect(price.value).toBe(first!.pack.price.value.toFixed(2));
+    expect(price.value).toBe(first!.price.toFixed(2));
     await type.clear(price);
     await type.type(price, '3,20{Enter}');
-    expect(onPrice).toHaveBeenLastCalledWith('washed-sand', first!.pack.id, 3.2);
+    expect(onPrice).toHaveBeenLastCalledWith(`washed-sand/${first!.id}`, 3.2);
     onPrice.mockClear();
     await type.clear(price);
     await type.type(price, 'free{Enter}');
@@ -140,13 +149,29 @@ describe('the buying list', () => {
     draw(<Table onPrice={vi.fn()} />);
     fireEvent.click(screen.getByRole('button', { name: /^All bought/ }));
     const [receipts] = onBought.mock.calls[0] as [{ material: string; amount: number; label: string }[]];
-    for (const row of lists.buy) {
-      const got = receipts
-        .filter((it) => it.material === row.material)
-        .reduce((sum, it) => sum + it.amount, 0);
-      expect(got).toBeCloseTo(row.need.amount - row.fromShelf + row.leftOver, 6);
+    for (const row of buying.rows) {
+      const got = receipts.filter((it) => it.material === row.key).reduce((sum, it) => sum + it.amount, 0);
+      expect(got, row.name).toBeCloseTo(row.bought, 6);
+      if (row.measure === 'volume')
+        expect(got).toBeCloseTo(row.needed + row.spare - row.fromShelf + row.leftOver, 5);
     }
     expect(receipts[0]!.label).toMatch(/^\d+ × /);
+  });
+
+  it('stands shop by shop, with a sum for each; one shop alone can be bought at', async () => {
+    draw(<Table onPrice={vi.fn()} />);
+    onBought.mockClear();
+    for (const { shop, rows, price } of buying.byShop) {
+      const own = document.querySelector<HTMLElement>(`[data-shop=${shop}]`)!;
+      expect(own.textContent).toContain(price.toFixed(2));
+      expect(own.querySelectorAll('tbody tr').length).toBe(rows.length);
+    }
+    const [first] = buying.byShop;
+    await type.click(screen.getAllByRole('button', { name: /^Bought at/ })[0]!);
+    const [receipts] = onBought.mock.calls[0] as [{ material: string }[]];
+    expect(new Set(receipts.map((it) => it.material))).toEqual(
+      new Set(first!.rows.filter((it) => it.packs.length > 0).map((it) => it.key)),
+    );
   });
 });
 

@@ -145,18 +145,37 @@ export function coverOf(
   return cover;
 }
 
-export function livingOf(design: Design, ground: GroundResult, catalogue: Catalogue): LivingResult {
-  const plants = placePlants(design, ground, catalogue);
-  const counts = new Map<string, { plant: Plant; stand: number; small: number }>();
+/** Places still to be planted, by kind; the small ones are parted from bought plants. */
+export function plantsToBuy(
+  plants: readonly PlantedResult[],
+  wanted: (id: string) => boolean = () => true,
+): readonly { readonly id: string; readonly plant: Plant; readonly stand: number; readonly small: number }[] {
+  const counts = new Map<string, { id: string; plant: Plant; stand: number; small: number }>();
   for (const { plant, planted } of plants) {
-    if (!plant || planted.planted !== null) continue;
-    const row = counts.get(plant.id) ?? { plant, stand: 0, small: 0 };
+    if (!plant || planted.planted !== null || !wanted(planted.id)) continue;
+    const row = counts.get(plant.id) ?? { id: plant.id, plant, stand: 0, small: 0 };
     row.stand += 1;
     if (planted.size <= DIVIDED) row.small += 1;
     counts.set(plant.id, row);
   }
-  const toBuy = [...counts.values()].map(({ plant, stand, small }): PlantNeed => {
-    const buy = stand - small + Math.ceil(small / plant.divides.value);
+  return [...counts.values()];
+}
+
+/** How many to buy for so many places, of which the small ones are parted from bought plants. */
+export const boughtFor = ({
+  plant,
+  stand,
+  small,
+}: {
+  readonly plant: Plant;
+  readonly stand: number;
+  readonly small: number;
+}): number => stand - small + Math.ceil(small / plant.divides.value);
+
+export function livingOf(design: Design, ground: GroundResult, catalogue: Catalogue): LivingResult {
+  const plants = placePlants(design, ground, catalogue);
+  const toBuy = plantsToBuy(plants).map(({ plant, stand, small }): PlantNeed => {
+    const buy = boughtFor({ plant, stand, small });
     return { plant, stand, buy, price: buy * plant.price.value };
   });
   const crewToBuy = design.living.crew.flatMap(({ kind, count, on }) => {

@@ -3,3 +3,4 @@ export * from './step';
 export * from './steps';
 export * from './plan';
 export * from './rebuild';
+export * from './tools';

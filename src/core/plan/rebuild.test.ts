@@ -19,7 +19,9 @@ const begun = (name: string): Design =>
 const rebuild = (design: Design) => rebuildOf(design, assess(design, catalogue), catalogue)!;
 const plan = (design: Design) => planOf(design, assess(design, catalogue), catalogue, TODAY);
 const layer = (design: Design, kind: 'substrate' | 'drainage') =>
-  allLayers(design.ground).filter((it) => it.kind === kind).at(-1)?.id ?? 'none';
+  allLayers(design.ground)
+    .filter((it) => it.kind === kind)
+    .at(-1)?.id ?? 'none';
 const thicker = (design: Design, kind: 'substrate' | 'drainage', by: number): Design =>
   edit(design, { edit: 'shiftThickness', change: { layer: layer(design, kind), corners: CORNERS, by } });
 const fates = (design: Design, group: string): Fate[] =>

@@ -58,6 +58,16 @@ export function standingOf(design: Design): Design | undefined {
   };
 }
 
+/** What stood does not change while it is rebuilt: it is reckoned once. */
+const reckoned = new WeakMap<object, { readonly catalogue: Catalogue; readonly before: Assessment }>();
+function asItStood(was: Design, standing: Design['plan']['standing'], catalogue: Catalogue): Assessment {
+  const known = standing && reckoned.get(standing);
+  if (known?.catalogue === catalogue) return known.before;
+  const before = assess(was, catalogue);
+  if (standing) reckoned.set(standing, { catalogue, before });
+  return before;
+}
+
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** What a layer is made of, apart from how thick it lies. */
@@ -195,7 +205,7 @@ const unmoved = (a: Piece, b: Piece): boolean =>
 export function rebuildOf(design: Design, assessment: Assessment, catalogue: Catalogue): Rebuild | undefined {
   const was = standingOf(design);
   if (!was) return undefined;
-  const before = assess(was, catalogue);
+  const before = asItStood(was, design.plan.standing, catalogue);
   const moved =
     !same(
       [was.enclosure.width, was.enclosure.depth, was.enclosure.height, was.enclosure.material],

@@ -124,7 +124,10 @@ function curesOf(background: Background, kind: BackgroundKind): Cure[] {
 }
 
 /** Whole packs of everything some backgrounds take, each supply once. */
-export function suppliesFor(results: readonly BackResult[], catalogue: Catalogue): SupplyNeed[] {
+export function suppliesFor(
+  results: readonly Pick<BackResult, 'takes'>[],
+  catalogue: Catalogue,
+): SupplyNeed[] {
   const amounts = new Map<string, number>();
   for (const { takes } of results)
     for (const [id, amount] of takes) amounts.set(id, (amounts.get(id) ?? 0) + amount);

@@ -13,6 +13,9 @@ const cells = (row: HTMLElement): string[] =>
     .map((it) => it.textContent!.replaceAll('\u00a0', ' '));
 const piece = (name: RegExp): string[] =>
   cells(within(screen.getByRole('table', { name: 'Pieces' })).getByRole('row', { name }));
+const toCut = (): void => {
+  fireEvent.click(screen.getByRole('tab', { name: 'To cut and prepare' }));
+};
 const toMake = (): void => {
   fireEvent.click(screen.getByRole('tab', { name: 'To be made' }));
 };
@@ -20,6 +23,7 @@ const toMake = (): void => {
 describe('to buy and to cut', () => {
   it('counts legs and plies, tells holes, and says what is trimmed to a region', async () => {
     await open(<Build />, made('theloderma-corticale', siphon));
+    toCut();
     expect(screen.getByText(/^Pipe for panel legs: \d+ × 10\.7.cm long$/)).toBeDefined();
     expect(screen.getAllByText(/Then trimmed to the outline of its region/).length).toBeGreaterThan(0);
     expect(
@@ -29,6 +33,7 @@ describe('to buy and to cut', () => {
 
   it('what is to be prepared stands with its amounts, in the reader’s units', async () => {
     await open(<Build />, made(FROG), US);
+    toCut();
     expect(screen.getByText(/By its dry mass a 1\.43.lb brick gives/)).toBeDefined();
     expect(screen.getByText('Bake what you collect')).toBeDefined();
   });
@@ -37,7 +42,7 @@ describe('to buy and to cut', () => {
     const empty = made(null, { edit: 'setMethod', change: { method: 'none' } });
     const bare = { ...empty, ground: { ...empty.ground, layers: [] } };
     await open(<Build />, bare);
-    expect(screen.getByText(/^Nothing lies in the box yet/)).toBeDefined();
+    expect(screen.getByText(/^Nothing is to be bought/)).toBeDefined();
   });
 });
 

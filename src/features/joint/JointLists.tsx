@@ -8,10 +8,13 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
-import { jointLists, type SharedRoll } from '@/core/ground';
+import { buyingOf } from '@/core/buying';
+import type { SharedRoll } from '@/core/ground';
 import { length, percent } from '@/core/units';
-import { useDesigns, useSetPrice, useShelfBook, useStore } from '@/store';
+import { listsCsv } from '@/files';
+import { useDesigns, useSetPrice, useShelfBook, useSpare, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
+import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
@@ -24,6 +27,7 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
   const designs = useDesigns();
   const reader = useReader();
   const onPrice = useSetPrice();
+  const [spare, setSpare] = useSpare();
   const book = useShelfBook();
   const undoable = useUndoable();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
@@ -32,21 +36,14 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
       designs?.flatMap((it) => (it.state === 'ready' && !it.row.design.brief.putAway ? [it.row.design] : [])),
     [designs],
   );
-  const joint = useMemo(
-    () =>
-      jointLists(
-        (all ?? [])
-          .filter((design) => !left.has(design.id))
-          .map((design) => {
-            const { ground, lists } = assess(design, catalogue);
-            return { design, ground, lists };
-          }),
-        catalogue,
-        shelf,
-      ),
-    [all, left, catalogue, shelf],
-  );
-  const saved = joint.apart - joint.price;
+  const [buying, apart] = useMemo(() => {
+    const builds = (all ?? [])
+      .filter((design) => !left.has(design.id))
+      .map((design) => ({ design, assessment: assess(design, catalogue) }));
+    const buy = (own: typeof builds) => buyingOf(own, catalogue, shelf, spare, settings.prices);
+    return [buy(builds), builds.reduce((sum, it) => sum + buy([it]).price, 0)] as const;
+  }, [all, left, catalogue, shelf, spare, settings.prices]);
+  const saved = apart - buying.price;
 
   return (
     <Box sx={{ minHeight: '100dvh' }}>
@@ -69,6 +66,15 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
               <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
                 One purchase for several
               </Typography>
+              <Button
+                variant="outlined"
+                className="no-print"
+                onClick={() =>
+                  download('rincon-one-purchase.csv', listsCsv(buying, undefined, reader.prefs), 'text/csv')
+                }
+              >
+                Save as CSV
+              </Button>
               <Button variant="outlined" className="no-print" onClick={() => window.print()}>
                 Print
               </Button>
@@ -97,16 +103,17 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
                 />
               ))}
             </Box>
-            {joint.buy.length === 0 ? (
+            {buying.rows.length === 0 ? (
               <Typography sx={{ color: 'earth.quiet' }}>
                 Choose at least one enclosure with something in it.
               </Typography>
             ) : (
               <BuyTable
-                lists={joint.buy}
-                total={joint.price}
+                buying={buying}
                 prices={settings.prices}
                 reader={reader}
+                spare={spare}
+                onSpare={setSpare}
                 onPrice={onPrice}
                 onBought={(receipts) =>
                   void book
@@ -117,10 +124,10 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
             )}
             {saved > 0.005 && (
               <Typography sx={{ mt: 1.25 }}>
-                Bought one by one it would be {joint.apart.toFixed(2)}: together saves {saved.toFixed(2)}.
+                Bought one by one it would be {apart.toFixed(2)}: together saves {saved.toFixed(2)}.
               </Typography>
             )}
-            {joint.rolls.map((it) => (
+            {buying.rolls.map((it) => (
               <RollDrawing key={it.material} shared={it} reader={reader} />
             ))}
           </>

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
+import { buyingOf } from '@/core/buying';
 import { findAnimal } from '@/core/catalogue';
 import { applyEdit, proposeDesign, proposeSize, type EditCall, type Room } from '@/core/design';
 import { shapesOf, type Shape } from '@/core/enclosure';
@@ -36,7 +37,7 @@ const PROPOSALS: readonly EditCall[] = [
 
 /** Three questions, and beside them the design they come to. */
 export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
-  const { db, catalogue } = useStore();
+  const { db, catalogue, shelf, settings } = useStore();
   const { write } = useReader();
   const router = useRouter();
   const [id] = useState(() => crypto.randomUUID());
@@ -73,6 +74,7 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
     name.trim() || (row ? `${row.english.charAt(0).toUpperCase()}${row.english.slice(1)}` : 'New enclosure');
   const design = useMemo(() => ({ ...laidOut, name: called }), [laidOut, called]);
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
+  const toBuy = buyingOf([{ design, assessment }], catalogue, shelf, settings.spare).price;
   const telling = assessment.findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
 
   const build = async (): Promise<void> => {
@@ -254,8 +256,8 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.25 }}>
             {METHOD_WORD[design.ground.method].why}{' '}
-            {coverWords(design.enclosure.material, design.enclosure.topCover)}{' '}
-            {assessment.lists.price.toFixed(2)} to buy at typical prices.
+            {coverWords(design.enclosure.material, design.enclosure.topCover)} {toBuy.toFixed(2)} to buy at
+            typical prices.
           </Typography>
           <FindingList
             findings={telling}

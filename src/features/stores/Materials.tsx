@@ -448,7 +448,7 @@ function Packs({ row, own, onAlter }: PacksProps) {
                   max={100_000}
                   step={0.5}
                   decimals={2}
-                  onCommit={(price) => setPrice(row.id, pack.id, price)}
+                  onCommit={(price) => setPrice(`${row.id}/${pack.id}`, price)}
                 />{' '}
                 <BasisMark basis={pack.price.basis} />
               </td>
@@ -457,7 +457,7 @@ function Packs({ row, own, onAlter }: PacksProps) {
                   <IconButton
                     size="small"
                     aria-label={`Typical price of ${words(pack)} again`}
-                    onClick={() => setPrice(row.id, pack.id, null)}
+                    onClick={() => setPrice(`${row.id}/${pack.id}`, null)}
                   >
                     <CloseIcon sx={{ fontSize: 16 }} />
                   </IconButton>

@@ -13,7 +13,7 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useSnackbar } from 'notistack';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useDesigns, useEditing, useOpenDesign, useSaving, type SaveState } from '@/store';
+import { useBuying, useDesigns, useEditing, useOpenDesign, useSaving, type SaveState } from '@/store';
 import type { Assessment } from '@/core/assess';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -46,7 +46,11 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {children}
       </Box>
-      <Ledger assessment={assessment} findingsHref={`/e/${design.id}/${placeOf(assessment)}#findings`} />
+      <Ledger
+        assessment={assessment}
+        buying={useBuying()}
+        findingsHref={`/e/${design.id}/${placeOf(assessment)}#findings`}
+      />
     </Box>
   );
 }

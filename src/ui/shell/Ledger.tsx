@@ -4,21 +4,26 @@ import Box from '@mui/material/Box';
 import NextLink from 'next/link';
 import { memo } from 'react';
 import type { Assessment } from '@/core/assess';
+import type { Buying } from '@/core/buying';
 import { bag, mass, tank } from '@/core/units';
 import { TWO_PEOPLE, ONE_PERSON } from '@/core/findings';
 import { useReader } from '../units';
 
 interface Props {
   readonly assessment: Assessment;
+  readonly buying: Pick<Buying, 'price' | 'rows'>;
   /** Where the findings are shown. */
   readonly findingsHref: string;
 }
 
 /** The sums a builder keeps asking for, always in sight. */
-export function Ledger({ assessment, findingsHref }: Props) {
+export function Ledger({ assessment, buying, findingsHref }: Props) {
   const { write } = useReader();
-  const { standingMass, lists, scape, living, findings } = assessment;
-  const packs = lists.packCount + scape.packCount + living.packCount;
+  const { standingMass, findings } = assessment;
+  const packs = buying.rows.reduce(
+    (all, row) => all + row.packs.reduce((count, pack) => count + pack.count, 0),
+    0,
+  );
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length;
   const fine = findings.filter((it) => it.severity === 'fine').length;
   const hands =
@@ -28,10 +33,7 @@ export function Ledger({ assessment, findingsHref }: Props) {
     [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
     [write(tank(assessment.waterToMixIn)), 'water to mix in'],
     [write(mass(standingMass)), `standing, ${hands}`],
-    [
-      (lists.price + scape.price + living.price).toFixed(2),
-      `to buy, ${packs} ${packs === 1 ? 'pack or piece' : 'packs and pieces'}`,
-    ],
+    [buying.price.toFixed(2), `to buy, ${packs} ${packs === 1 ? 'pack or piece' : 'packs and pieces'}`],
   ];
   return (
     <Box

@@ -1,0 +1,2 @@
+export * from './wares';
+export * from './buying';

@@ -1,0 +1,86 @@
+import {
+  findCrew,
+  findDeviceKind,
+  findMaterial,
+  findPieceKind,
+  findPlant,
+  findSupply,
+  type Catalogue,
+  type DeviceKind,
+  type Material,
+  type PieceKind,
+} from '../catalogue';
+
+/** Kinds of shop, in the order of a round: what is heavy last but what lives. */
+export const SHOPS = ['building', 'garden', 'electrical', 'animal', 'nursery', 'breeder'] as const;
+export type Shop = (typeof SHOPS)[number];
+
+/** What a row of a buying list is a row of. Materials keep their bare id, all else is told apart by its group. */
+export const WARE_GROUPS = ['supply', 'piece', 'device', 'control', 'plant', 'crew'] as const;
+export type WareGroup = (typeof WARE_GROUPS)[number];
+
+export const wareKey = (group: WareGroup, id: string): string => `${group}:${id}`;
+
+/** Group and id of a key; undefined of a material's. */
+export function wareOf(key: string): { readonly group: WareGroup; readonly id: string } | undefined {
+  const [first = '', ...rest] = key.split(':');
+  const group = WARE_GROUPS.find((it) => it === first);
+  return group && rest.length > 0 ? { group, id: rest.join(':') } : undefined;
+}
+
+/** Under what a price of one's own is kept: a lamp of any power has one price. */
+export const priceKey = (key: string, pack: string): string => `${key.replace(/@.*$/, '')}/${pack}`;
+
+/** What holds a climate, counted off the devices that are held by it. */
+export const CONTROL_NAMES = {
+  'on-off': 'Thermostat, on and off',
+  proportional: 'Thermostat, proportional',
+  timer: 'Timer',
+  humidistat: 'Humidistat',
+} as const;
+export type Control = keyof typeof CONTROL_NAMES;
+
+/** Typical prices, from memory. */
+export const CONTROL_PRICES: Readonly<Record<Control, number>> = {
+  'on-off': 28,
+  proportional: 65,
+  timer: 8,
+  humidistat: 32,
+};
+
+export const isControl = (id: string): id is Control => id in CONTROL_NAMES;
+
+/** What a ware is called; its key where the catalogue does not hold it any more. */
+export function wareName(catalogue: Catalogue, key: string): string {
+  const ware = wareOf(key);
+  if (!ware) return findMaterial(catalogue, key)?.name ?? key;
+  const { group, id } = ware;
+  const [kind = '', power] = id.split('@');
+  switch (group) {
+    case 'supply':
+      return findSupply(catalogue, id)?.name ?? id;
+    case 'piece':
+      return findPieceKind(catalogue, id)?.name ?? id;
+    case 'device': {
+      const name = findDeviceKind(catalogue, kind)?.name ?? kind;
+      return power === undefined ? name : `${name}, ${power} W`;
+    }
+    case 'control':
+      return isControl(id) ? CONTROL_NAMES[id] : id;
+    case 'plant':
+      return findPlant(catalogue, id)?.english ?? id;
+    case 'crew':
+      return findCrew(catalogue, id)?.english ?? id;
+  }
+}
+
+/** Where each sort of thing is usually bought (common practice). */
+export function shopOfMaterial({ roles, mixing }: Material): Shop {
+  if (roles.some((it) => it === 'barrier' || it === 'raised-panel' || it === 'foam-grid' || it === 'support'))
+    return 'building';
+  if (roles.includes('moss') || roles.includes('litter')) return 'animal';
+  return mixing?.sort === 'sand' ? 'building' : 'garden';
+}
+export const shopOfPiece = ({ group }: PieceKind): Shop => (group === 'stone' ? 'garden' : 'animal');
+export const shopOfDevice = ({ group, form }: DeviceKind): Shop =>
+  group === 'light' || form === 'fan' ? 'electrical' : 'animal';
