@@ -22,10 +22,10 @@ const SHOTS = [
   ['climate', '/e/demo-limestone/climate', reckoned],
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
   ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
-  ['climate-drill', '/e/demo-hedge/climate', drill],
   ['plan', '/e/demo-limestone/build', planned],
   ['bench-step', '/e/demo-hedge/build', atTheBench, { viewport: { width: 390, height: 844 } }],
   ['list', '/e/demo-hedge/build'],
+  ['build-sheet', '/e/demo-hedge/sheets', undefined, { viewport: { width: 1280, height: 1300 } }],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
   [
     'solver',
@@ -133,16 +133,6 @@ async function year(page) {
   await page.getByRole('button', { name: 'Year', exact: true }).click();
   await page.getByRole('button', { name: 'Humidity', exact: true }).click();
   await reckoned(page);
-}
-
-async function drill(page) {
-  await reckoned(page);
-  await page.getByRole('tab', { name: 'Drills' }).click();
-  await page.getByRole('button', { name: /^A heat wave/ }).click();
-  const limits = page.getByRole('table', { name: 'Limits' });
-  await limits.waitFor({ timeout: 120_000 });
-  await page.getByRole('region', { name: 'A heat wave' }).scrollIntoViewIfNeeded();
-  await limits.scrollIntoViewIfNeeded();
 }
 
 ensureChromium();

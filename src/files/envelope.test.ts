@@ -31,24 +31,42 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
 
 describe('files of every earlier version', () => {
-  it.each(['rack-v1', 'rack-v2', 'rack-v3', 'rack-v4', 'rack-v5', 'rack-v6', 'rack-v7', 'rack-v8'])(
-    '%s opens for ever, with all that it held',
-    (name) => {
-      const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
-      expect(read.ok).toBe(true);
-      if (!read.ok) return;
-      expect(read.value.designs.map((it) => it.name)).toEqual([
-        'Bog shelf',
-        'Hedge',
-        'Limestone',
-        'Dry wash',
-      ]);
-      expect(read.value.designs.every((it) => it.version === DESIGN_VERSION)).toBe(true);
-      expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
-      for (const design of read.value.designs)
-        expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
-    },
-  );
+  it.each([
+    'rack-v1',
+    'rack-v2',
+    'rack-v3',
+    'rack-v4',
+    'rack-v5',
+    'rack-v6',
+    'rack-v7',
+    'rack-v8',
+    'rack-v9',
+  ])('%s opens for ever, with all that it held', (name) => {
+    const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
+    expect(read.ok).toBe(true);
+    if (!read.ok) return;
+    expect(read.value.designs.map((it) => it.name)).toEqual(['Bog shelf', 'Hedge', 'Limestone', 'Dry wash']);
+    expect(read.value.designs.every((it) => it.version === DESIGN_VERSION)).toBe(true);
+    expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
+    for (const design of read.value.designs)
+      expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 8 holds what stood before a rebuild, and what was read at a step', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v9.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error('not read');
+    const limestone = read.value.designs.find((it) => it.name === 'Limestone')!;
+    const bed = limestone.ground.layers.find((it) => it.kind === 'drainage')!;
+    const stood = limestone.plan.standing!.ground.layers.find((it) => it.id === bed.id)!;
+    expect(
+      'thickness' in bed && 'thickness' in stood && bed.thickness.backLeft - stood.thickness.backLeft,
+    ).toBeCloseTo(0.03, 9);
+    expect(limestone.plan.marks.find((it) => it.step === 'measure')?.read).toEqual([
+      { what: 'at night', value: '21.4 °C' },
+    ]);
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v8.rincon.json', 'utf8'));
+    expect(before.ok && before.value.designs.every((it) => it.plan.standing === null)).toBe(true);
+  });
 
   it('version 2 had one stack of layers and at most a drain on the floor', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v2.rincon.json', 'utf8'));

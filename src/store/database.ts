@@ -30,11 +30,27 @@ export interface SettingRow {
   readonly value: unknown;
 }
 
+/** A picture that was taken in, shrunk. */
+export interface PictureRow {
+  readonly id: string;
+  /** The enclosure it belongs to. */
+  readonly design: string;
+  /** What it is of: `step:soil`, an entry of the log. */
+  readonly about: string;
+  /** ms since 1970 */
+  readonly at: number;
+  readonly width: number;
+  readonly height: number;
+  /** JPEG */
+  readonly blob: Blob;
+}
+
 export class RinconDatabase extends Dexie {
   declare designs: EntityTable<DesignRow, 'id'>;
   declare steps: Table<StepRow, [string, number]>;
   declare settings: EntityTable<SettingRow, 'key'>;
   declare shelf: EntityTable<ShelfMove, 'id'>;
+  declare pictures: EntityTable<PictureRow, 'id'>;
 
   constructor(name = 'rincon') {
     // A write counts as saved only once the disk has it: a power cut must lose nothing that was called saved.
@@ -52,5 +68,6 @@ export class RinconDatabase extends Dexie {
         await all.table('shelf').bulkAdd(bookFromAmounts(before, Date.now()));
         await all.table('settings').delete('shelf');
       });
+    this.version(3).stores({ pictures: 'id, [design+about], design, at' });
   }
 }

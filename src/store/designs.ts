@@ -157,13 +157,14 @@ export async function restoreDesign(db: RinconDatabase, id: string): Promise<voi
 
 /** Empties the bin of what has lain in it for a month. */
 export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void> {
-  await db.transaction('rw', db.designs, db.steps, async () => {
+  await db.transaction('rw', db.designs, db.steps, db.pictures, async () => {
     const old = await db.designs
       .where('deleted')
       .between(1, now - BIN_DAYS * 86_400_000)
       .primaryKeys();
     await db.designs.bulkDelete(old);
     await db.steps.where('designId').anyOf(old).delete();
+    await db.pictures.where('design').anyOf(old).delete();
   });
 }
 

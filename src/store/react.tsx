@@ -24,7 +24,7 @@ import type { Design, EditCall } from '@/core/design';
 import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
-import { RinconDatabase } from './database';
+import { RinconDatabase, type PictureRow } from './database';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
 import {
   changeOwnRow,
@@ -37,6 +37,7 @@ import {
   setPrice,
   type Settings,
 } from './settings';
+import { addPicture, listPictures, removePicture, shrinkPicture } from './pictures';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 
@@ -232,6 +233,24 @@ export function useBuying(): Buying {
   return useMemo(
     () => buyingOf([{ design, assessment }], catalogue, shelf, settings.spare, settings.prices),
     [design, assessment, catalogue, shelf, settings.spare, settings.prices],
+  );
+}
+
+/** Pictures of one thing in an enclosure; adding shrinks them first, and throws `NotAPicture`. */
+export function usePictures(design: string, about: string) {
+  const { db } = useStore();
+  const pictures = useLiveQuery(() => listPictures(db, design, about), [db, design, about]);
+  return useMemo(
+    () => ({
+      pictures: pictures ?? [],
+      add: async (file: Blob): Promise<void> => {
+        const small = await shrinkPicture(file);
+        await addPicture(db, { id: crypto.randomUUID(), design, about, at: Date.now(), ...small });
+      },
+      remove: (id: string) => removePicture(db, id),
+      putBack: (row: PictureRow) => addPicture(db, row),
+    }),
+    [db, design, about, pictures],
   );
 }
 

@@ -227,7 +227,7 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
   } as const;
   const name = capital(row.name);
   return (
-    <tr data-material={row.key} style={{ verticalAlign: 'top' }}>
+    <tr data-material={row.key} style={{ verticalAlign: 'top', lineHeight: '28px' }}>
       <td style={{ fontWeight: 600, whiteSpace: 'normal' }}>
         {name}
         {(row.note !== '' || several) && (
@@ -246,7 +246,7 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
       <td>
         {row.packs.length === 0 && <Box sx={{ color: 'earth.quiet' }}>nothing to buy</Box>}
         {row.packs.map((it) => (
-          <div key={it.id} style={{ lineHeight: '28px' }}>
+          <div key={it.id}>
             {packText(it, reader) === '' ? it.count : `${it.count} × ${packText(it, reader)}`}
           </div>
         ))}

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess';
 import { findAnimal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design, PlanMark } from '../design/schema';
 import { quarantineDays } from '../living/moveIn';
 import { seeded } from '../living/population';
 import { sampleWindow, schedule, type Schedule, type Task, type Timed, type Window } from './network';
@@ -28,6 +28,8 @@ export interface PlannedStep {
   readonly done: string | null;
   readonly notBefore: string | null;
   readonly note: string;
+  /** What was read at its points of measuring. */
+  readonly read: PlanMark['read'];
   /** All that comes before it is done. */
   readonly open: boolean;
 }
@@ -131,6 +133,7 @@ export function planOf(
       done: done.get(step.id) ?? null,
       notBefore: mark?.notBefore ?? null,
       note: mark?.note ?? '',
+      read: mark?.read ?? [],
       open: step.after.every(isDone),
     };
   });

@@ -3,7 +3,6 @@ import {
   findBackgroundKind,
   findCrew,
   findDeviceKind,
-  findPieceKind,
   findPlant,
   materialOf,
   type Catalogue,

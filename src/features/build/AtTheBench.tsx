@@ -11,9 +11,9 @@ import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { BuildPlan } from '@/core/plan';
+import { dayWords } from '@/ui/days';
 import { useEditing, useSaving } from '@/store';
 import { StepFacts } from './StepFacts';
-import { dayWord } from './words';
 
 interface Props {
   readonly plan: BuildPlan;
@@ -109,7 +109,7 @@ export function AtTheBench({ plan, today, onClose }: Props) {
             }
             sx={{ minHeight: 64, fontSize: '1.1rem' }}
           >
-            {done === null ? 'Done' : `Done ${dayWord(done)}`}
+            {done === null ? 'Done' : `Done ${dayWords(done)}`}
           </Button>
           <Button
             variant="outlined"

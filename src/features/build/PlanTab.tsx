@@ -7,20 +7,23 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import type { EditCall } from '@/core/design';
 import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
+import { dayWords, localToday } from '@/ui/days';
+import { tell } from '@/core/units';
 import { fileName, planCalendar } from '@/files';
-import { useEditing, useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, usePictures, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { LineField } from '@/ui/fields/PlainFields';
+import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader } from '@/ui/units';
+import { useUndoable } from '@/ui/useUndoable';
+import { capital } from '@/ui/words';
 import { AtTheBench } from './AtTheBench';
 import { StepFacts } from './StepFacts';
+import { RebuildPanel } from './RebuildPanel';
 import { Timeline } from './Timeline';
-import { dayWord, hoursWord } from './words';
-
-/** Today as the calendar has it here. */
-const localToday = (now: Date): string =>
-  `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
+import { hoursWord } from './words';
 
 /** The build step by step: what to do when, what is waited for, what holds the animal back. */
 export function PlanTab() {
@@ -44,13 +47,13 @@ export function PlanTab() {
         <Box sx={{ flex: 1, minWidth: 260 }}>
           <Typography variant="h2" component="p">
             {home
-              ? `Moved in on ${dayWord(home)}`
-              : `Moving in ${dayWord(plan.early)} to ${dayWord(plan.late)}`}
+              ? `Moved in on ${dayWords(home)}`
+              : `Moving in ${dayWords(plan.early)} to ${dayWords(plan.late)}`}
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
             {home
               ? `${hoursWord(plan.hands)} of work in all.`
-              : `Eight plans in ten fall into this window: it is no promise. With every step at its likeliest, ${dayWord(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
+              : `Eight plans in ten fall into this window: it is no promise. With every step at its likeliest, ${dayWords(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
           </Typography>
         </Box>
         <TextField
@@ -83,6 +86,7 @@ export function PlanTab() {
         </Button>
       </Box>
       <Gates plan={plan} onPick={setPicked} />
+      <RebuildPanel plan={plan} today={today} />
       <Box
         sx={{
           display: 'grid',
@@ -166,8 +170,12 @@ const GATE_WORD: Record<BuildPlan['gates'][number]['id'], string> = {
 function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: string }) {
   const { edit } = useEditing();
   const { step, done } = it;
-  const mark = (change: { done?: string | null; notBefore?: string | null; note?: string }): void =>
-    edit({ edit: 'markStep', change: { step: step.id, change } });
+  const { design } = useOpenDesign();
+  const { prefs } = useReader();
+  const shots = usePictures(design.id, `step:${step.id}`);
+  const undoable = useUndoable();
+  type Mark = Extract<EditCall, { edit: 'markStep' }>['change']['change'];
+  const mark = (change: Mark): void => edit({ edit: 'markStep', change: { step: step.id, change } });
   return (
     <Box
       component="section"
@@ -208,13 +216,56 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
           label="Note"
           value={it.note}
           multiline
+          optional
           onCommit={(note) => mark({ note })}
           sx={{ width: '100%' }}
         />
       </Box>
+      {step.measures.length > 0 && (
+        <Box
+          role="group"
+          aria-label="What was read"
+          sx={{
+            display: 'grid',
+            gap: 1,
+            mt: 1.5,
+            gridTemplateColumns: 'repeat(auto-fill, minmax(220px, 1fr))',
+          }}
+        >
+          {step.measures.map(({ what, wanted }) => {
+            const value = it.read.find((own) => own.what === what)?.value ?? '';
+            return (
+              <LineField
+                key={`${what} ${value}`}
+                label={capital(what)}
+                optional
+                hint={`Right: ${tell(wanted, { prefs, locale: 'en' })}`}
+                value={value}
+                onCommit={(next) =>
+                  mark({
+                    read: [...it.read.filter((own) => own.what !== what), { what, value: next.slice(0, 80) }],
+                  })
+                }
+              />
+            );
+          })}
+        </Box>
+      )}
+      <Box sx={{ mt: 1.5 }}>
+        <PictureStrip
+          label={step.title}
+          pictures={shots.pictures}
+          onAdd={shots.add}
+          onRemove={(id) =>
+            void shots
+              .remove(id)
+              .then((row) => row && undoable('Picture taken away.', () => shots.putBack(row)))
+          }
+        />
+      </Box>
       {it.notBefore !== null && done === null && (
         <Button size="small" sx={{ mt: 1 }} onClick={() => mark({ notBefore: null })}>
-          Put to {dayWord(it.notBefore)} by hand: let it follow again
+          Put to {dayWords(it.notBefore)} by hand: let it follow again
         </Button>
       )}
     </Box>

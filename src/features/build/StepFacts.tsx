@@ -5,6 +5,7 @@ import { CAUTIONS } from '@/catalogue';
 import type { PlannedStep } from '@/core/plan';
 import { tell } from '@/core/units';
 import { useReader } from '@/ui/units';
+import { capital } from '@/ui/words';
 import { hoursWord } from './words';
 
 /** Why, with what, how much, how long, what to watch for. */
@@ -33,7 +34,7 @@ export function StepFacts({ it, large = false }: { readonly it: PlannedStep; rea
       {step.amounts.length > 0 && (
         <Box component="ul" sx={list} aria-label="What goes in">
           {step.amounts.map((said, index) => (
-            <li key={index}>{words(said)}</li>
+            <li key={index}>{capital(words(said))}</li>
           ))}
         </Box>
       )}

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { dayAfter, daysBetween, type BuildPlan, type PlannedStep } from '@/core/plan';
-import { dayWord } from './words';
+import { dayWords } from '@/ui/days';
 
 interface Props {
   readonly plan: BuildPlan;
@@ -156,7 +156,7 @@ function Row({ it, plan, first, span, chosen, onSelect, onMove }: RowProps) {
           tabIndex={0}
           data-step={step.id}
           aria-pressed={chosen}
-          aria-label={`${step.title}, ${dayWord(from)} to ${dayWord(to)}${done ? ', done' : critical ? ', on the longest chain' : ''}`}
+          aria-label={`${step.title}, ${dayWords(from)} to ${dayWords(to)}${done ? ', done' : critical ? ', on the longest chain' : ''}`}
           onClick={() => onSelect(step.id)}
           onKeyDown={onKeyDown}
           onPointerDown={(event) => {

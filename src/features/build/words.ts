@@ -1,12 +1,3 @@
-/** A day as one says it. */
-export const dayWord = (day: string): string =>
-  new Date(`${day}T12:00:00Z`).toLocaleDateString(undefined, {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: 'UTC',
-  });
-
 /** Minutes of work as one says them. */
 export const hoursWord = (minutes: number): string =>
   minutes < 55

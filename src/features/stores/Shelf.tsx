@@ -7,6 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { wareName, wareOf } from '@/core/buying';
 import { materialOf, type Material, type Pack } from '@/core/catalogue';
 import { daysLeft, takingOf, type Lot, type ShelfMove, type Stock } from '@/core/shelf';
 import { useShelfBook, useStore } from '@/store';
@@ -18,6 +19,7 @@ import { PlainTable } from '@/ui/PlainTable';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { capital } from '@/ui/words';
 import { amountWords } from './amountWords';
 
 /** A lot whose day comes within this is pointed out, days. */
@@ -33,11 +35,16 @@ export function Shelf() {
   const { write } = useReader();
   const [selected, setSelected] = useState<string | null>(null);
   const [fresh, setFresh] = useState<string | null>(null);
-  const known = [
-    ...new Set([...stocks.keys(), ...moves.map((it) => it.material), ...(fresh ? [fresh] : [])]),
-  ];
+  const all = [...new Set([...stocks.keys(), ...moves.map((it) => it.material), ...(fresh ? [fresh] : [])])];
+  // Lamps, plants and the like are counted; materials are measured.
+  const known = all.filter((it) => !wareOf(it));
+  const wares = all
+    .filter((it) => wareOf(it))
+    .map((id) => ({ id, name: capital(wareName(catalogue, id)) }))
+    .sort((a, b) => a.name.localeCompare(b.name));
   const rows = known.map((id) => materialOf(catalogue, id)).sort((a, b) => a.name.localeCompare(b.name));
-  const row = rows.find((it) => it.id === selected) ?? rows[0];
+  const ware = wares.find((it) => it.id === selected) ?? (rows.length === 0 ? wares[0] : undefined);
+  const row = ware ? undefined : (rows.find((it) => it.id === selected) ?? rows[0]);
   const hint = (id: string, material: Material): string => {
     const stock = stocks.get(id);
     const said = amountWords(material, stock?.amount ?? 0, write);
@@ -47,8 +54,11 @@ export function Shelf() {
   return (
     <ListDetail
       label="Shelf"
-      items={rows.map((it) => ({ id: it.id, name: it.name, hint: hint(it.id, it) }))}
-      selected={row?.id ?? null}
+      items={[
+        ...rows.map((it) => ({ id: it.id, name: it.name, hint: hint(it.id, it) })),
+        ...wares.map((it) => ({ ...it, hint: countWords(stocks.get(it.id)?.amount ?? 0) })),
+      ]}
+      selected={ware?.id ?? row?.id ?? null}
       onSelect={setSelected}
       tools={
         <Autocomplete
@@ -65,7 +75,9 @@ export function Shelf() {
         />
       }
     >
-      {row ? (
+      {ware ? (
+        <Counted key={ware.id} {...ware} />
+      ) : row ? (
         <Detail key={row.id} row={row} stock={stocks.get(row.id)} moves={moves} />
       ) : (
         <Message title="The shelf is empty">
@@ -73,6 +85,46 @@ export function Shelf() {
         </Message>
       )}
     </ListDetail>
+  );
+}
+
+const countWords = (amount: number): string => String(Math.round(amount * 100) / 100);
+
+/** Something that is counted: how many there are, and each line of how it came to be so. */
+function Counted({ id, name }: { readonly id: string; readonly name: string }) {
+  const { stocks, moves } = useStore();
+  const book = useShelfBook();
+  const undoable = useUndoable();
+  const amount = stocks.get(id)?.amount ?? 0;
+  return (
+    <DetailCard label={name}>
+      <Typography variant="h2">{name}</Typography>
+      <Box sx={{ mt: 1.5 }}>
+        <NumberField
+          key={amount}
+          label="On the shelf"
+          value={Math.max(0, amount)}
+          min={0}
+          max={100_000}
+          onCommit={(next) =>
+            void book
+              .write([{ kind: 'count', material: id, amount: next, label: 'Counted' }])
+              .then((batch) => undoable(`Counted: ${countWords(next)}.`, () => book.undo(batch)))
+          }
+          sx={{ width: 140 }}
+        />
+      </Box>
+      <Box component="ul" sx={{ mt: 2, pl: 2.5, color: 'earth.quiet' }}>
+        {moves
+          .filter((it) => it.material === id && !it.undone)
+          .map((it) => (
+            <li key={it.id}>
+              {dateWords(it.at)}: {it.kind === 'receipt' ? 'bought' : it.kind === 'use' ? 'taken' : 'counted'}{' '}
+              {countWords(it.amount)}
+            </li>
+          ))}
+      </Box>
+    </DetailCard>
   );
 }
 

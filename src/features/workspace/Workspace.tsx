@@ -41,7 +41,10 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
   }, [design.name]);
 
   return (
-    <Box sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+    <Box
+      className="rincon-frame"
+      sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}
+    >
       <SavingBar id={design.id} name={design.name} tools={tools} />
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {children}

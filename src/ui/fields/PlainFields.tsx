@@ -9,24 +9,38 @@ interface TextProps {
   readonly value: string;
   readonly onCommit: (value: string) => void;
   readonly multiline?: boolean;
+  /** It may be emptied. */
+  readonly optional?: boolean;
+  /** What is right, said under it. */
+  readonly hint?: string;
   /** Says what is wrong with what was typed; undefined when nothing is. */
   readonly check?: (value: string) => string | undefined;
   readonly sx?: TextFieldProps['sx'];
 }
 
 /** A line of text that is taken over when one leaves it or presses Enter. Give it its value as key. */
-export function LineField({ label, value, onCommit, multiline = false, check, sx }: TextProps) {
+export function LineField({
+  label,
+  value,
+  onCommit,
+  multiline = false,
+  optional = false,
+  hint,
+  check,
+  sx,
+}: TextProps) {
   const [text, setText] = useState(value);
   const wrong = check?.(text.trim());
   const commit = (): void => {
-    if (wrong === undefined && text.trim() !== value && text.trim() !== '') onCommit(text.trim());
+    if (wrong === undefined && text.trim() !== value && (optional || text.trim() !== ''))
+      onCommit(text.trim());
   };
   return (
     <TextField
       label={label}
       value={text}
       error={wrong !== undefined}
-      helperText={wrong}
+      helperText={wrong ?? hint}
       multiline={multiline}
       onChange={(event) => setText(event.target.value)}
       onBlur={commit}

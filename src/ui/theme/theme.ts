@@ -111,7 +111,7 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
         },
-        '@media print': { 'header, nav, .no-print': { display: 'none !important' } },
+        '@media print': { 'header:not(.rincon-sheet-head), nav, .no-print': { display: 'none !important' } },
       },
     },
     MuiButtonBase: {

@@ -1,0 +1,5 @@
+import { Sheets } from '@/features/sheets/Sheets';
+
+export default function SheetsPage() {
+  return <Sheets />;
+}

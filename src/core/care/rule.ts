@@ -1,0 +1,55 @@
+import type { CautionStep } from '../assess';
+import type { Said } from '../units';
+
+/** The sorts of care, in the order of a morning round. */
+export const CARE_GROUPS = [
+  'look',
+  'water',
+  'food',
+  'clean',
+  'plants',
+  'crew',
+  'equipment',
+  'animal',
+  'records',
+] as const;
+export type CareGroup = (typeof CARE_GROUPS)[number];
+
+/** When care is due: on days of the calendar, or so many days after it was last done. */
+export type When =
+  | {
+      readonly by: 'calendar';
+      /** Recurrence rule of RFC 5545, without its start. */
+      readonly rrule: string;
+    }
+  | { readonly by: 'since'; readonly days: number };
+
+/** Something that keeps a box going, as it follows from the design and the animal. */
+export interface CareRule {
+  readonly id: string;
+  readonly group: CareGroup;
+  readonly what: string;
+  readonly why: string;
+  readonly when: When;
+  /** How much, how long; empty: it goes without saying. */
+  readonly amount: Said;
+  /** Of one time. */
+  readonly minutes: number;
+  readonly caution?: CautionStep;
+  /** It must not be left out while its keeper is away. */
+  readonly sitter: boolean;
+}
+
+export const daily = (every = 1): When => ({
+  by: 'calendar',
+  rrule: every === 1 ? 'FREQ=DAILY' : `FREQ=DAILY;INTERVAL=${every}`,
+});
+export const weekly = (...days: readonly string[]): When => ({
+  by: 'calendar',
+  rrule: `FREQ=WEEKLY;BYDAY=${days.join(',')}`,
+});
+export const monthly = (every = 1): When => ({
+  by: 'calendar',
+  rrule: `FREQ=MONTHLY${every === 1 ? '' : `;INTERVAL=${every}`};BYMONTHDAY=1`,
+});
+export const after = (days: number): When => ({ by: 'since', days });

@@ -1,0 +1,401 @@
+import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
+import type { Design } from '../design/schema';
+import { length, mass, percent, say, type Said } from '../units';
+import { after, daily, monthly, weekly, type CareRule, type When } from './rule';
+
+/** Minutes since midnight as a time of day. */
+export const clock = (minute: number): string =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+/** Hours of UV a day that a tube is worn by. */
+const LIT_HOURS = 12;
+const NOTHING: Said = [];
+
+type Draft = Omit<CareRule, 'amount' | 'sitter'> & Partial<Pick<CareRule, 'amount' | 'sitter'>>;
+
+/**
+ * What keeps this box going, from its design and its animal: each with why, and how often. How often is common practice
+ * unless the design says it (misting, water changes, litter).
+ */
+export function careRules(design: Design, catalogue: Catalogue): readonly CareRule[] {
+  const { climate, living, scape, ground } = design;
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const rules: CareRule[] = [];
+  const add = (draft: Draft): void => {
+    rules.push({ amount: NOTHING, sitter: false, ...draft });
+  };
+  const uses = new Set(
+    scape.pieces.flatMap((it) => catalogue.scape.pieces.find((row) => row.id === it.kind)?.uses ?? []),
+  );
+
+  add({
+    id: 'look',
+    group: 'look',
+    what: animal ? `Look for the ${animal.english}: bright, whole, where it should be` : 'Look it over',
+    why: 'What is seen early is small.',
+    when: daily(),
+    minutes: 1,
+    sitter: true,
+  });
+
+  // Water.
+  const { mist } = climate;
+  if (mist.by === 'hand' && mist.times.length > 0)
+    add({
+      id: 'mist',
+      group: 'water',
+      what: 'Mist by hand',
+      why: 'Before lights out the leaves drink and dry; the animal licks drops.',
+      when: daily(mist.everyDays),
+      amount: [mist.times.map((it) => `${it.seconds} pulls at ${clock(it.at)}`).join(', ')],
+      minutes: 2 * mist.times.length,
+      sitter: true,
+    });
+  if (mist.by === 'nozzles' && mist.bottle !== null)
+    add({
+      id: 'bottle',
+      group: 'water',
+      what: 'Fill the bottle of the misting system',
+      why: 'A dry pump is a broken pump, and the leaves are dry with it.',
+      when: after(7),
+      minutes: 3,
+      caution: 'pumps',
+      sitter: true,
+    });
+  if (mist.by === 'nozzles')
+    add({
+      id: 'nozzles',
+      group: 'equipment',
+      what: 'Watch a misting: every nozzle sprays, nothing drips',
+      why: 'Lime closes nozzles one by one, and nobody sees it from the outside.',
+      when: after(14),
+      minutes: 3,
+    });
+  if (animal?.water.value === 'dish' || animal?.water.value === 'soaking dish' || uses.has('drink'))
+    add({
+      id: 'dish',
+      group: 'water',
+      what: 'Fresh water in the dish',
+      why: 'It is drunk, soaked in and fouled, all three.',
+      when: daily(),
+      minutes: 2,
+      sitter: true,
+    });
+  const pool =
+    ground.method === 'full-water' ||
+    ground.regions.some((it) => it.layers.some((own) => own.kind === 'water'));
+  if (pool) {
+    add({
+      id: 'water-change',
+      group: 'water',
+      what: 'Change part of the water',
+      why: 'What the filter leaves adds up; only a change takes it away.',
+      when: after(living.water.everyDays),
+      amount: say`${percent(living.water.change)} of it, as warm as the rest and without chlorine`,
+      minutes: 15,
+      caution: 'pumps',
+    });
+    add({
+      id: 'water-test',
+      group: 'water',
+      what: 'Test the water: ammonia, nitrite, nitrate',
+      why: 'It looks clear long before it is.',
+      when: after(14),
+      minutes: 8,
+    });
+  }
+  if (living.water.filter !== null || uses.has('filter'))
+    add({
+      id: 'filter',
+      group: 'equipment',
+      what: 'Rinse the filter in old water',
+      why: 'Tap water kills what lives in it and does the work.',
+      when: after(30),
+      minutes: 10,
+      caution: 'pumps',
+    });
+  if (ground.method !== 'none' && ground.method !== 'full-water')
+    add({
+      id: 'siphon',
+      group: 'water',
+      what: 'Look at the water under the barrier; siphon what is too much',
+      why: 'Water that reaches the barrier sours the soil from below, and nobody sees it.',
+      when: after(14),
+      amount: say`keep about ${length(Math.max(0.005, ground.waterDepth))}`,
+      minutes: 5,
+    });
+
+  if (animal) {
+    feeding(animal, design, add);
+    cleaning(animal, design, add);
+  }
+  add({
+    id: 'glass',
+    group: 'clean',
+    what: 'Wipe the glass',
+    why: 'With water and a cloth of its own: nothing that cleans may stay on it.',
+    when: after(7),
+    minutes: 5,
+  });
+
+  // Plants and crew.
+  if (living.plants.length > 0) {
+    add({
+      id: 'prune',
+      group: 'plants',
+      what: 'Prune; take out dead leaves from water and cups',
+      why: 'What grows into lamp or glass burns or rots.',
+      when: after(30),
+      minutes: 10,
+    });
+  }
+  if (living.crew.length > 0) {
+    add({
+      id: 'crew-seen',
+      group: 'crew',
+      what: 'Lift a piece of bark: is the crew there, with young?',
+      why: 'It goes quietly, and mould follows.',
+      when: after(30),
+      minutes: 3,
+    });
+    if (living.supplement > 0)
+      add({
+        id: 'crew-food',
+        group: 'crew',
+        what: 'Dry food for the crew',
+        why: 'A tidy animal leaves too little for it.',
+        when: after(7),
+        amount: say`${mass(living.supplement)}`,
+        minutes: 2,
+      });
+    const springtails = living.crew.some((it) => findCrew(catalogue, it.kind)?.group === 'springtail');
+    if (springtails && animal?.kind === 'snake')
+      add({
+        id: 'reseed',
+        group: 'crew',
+        what: 'Reseed springtails',
+        why: 'A heavy snake presses them out of the ground.',
+        when: after(60),
+        minutes: 5,
+      });
+    add({
+      id: 'cultures',
+      group: 'crew',
+      what: 'Feed and air the cultures beside the box',
+      why: 'The crew of the next box, and of this one if it dies out.',
+      when: after(7),
+      minutes: 5,
+    });
+  }
+  if (living.litter.depth > 0)
+    add({
+      id: 'litter',
+      group: 'crew',
+      what: 'Refill the leaf litter',
+      why: 'The crew has eaten it: that is what it is for.',
+      when: after(Math.round(living.litter.everyMonths * 30.4)),
+      amount: say`${length(living.litter.depth)}`,
+      minutes: 5,
+      caution: 'collecting',
+    });
+  if (ground.layers.some((it) => it.kind === 'substrate') || ground.regions.length > 0)
+    add({
+      id: 'soil',
+      group: 'plants',
+      what:
+        ground.schools.renewal === 'replace'
+          ? 'Judge the soil: replace it when it is broken down'
+          : 'Judge the soil: top up 2 to 5 cm when it has sunk',
+      why: 'It breaks down and settles; roots and diggers lose their depth.',
+      when: after(365),
+      minutes: 20,
+    });
+
+  equipment(design, catalogue, add);
+  if (animal && animal.kind !== 'invertebrate') {
+    const young =
+      living.company.ageMonths !== null &&
+      living.company.ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
+    add({
+      id: 'weigh',
+      group: 'animal',
+      what: design.brief.count > 1 ? 'Weigh every animal' : 'Weigh it',
+      why: 'Weight falls weeks before an animal looks thin.',
+      when: after(young ? 7 : 30),
+      minutes: 3 * design.brief.count,
+      caution: 'hygiene',
+    });
+  }
+  add({
+    id: 'backup',
+    group: 'records',
+    what: 'Save a backup file',
+    why: 'All records live in this browser; a file lives elsewhere.',
+    when: after(30),
+    minutes: 1,
+  });
+  return rules;
+}
+
+/** How often a kind is fed (common practice); what and how much is its keeper's to know. */
+function feedWhen(animal: Animal, young: boolean): { readonly when: When; readonly words: string } {
+  const diet = animal.growing?.diet.value ?? 'insects';
+  switch (diet) {
+    case 'tiny insects':
+      return { when: daily(), words: 'as many flies or springtails as are gone in a quarter of an hour' };
+    case 'insects':
+      return animal.kind === 'lizard' || young
+        ? { when: young ? daily() : daily(2), words: 'prey no wider than the gap between the eyes' }
+        : { when: daily(young ? 1 : 3), words: 'prey no wider than the gap between the eyes' };
+    case 'insects and fruit':
+      return { when: daily(2), words: 'prepared diet, one part to two of water; insects once a week' };
+    case 'insects and plants':
+      return { when: daily(), words: 'greens daily; insects every second day, for young ones daily' };
+    case 'insects and vertebrates':
+      return { when: after(young ? 3 : 7), words: 'no wider than its head' };
+    case 'vertebrates':
+      return { when: after(young ? 7 : 14), words: 'one, no thicker than its body at its widest' };
+    case 'plants':
+      return { when: daily(), words: 'weeds and leaves, as much as its shell is large' };
+    case 'litter':
+    case 'leaves':
+      return { when: after(diet === 'leaves' ? 2 : 14), words: 'before the last of it is gone' };
+    case 'mixed':
+      return { when: daily(2), words: 'varied, what is gone in a night' };
+  }
+}
+
+function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) => void): void {
+  const { ageMonths } = living.company;
+  const young = ageMonths !== null && ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
+  const { when, words } = feedWhen(animal, young);
+  const diet = animal.growing?.diet.value ?? 'insects';
+  add({
+    id: 'feed',
+    group: 'food',
+    what:
+      brief.count > 1 && animal.growing?.cautions.value.includes('fights over food')
+        ? 'Feed, each apart, and watch'
+        : 'Feed',
+    why: 'What is left next morning is taken out: crickets bite, and food rots.',
+    when,
+    amount: [words],
+    minutes: 5,
+    sitter: true,
+  });
+  if (diet.includes('insects')) {
+    add({
+      id: 'dust',
+      group: 'food',
+      what: 'Dust the food with calcium',
+      why: 'Feeder insects have hardly any of their own. How much: by its label, or your veterinarian.',
+      when: diet === 'tiny insects' ? after(2) : after(4),
+      minutes: 1,
+    });
+    add({
+      id: 'vitamins',
+      group: 'food',
+      what:
+        animal.kind === 'frog'
+          ? 'Dust the food with vitamins, with vitamin A'
+          : 'Dust the food with vitamins',
+      why: 'Too little and too much both harm: the rota keeps the count. Opened it keeps eight months in the refrigerator.',
+      when: after(14),
+      minutes: 1,
+    });
+    add({
+      id: 'feeders',
+      group: 'food',
+      what: 'Feed and water the feeder insects',
+      why: 'What they ate is what the animal eats.',
+      when: after(2),
+      minutes: 5,
+      sitter: true,
+    });
+  }
+}
+
+function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => void): void {
+  const plain = living.crew.length === 0;
+  add({
+    id: 'spot-clean',
+    group: 'clean',
+    what: 'Lift out droppings and food that is left',
+    why: plain ? 'There is no crew to do it.' : 'The crew lessens the work, it does not end it.',
+    when: plain || animal.kind === 'snake' || animal.kind === 'tortoise' ? daily() : after(3),
+    minutes: 3,
+    caution: 'hygiene',
+    sitter: plain,
+  });
+  if (
+    animal.kind === 'gecko' ||
+    animal.kind === 'lizard' ||
+    animal.kind === 'snake' ||
+    animal.kind === 'tortoise'
+  )
+    add({
+      id: 'urates',
+      group: 'clean',
+      what: 'Lift out the white urate',
+      why: 'No crew eats it: it stays until a hand takes it.',
+      when: after(7),
+      minutes: 2,
+      caution: 'hygiene',
+    });
+}
+
+function equipment({ climate, scape }: Design, catalogue: Catalogue, add: (draft: Draft) => void): void {
+  for (const device of climate.devices) {
+    const kind = findDeviceKind(catalogue, device.kind);
+    if (kind?.group !== 'uv') continue;
+    const hours = kind.uvHalf?.value ?? 4380;
+    add({
+      id: `uv-${device.id}`,
+      group: 'equipment',
+      what: `Replace the ${device.name.toLowerCase()}`,
+      why: 'It shines long after its UV is gone. A meter may say sooner or later.',
+      when: after(Math.min(365, Math.round(hours / LIT_HOURS))),
+      minutes: 10,
+      caution: 'electric',
+    });
+  }
+  if (climate.devices.some((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv'))
+    add({
+      id: 'uv-meter',
+      group: 'equipment',
+      what: 'Measure the UV index at the animal’s back',
+      why: 'A tube ages by its hours, not by its date.',
+      when: after(90),
+      minutes: 5,
+    });
+  if (climate.devices.some((it) => it.thermostat !== null))
+    add({
+      id: 'thermostat',
+      group: 'equipment',
+      what: 'Check thermostats against a second thermometer',
+      why: 'A probe that slipped heats the wrong place.',
+      when: monthly(),
+      minutes: 5,
+      caution: 'electric',
+    });
+  if (climate.devices.length > 0 || scape.pieces.some((it) => it.pump !== null))
+    add({
+      id: 'residual-current',
+      group: 'equipment',
+      what: 'Press the test button of the residual-current protection; look along every cable',
+      why: 'It is there for the day on which water gets where it must not.',
+      when: monthly(6),
+      minutes: 5,
+      caution: 'electric',
+    });
+  if (climate.devices.length > 0)
+    add({
+      id: 'probes',
+      group: 'equipment',
+      what: 'Read the probes: warm, cool, humidity, by day and by night',
+      why: 'One reading a week says nothing about the nights.',
+      when: weekly('MO', 'WE', 'FR', 'SU'),
+      minutes: 2,
+      sitter: true,
+    });
+}

@@ -1,0 +1,243 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { CAUTIONS } from '@/catalogue';
+import { CARE_GROUPS, careRules, clock, type CareGroup, type CareRule } from '@/core/care';
+import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
+import { length, mass, percent, tell, temperature, type Quantity } from '@/core/units';
+import { useOpenDesign, useStore } from '@/store';
+import { dayWords, localToday } from '@/ui/days';
+import { useReader } from '@/ui/units';
+import { capital, counted } from '@/ui/words';
+import { whenWords } from './whenWords';
+import { Blank, Paper } from './Paper';
+
+const GROUP_WORD: Record<CareGroup, string> = {
+  look: 'Every day',
+  water: 'Water',
+  food: 'Food',
+  clean: 'Cleaning',
+  plants: 'Plants and soil',
+  crew: 'Crew',
+  equipment: 'Lamps, heat, mist',
+  animal: 'The animal',
+  records: 'Records',
+};
+
+/** What whoever looks after it needs to know: who lives there, what is right, what is due, what is an emergency. */
+export function CareSheet() {
+  const { catalogue } = useStore();
+  const { design, assessment } = useOpenDesign();
+  const { write, prefs } = useReader();
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const rules = careRules(design, catalogue);
+  const { climate, enclosure } = design;
+  const band = ({ low, high }: Range, unit: (value: number) => Quantity): string =>
+    `${write(unit(low), { bare: true, trim: true })} to ${write(unit(high), { trim: true })}`;
+  return (
+    <Paper
+      kicker="Care sheet"
+      title={animal ? `${design.name}: ${counted(design.brief.count, animal.english)}` : design.name}
+      path={`/e/${design.id}/build`}
+      lines={[
+        ...(animal
+          ? [
+              `${animal.scientific}, grown ${band(animal.length.value, length)} long, ${write(mass(animal.mass.value.low))} to ${write(mass(animal.mass.value.high))}`,
+              activeWords(animal),
+            ]
+          : ['No animal yet']),
+        `Written ${dayWords(localToday(new Date()))}. Box ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
+      ]}
+    >
+      {animal && (
+        <>
+          <h3>What is right</h3>
+          <table>
+            <colgroup>
+              <col style={{ width: '34%' }} />
+            </colgroup>
+            <tbody>
+              {animal.climate.basking && (
+                <tr>
+                  <td>Basking place, its surface</td>
+                  <td>{band(animal.climate.basking.value, temperature)}</td>
+                </tr>
+              )}
+              <tr>
+                <td>Warm side by day</td>
+                <td>{band(animal.climate.warm.value, temperature)}</td>
+              </tr>
+              <tr>
+                <td>Cool side by day</td>
+                <td>{band(animal.climate.cool.value, temperature)}</td>
+              </tr>
+              <tr>
+                <td>At night</td>
+                <td>{band(animal.climate.night.value, temperature)}</td>
+              </tr>
+              <tr>
+                <td>Humidity by day, and by night</td>
+                <td>
+                  {band(animal.climate.humidityDay.value, percent)};{' '}
+                  {band(animal.climate.humidityNight.value, percent)}
+                </td>
+              </tr>
+              <tr>
+                <td>Light</td>
+                <td>
+                  {climate.day.by === 'clock'
+                    ? `from ${clock(climate.day.on)} to ${clock(climate.day.off)}, by timer`
+                    : 'as long as the day where it comes from, by timer'}
+                </td>
+              </tr>
+              <tr>
+                <td>What is switched on</td>
+                <td>
+                  {climate.devices
+                    .map((it) => {
+                      const kind = findDeviceKind(catalogue, it.kind);
+                      const held = it.thermostat
+                        ? ` (thermostat ${it.thermostat.day === null ? 'off' : write(temperature(it.thermostat.day))} by day, ${it.thermostat.night === null ? 'off' : write(temperature(it.thermostat.night))} by night)`
+                        : '';
+                      return `${it.name || kind?.name}${held}`;
+                    })
+                    .join('; ') || 'nothing'}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <div className="quiet">
+            Outside these for an hour or two is no emergency. For half a day it is: see below.
+          </div>
+        </>
+      )}
+
+      <h3>What is due</h3>
+      <table>
+        <thead>
+          <tr>
+            <th style={{ width: '34%' }}>What</th>
+            <th style={{ width: '22%' }}>When</th>
+            <th>How, and why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {CARE_GROUPS.flatMap((group) => {
+            const own = rules.filter((it) => it.group === group && it.id !== 'backup');
+            return own.length === 0
+              ? []
+              : [
+                  <tr key={group}>
+                    <td
+                      colSpan={3}
+                      className="quiet"
+                      style={{ fontWeight: 600, fontSize: '0.78rem', paddingTop: 8 }}
+                    >
+                      {GROUP_WORD[group]}
+                    </td>
+                  </tr>,
+                  ...own.map((it) => (
+                    <RuleRow key={it.id} rule={it} words={tell(it.amount, { prefs, locale: 'en' })} />
+                  )),
+                ];
+          })}
+        </tbody>
+      </table>
+
+      <h3>Never</h3>
+      <ul>
+        <li>In direct sun, not for a minute: a glass box overheats.</li>
+        <li>Sprays, candles, paint or cleaners in the room.</li>
+        <li>Anything collected outdoors as food.</li>
+        <li>
+          Let anything go: animals, crew, plants and soil never get outdoors. Freeze or bin what is left over.
+        </li>
+        {animal?.growing?.handling.value === 'never' && <li>Handle it: it is looked at, not held.</li>}
+        {animal?.growing?.handling.value === 'rarely' && (
+          <li>Handle it but when it must be: it is easily upset.</li>
+        )}
+        <li>More food because it begs, or a meal to make up for a missed one.</li>
+      </ul>
+
+      <h3>Call the veterinarian at once</h3>
+      <div>
+        {emergencies(animal).join('; ')}. Rincon gives no medical advice: a qualified veterinarian decides,
+        also about every medicine.
+      </div>
+
+      <h3>When the power fails</h3>
+      <div>
+        Leave the box shut: soil and glass hold their warmth for hours. Cover it with a blanket against cold,
+        never over a lamp that may come on again. In heat open it, mist, and carry it to the coolest room if
+        two can. Call the keeper.
+      </div>
+
+      <h3>Who to ask</h3>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, columnGap: 4 }}>
+        <Blank label="Keeper" />
+        <Blank label="Telephone" />
+        <Blank label="Veterinarian" />
+        <Blank label="Telephone" />
+        <Blank label="Food stands" />
+        <Blank label="Fuse and plug" />
+      </Box>
+      <Box sx={{ mt: 1.5, breakInside: 'avoid' }}>
+        <strong>{CAUTIONS.hygiene.title}.</strong> {CAUTIONS.hygiene.text}
+      </Box>
+      {design.brief.note !== '' && (
+        <>
+          <h3>Note of the keeper</h3>
+          <div style={{ whiteSpace: 'pre-wrap' }}>{design.brief.note}</div>
+        </>
+      )}
+    </Paper>
+  );
+}
+
+function RuleRow({ rule, words }: { readonly rule: CareRule; readonly words: string }) {
+  return (
+    <tr>
+      <td style={{ fontWeight: 600 }}>{rule.what}</td>
+      <td>{whenWords(rule.when)}</td>
+      <td>
+        {words !== '' && `${capital(words)}. `}
+        <span className="quiet">{rule.why}</span>
+      </td>
+    </tr>
+  );
+}
+
+const activeWords = (animal: Animal): string => {
+  const life = {
+    ground: 'Lives on the ground',
+    climbing: 'Climbs',
+    burrowing: 'Digs; may not be seen for days',
+    'half-water': 'Lives half in water',
+  }[animal.life.value];
+  return `${life}. ${animal.company.value === 'alone' ? 'Lives alone.' : ''}`.trim();
+};
+
+/** What cannot wait, by sort of animal (common practice). */
+function emergencies(animal: Animal | undefined): readonly string[] {
+  if (!animal) return ['anything that frightens you'];
+  const all = [
+    'it lies still and does not answer a touch',
+    'it bleeds or something hangs out of it',
+    'it cannot right itself',
+  ];
+  if (animal.kind === 'frog' || animal.kind === 'newt')
+    return [
+      ...all,
+      'it is bloated like a ball',
+      'its skin peels, reddens or has sores',
+      'it gapes or sits in water and does not leave it',
+    ];
+  if (animal.kind === 'invertebrate')
+    return ['it leaks', 'it lies on its back and it is not moulting', 'legs fold under it'];
+  return [
+    ...all,
+    'it breathes with an open mouth or bubbles',
+    'a shed is stuck round toes, tail tip or eyes',
+    'a limb is swollen or hangs',
+  ];
+}

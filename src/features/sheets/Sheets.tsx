@@ -1,0 +1,68 @@
+'use client';
+
+import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useState } from 'react';
+import { useOpenDesign } from '@/store';
+import { BuildSheet } from './BuildSheet';
+import { CareSheet } from './CareSheet';
+
+const SHEETS = {
+  build: { label: 'Build sheet', Sheet: BuildSheet },
+  care: { label: 'Care sheet', Sheet: CareSheet },
+} as const;
+type Name = keyof typeof SHEETS;
+
+/** Sheets as they come out of the printer; the browser’s own print dialogue also saves them as PDF. */
+export function Sheets() {
+  const { design } = useOpenDesign();
+  const [name, setName] = useState<Name>('build');
+  const { Sheet } = SHEETS[name];
+  return (
+    <Box
+      className="rincon-page"
+      sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: { xs: 1, md: 2.5 }, py: 2 }}
+    >
+      <Box sx={{ maxWidth: 860, mx: 'auto' }}>
+        <Box
+          className="no-print"
+          sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.25, mb: 1.5 }}
+        >
+          <Typography variant="h1" component="h1">
+            Sheets
+          </Typography>
+          <Tabs
+            value={name}
+            onChange={(_, next: Name) => setName(next)}
+            aria-label="Sheet"
+            sx={{ flex: 1, ml: { md: 2 } }}
+          >
+            {(Object.keys(SHEETS) as Name[]).map((it) => (
+              <Tab
+                key={it}
+                value={it}
+                label={SHEETS[it].label}
+                id={`sheet-${it}`}
+                aria-controls={`paper-${it}`}
+              />
+            ))}
+          </Tabs>
+          <Button component={NextLink} href={`/e/${design.id}/mixing`}>
+            Mixing sheet
+          </Button>
+          <Button variant="contained" startIcon={<PrintOutlinedIcon />} onClick={() => window.print()}>
+            Print, or save as PDF
+          </Button>
+        </Box>
+        <Box role="tabpanel" id={`paper-${name}`} aria-labelledby={`sheet-${name}`}>
+          <Sheet />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

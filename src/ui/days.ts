@@ -1,0 +1,12 @@
+/** Today as the calendar has it here, ISO 8601. */
+export const localToday = (now: Date): string =>
+  `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
+
+/** A day as one says it. */
+export const dayWords = (day: string): string =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString(undefined, {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
