@@ -107,7 +107,7 @@ async function grownUp(page) {
 async function plantPicked(page) {
   await surveyed(page);
   await page.getByRole('button', { name: 'Plan', exact: true }).click();
-  await page.locator('[data-plant]').nth(9).focus();
+  await page.locator('[data-plant]').nth(5).focus();
   await page.keyboard.press('Enter');
 }
 

@@ -98,7 +98,6 @@ export interface Lists {
   readonly buy: readonly Purchase[];
   readonly cut: readonly CutItem[];
   readonly price: number;
-  readonly packCount: number;
 }
 
 /** What to buy and what to cut. The same material in several layers is bought once, less what is on the shelf. */
@@ -144,7 +143,6 @@ export function listsOf(design: Design, laid: GroundResult, catalogue: Catalogue
     buy,
     cut,
     price: buy.reduce((sum, row) => sum + row.price, 0),
-    packCount: buy.reduce((sum, row) => sum + row.packs.reduce((n, it) => n + it.count, 0), 0),
   };
 }
 

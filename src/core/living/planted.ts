@@ -99,29 +99,12 @@ export function placePlants(
   });
 }
 
-/** Plants to buy of one kind: how many stand in the design, and how many bought ones they are divided from. */
-export interface PlantNeed {
-  readonly plant: Plant;
-  readonly stand: number;
-  readonly buy: number;
-  readonly price: number;
-}
-
 export interface LivingResult {
   readonly plants: readonly PlantedResult[];
   /** Share of the floor that each stratum covers as it stands now; of walls, share of their area. */
   readonly cover: Readonly<Record<Stratum, number>>;
   /** m² of leaves, each side counted once. */
   readonly leaves: number;
-  readonly toBuy: readonly PlantNeed[];
-  readonly crewToBuy: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly cultures: number;
-    readonly price: number;
-  }[];
-  readonly price: number;
-  readonly packCount: number;
 }
 
 /** A division smaller than this share of the grown size comes from a bought plant that was parted. */
@@ -174,24 +157,9 @@ export const boughtFor = ({
 
 export function livingOf(design: Design, ground: GroundResult, catalogue: Catalogue): LivingResult {
   const plants = placePlants(design, ground, catalogue);
-  const toBuy = plantsToBuy(plants).map(({ plant, stand, small }): PlantNeed => {
-    const buy = boughtFor({ plant, stand, small });
-    return { plant, stand, buy, price: buy * plant.price.value };
-  });
-  const crewToBuy = design.living.crew.flatMap(({ kind, count, on }) => {
-    const row = catalogue.living.crew.find((it) => it.id === kind);
-    if (!row || on !== null) return [];
-    const cultures = Math.ceil(count / row.culture.value);
-    return [{ id: kind, name: row.english, cultures, price: cultures * row.price.value }];
-  });
   return {
     plants,
     cover: coverOf(design, plants),
     leaves: plants.reduce((sum, it) => sum + (it.plant ? leafArea(it.plant, it.width) : 0), 0),
-    toBuy,
-    crewToBuy,
-    price: toBuy.reduce((sum, it) => sum + it.price, 0) + crewToBuy.reduce((sum, it) => sum + it.price, 0),
-    packCount:
-      toBuy.reduce((sum, it) => sum + it.buy, 0) + crewToBuy.reduce((sum, it) => sum + it.cultures, 0),
   };
 }

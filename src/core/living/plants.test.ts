@@ -32,6 +32,13 @@ import {
   type Tread,
 } from '.';
 import { placeLike, wantedBy } from './testing';
+import { boughtFor, plantsToBuy } from './planted';
+
+const needs = (design: Design) =>
+  plantsToBuy(livingOf(design, layGround(design, catalogue), catalogue).plants).map((it) => ({
+    ...it,
+    buy: boughtFor(it),
+  }));
 
 const { plants } = catalogue.living;
 const plant = (id: string): Plant => findPlant(catalogue, id)!;
@@ -459,14 +466,14 @@ describe('buying and preparing plants', () => {
         catalogue,
       );
     const ground = layGround(design, catalogue);
-    const [need] = livingOf(design, ground, catalogue).toBuy;
+    const [need] = needs(design);
     expect(need).toMatchObject({ stand: 6, buy: 2 });
     const done = applyEdit(
       design,
       { edit: 'setPlant', change: { plant: 'plant-1', change: { planted: '2026-11-01' } } },
       catalogue,
     );
-    expect(livingOf(done, ground, catalogue).toBuy[0]).toMatchObject({ stand: 5, buy: 1 });
+    expect(needs(done)[0]).toMatchObject({ stand: 5, buy: 1 });
   });
   it('divides in two halves that keep the whole', () => {
     let design = bare('demo-limestone');
@@ -483,7 +490,7 @@ describe('buying and preparing plants', () => {
     let design = applyEdit(bare('demo-limestone'), { edit: 'addPlant', change: { kind: null } }, catalogue);
     const ground = layGround(design, catalogue);
     expect(placePlants(design, ground, catalogue)[0]!.plant).toBeUndefined();
-    expect(livingOf(design, ground, catalogue).toBuy).toEqual([]);
+    expect(needs(design)).toEqual([]);
     design = applyEdit(
       design,
       { edit: 'setPlant', change: { plant: 'plant-1', change: { kind: 'pilea-depressa' } } },

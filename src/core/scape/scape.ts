@@ -45,15 +45,6 @@ export interface ScapeResult {
   readonly pieces: readonly PieceResult[];
   readonly backs: readonly BackResult[];
   readonly supplies: readonly SupplyNeed[];
-  /** Pieces to buy, by kind and size. */
-  readonly toBuy: readonly {
-    readonly kind: string;
-    readonly name: string;
-    readonly count: number;
-    readonly price: number;
-  }[];
-  readonly price: number;
-  readonly packCount: number;
   /** kg of all of it. */
   readonly mass: number;
   /** Share of the floor under something. */
@@ -85,7 +76,6 @@ export function scapeOf(
   );
   const backs = ground.backs.map((back) => backResult(back, catalogue));
   const supplies = suppliesFor(backs, catalogue);
-  const toBuy = piecesToBuy(pieces);
   const { width, depth } = design.enclosure;
   const stands = (wall: 'left' | 'right' | 'back'): number =>
     design.scape.backgrounds
@@ -95,11 +85,6 @@ export function scapeOf(
     pieces,
     backs,
     supplies,
-    toBuy,
-    price: [...supplies, ...toBuy].reduce((sum, it) => sum + it.price, 0),
-    packCount:
-      supplies.reduce((sum, it) => sum + it.packs.reduce((n, pack) => n + pack.count, 0), 0) +
-      toBuy.reduce((sum, it) => sum + it.count, 0),
     mass: pieces.reduce((sum, it) => sum + it.mass, 0) + backs.reduce((sum, it) => sum + it.mass, 0),
     cover: coverShare(ground.pieces, design.enclosure, ({ piece }) =>
       COVERS(findPieceKind(catalogue, piece.kind)),
@@ -196,17 +181,4 @@ function hideOf(piece: Piece, zone: Zone, { girth }: Wants): Hide | undefined {
 function waterOf({ solid }: Placed, pump: NonNullable<Piece['pump']>, { ground }: Design) {
   const lift = Math.max(0, solid.bounds.z1 - ground.waterDepth);
   return { lift, working: workingPoint(pump, lift) };
-}
-
-/** Pieces of one kind and size are one row. */
-function piecesToBuy(pieces: readonly PieceResult[]): ScapeResult['toBuy'] {
-  const rows = new Map<string, { kind: string; name: string; count: number; price: number }>();
-  for (const { kind } of pieces) {
-    if (!kind || kind.price.value === 0) continue;
-    const row = rows.get(kind.id) ?? { kind: kind.id, name: kind.name, count: 0, price: 0 };
-    row.count += 1;
-    row.price += kind.price.value;
-    rows.set(kind.id, row);
-  }
-  return [...rows.values()];
 }

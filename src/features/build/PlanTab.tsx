@@ -209,18 +209,7 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
           <Button onClick={() => mark({ done: null })}>Not done</Button>
         )}
       </Box>
-      <StepFacts it={it} />
-      <Box sx={{ mt: 1.25, maxWidth: 620 }}>
-        <LineField
-          key={it.note}
-          label="Note"
-          value={it.note}
-          multiline
-          optional
-          onCommit={(note) => mark({ note })}
-          sx={{ width: '100%' }}
-        />
-      </Box>
+      <StepFacts it={it} measures={false} />
       {step.measures.length > 0 && (
         <Box
           role="group"
@@ -251,6 +240,17 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
           })}
         </Box>
       )}
+      <Box sx={{ mt: 1.25, maxWidth: 620 }}>
+        <LineField
+          key={it.note}
+          label="Note"
+          value={it.note}
+          multiline
+          optional
+          onCommit={(note) => mark({ note })}
+          sx={{ width: '100%' }}
+        />
+      </Box>
       <Box sx={{ mt: 1.5 }}>
         <PictureStrip
           label={step.title}

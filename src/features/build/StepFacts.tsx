@@ -9,7 +9,16 @@ import { capital } from '@/ui/words';
 import { hoursWord } from './words';
 
 /** Why, with what, how much, how long, what to watch for. */
-export function StepFacts({ it, large = false }: { readonly it: PlannedStep; readonly large?: boolean }) {
+export function StepFacts({
+  it,
+  large = false,
+  measures = true,
+}: {
+  readonly it: PlannedStep;
+  readonly large?: boolean;
+  /** Left out where what was read stands beside what is right. */
+  readonly measures?: boolean;
+}) {
   const { prefs } = useReader();
   const { step } = it;
   const locale = typeof navigator === 'undefined' ? 'en' : navigator.language;
@@ -38,7 +47,7 @@ export function StepFacts({ it, large = false }: { readonly it: PlannedStep; rea
           ))}
         </Box>
       )}
-      {step.measures.length > 0 && (
+      {measures && step.measures.length > 0 && (
         <Box component="ul" sx={list} aria-label="To measure">
           {step.measures.map((measure) => (
             <li key={measure.what}>

@@ -26,7 +26,7 @@ export function Timeline({ plan, today, selected, onSelect, onMove }: Props) {
   const weeks = Array.from({ length: Math.ceil(span / 7) + 1 }, (_, index) => index * 7).filter(
     (it) => it <= span,
   );
-  const every = weeks.length > 26 ? 4 : weeks.length > 12 ? 2 : 1;
+  const every = Math.max(1, Math.ceil(weeks.length / 9));
   return (
     <Box
       role="group"
