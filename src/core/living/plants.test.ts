@@ -465,7 +465,6 @@ describe('buying and preparing plants', () => {
         },
         catalogue,
       );
-    const ground = layGround(design, catalogue);
     const [need] = needs(design);
     expect(need).toMatchObject({ stand: 6, buy: 2 });
     const done = applyEdit(
