@@ -35,6 +35,7 @@ const SHOTS = [
   ],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
   ['almanac', '/almanac', almanac],
+  ['today', '/today', quick],
 ];
 
 async function answerThree(page) {
@@ -137,6 +138,10 @@ async function year(page) {
 
 ensureChromium();
 const server = await serve(4177, { demo: true });
+async function quick(page) {
+  await page.getByLabel('Write down').fill('bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %');
+}
+
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 try {
   for (const [name, path, first, how] of SHOTS) {

@@ -117,6 +117,7 @@ test('a half-water box: land in open water, its shore, its panel, and the way th
   await page.getByRole('radio', { name: /^Siphon tube/ }).click();
   await saved(page);
   await page.getByRole('link', { name: /Build/ }).click();
+  await page.getByRole('tab', { name: 'To cut and prepare' }).click();
   await expect(page.getByText(/Holes: 2\.5.cm across at/)).toBeVisible();
   await expect(page.getByText(/Pipe for panel legs: \d+ × /)).toBeVisible();
 });

@@ -80,8 +80,8 @@ test('from bare ground to a planted, stocked box by proposal, then by hand; two 
 
   // What is planted stands on the buying list, and after a reload.
   await page.getByRole('link', { name: 'Build' }).click();
-  const list = page.getByRole('table', { name: 'Plants and crew' });
-  await expect(list.getByText('nerve plant', { exact: false })).toBeVisible();
+  const list = page.getByRole('table', { name: 'Plant nursery' });
+  await expect(list.getByText('Nerve plant', { exact: false })).toBeVisible();
   await page.goBack();
   await page.reload();
   await expect(rows(page)).toHaveCount(planted + 2);

@@ -63,6 +63,7 @@ test('a bag too few: solved from the shelf, bought, mixed, taken from the shelf,
   await expect(page.locator('[data-material=tree-fern-fibre]')).toContainText('nothing to buy');
   expect(Number(price)).toBeGreaterThan(5);
 
+  await page.getByRole('link', { name: 'Sheets to print' }).click();
   await page.getByRole('link', { name: 'Mixing sheet' }).click();
   await expect(page.getByRole('heading', { name: 'Mixing sheet', level: 1 })).toBeVisible();
   await expect(page.getByText(/wear a mask/)).toBeVisible();

@@ -24,3 +24,4 @@ export { CAUTIONS } from './cautions';
 export { withPrices } from './ownPrices';
 export { NO_OWN_ROWS, OWN_KINDS, withOwn, type OwnRows } from './withOwn';
 export { DEMO_SHELF, demoDesigns } from './demo';
+export { demoLog } from './demoLog';

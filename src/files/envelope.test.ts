@@ -64,6 +64,14 @@ describe('files of every earlier version', () => {
     expect(limestone.plan.marks.find((it) => it.step === 'measure')?.read).toEqual([
       { what: 'at night', value: '21.4 °C' },
     ]);
+    expect(read.value.designs[0]!.care.changes).toEqual([
+      {
+        rule: 'glass',
+        when: { by: 'calendar', rrule: 'FREQ=WEEKLY;BYDAY=SA' },
+        paused: false,
+        reason: 'class is out',
+      },
+    ]);
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v8.rincon.json', 'utf8'));
     expect(before.ok && before.value.designs.every((it) => it.plan.standing === null)).toBe(true);
   });

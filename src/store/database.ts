@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/design';
+import type { Entry } from '@/core/log';
 import { bookFromAmounts, type ShelfMove } from '@/core/shelf';
 
 export interface DesignRow {
@@ -51,6 +52,7 @@ export class RinconDatabase extends Dexie {
   declare settings: EntityTable<SettingRow, 'key'>;
   declare shelf: EntityTable<ShelfMove, 'id'>;
   declare pictures: EntityTable<PictureRow, 'id'>;
+  declare log: EntityTable<Entry, 'id'>;
 
   constructor(name = 'rincon') {
     // A write counts as saved only once the disk has it: a power cut must lose nothing that was called saved.
@@ -68,6 +70,9 @@ export class RinconDatabase extends Dexie {
         await all.table('shelf').bulkAdd(bookFromAmounts(before, Date.now()));
         await all.table('settings').delete('shelf');
       });
-    this.version(3).stores({ pictures: 'id, [design+about], design, at' });
+    this.version(3).stores({
+      pictures: 'id, [design+about], design, at',
+      log: 'id, [design+at], design, at',
+    });
   }
 }

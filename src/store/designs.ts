@@ -157,7 +157,7 @@ export async function restoreDesign(db: RinconDatabase, id: string): Promise<voi
 
 /** Empties the bin of what has lain in it for a month. */
 export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void> {
-  await db.transaction('rw', db.designs, db.steps, db.pictures, async () => {
+  await db.transaction('rw', db.designs, db.steps, db.pictures, db.log, async () => {
     const old = await db.designs
       .where('deleted')
       .between(1, now - BIN_DAYS * 86_400_000)
@@ -165,6 +165,7 @@ export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void
     await db.designs.bulkDelete(old);
     await db.steps.where('designId').anyOf(old).delete();
     await db.pictures.where('design').anyOf(old).delete();
+    await db.log.where('design').anyOf(old).delete();
   });
 }
 

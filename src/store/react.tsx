@@ -14,6 +14,7 @@ import {
   catalogue as shipped,
   DEMO_SHELF,
   demoDesigns,
+  demoLog,
   withOwn,
   withPrices,
   type OwnRows,
@@ -23,6 +24,7 @@ import type { Catalogue } from '@/core/catalogue';
 import type { Design, EditCall } from '@/core/design';
 import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
+import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
 import { RinconDatabase, type PictureRow } from './database';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
@@ -38,6 +40,7 @@ import {
   type Settings,
 } from './settings';
 import { addPicture, listPictures, removePicture, shrinkPicture } from './pictures';
+import { listLog, strike, writeEntries } from './log';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 
@@ -121,8 +124,10 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 
 /** Lays out the demo's enclosures; those already here stay as they are. */
 export async function layDemo(db: RinconDatabase): Promise<void> {
-  await db.transaction('rw', db.designs, db.steps, db.settings, db.shelf, async () => {
-    await takeIn(db, demoDesigns(shipped), () => crypto.randomUUID(), Date.now());
+  await db.transaction('rw', [db.designs, db.steps, db.settings, db.shelf, db.log], async () => {
+    const designs = demoDesigns(shipped);
+    await takeIn(db, designs, () => crypto.randomUUID(), Date.now());
+    if ((await db.log.count()) === 0) await db.log.bulkAdd([...demoLog(designs, shipped, Date.now())]);
     if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...DEMO_SHELF]);
     await saveSetting(db, 'demoLaid', true);
   });
@@ -251,6 +256,25 @@ export function usePictures(design: string, about: string) {
       putBack: (row: PictureRow) => addPicture(db, row),
     }),
     [db, design, about, pictures],
+  );
+}
+
+/** The log since so many days, of one enclosure or of all; undefined while it is read. */
+export function useLog(design: string | null, days: number): readonly Entry[] | undefined {
+  const { db } = useStore();
+  const [since] = useState(() => Date.now() - days * 86_400_000);
+  return useLiveQuery(() => listLog(db, design, since), [db, design, since]);
+}
+
+/** Ways to write into the log. */
+export function useLogBook() {
+  const { db } = useStore();
+  return useMemo(
+    () => ({
+      write: (lines: Parameters<typeof writeEntries>[1]) => writeEntries(db, lines, Date.now()),
+      strike: (ids: readonly string[], gone = true) => strike(db, ids, gone, Date.now()),
+    }),
+    [db],
   );
 }
 

@@ -10,3 +10,6 @@ export const dayWords = (day: string): string =>
     year: 'numeric',
     timeZone: 'UTC',
   });
+
+/** The day a moment falls on here, ISO 8601. */
+export const localDay = (at: number): string => localToday(new Date(at));

@@ -78,6 +78,7 @@ export const counted = (count: number, name: string): string => (count === 1 ? n
 export const OUTER_PLACES = (current: string) =>
   [
     { href: '/', label: 'Rack' },
+    { href: '/today', label: 'Today' },
     { href: '/lists', label: 'Lists' },
     { href: '/stores', label: 'Stores' },
     { href: '/almanac', label: 'Almanac' },

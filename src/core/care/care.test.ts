@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { rrulestr } from 'rrule';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
-import { CARE_GROUPS, careRules, clock } from '.';
+import { CARE_GROUPS, careRules, clock, rrulestr } from '.';
 
 const proposed = (animal: string | null, ...calls: readonly EditCall[]): Design =>
   (

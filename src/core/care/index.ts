@@ -1,2 +1,4 @@
 export * from './rule';
 export * from './rules';
+export * from './due';
+export { rrulestr } from './recurrence';

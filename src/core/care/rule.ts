@@ -1,5 +1,8 @@
 import type { CautionStep } from '../assess';
+import type { When } from '../design/schema';
 import type { Said } from '../units';
+
+export type { When };
 
 /** The sorts of care, in the order of a morning round. */
 export const CARE_GROUPS = [
@@ -14,15 +17,6 @@ export const CARE_GROUPS = [
   'records',
 ] as const;
 export type CareGroup = (typeof CARE_GROUPS)[number];
-
-/** When care is due: on days of the calendar, or so many days after it was last done. */
-export type When =
-  | {
-      readonly by: 'calendar';
-      /** Recurrence rule of RFC 5545, without its start. */
-      readonly rrule: string;
-    }
-  | { readonly by: 'since'; readonly days: number };
 
 /** Something that keeps a box going, as it follows from the design and the animal. */
 export interface CareRule {

@@ -134,11 +134,12 @@ const MIGRATIONS: readonly Migration[] = [
   },
   {
     from: 7,
-    name: 'what was read at a step; what stood before a rebuild',
+    name: 'what was read at a step; what stood before a rebuild; how care was changed',
     up: (document) => {
       const plan = (document.plan ?? {}) as Record<string, unknown>;
       const marks = Array.isArray(plan.marks) ? (plan.marks as Record<string, unknown>[]) : [];
       return {
+        care: { changes: [], own: [] },
         ...document,
         plan: { start: null, standing: null, ...plan, marks: marks.map((it) => ({ read: [], ...it })) },
       };

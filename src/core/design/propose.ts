@@ -7,6 +7,7 @@ import { mixOfRecipe } from './mixOfRecipe';
 import {
   BARE_CLIMATE,
   BARE_LIVING,
+  BARE_CARE,
   BARE_PLAN,
   DESIGN_VERSION,
   EMPTY_SCAPE,
@@ -66,6 +67,7 @@ export function proposeDesign(answers: Answers, catalogue: Catalogue): Design {
     climate: BARE_CLIMATE,
     living: BARE_LIVING,
     plan: BARE_PLAN,
+    care: BARE_CARE,
   };
 }
 

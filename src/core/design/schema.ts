@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Care } from './careSchema';
 import { Climate } from './climateSchema';
 import { id, MAX_LENGTH, metres, Point, share, text } from './fields';
 import { Living } from './livingSchema';
@@ -6,6 +7,7 @@ import { Plan } from './planSchema';
 import { Scape } from './scapeSchema';
 
 export { Point } from './fields';
+export * from './careSchema';
 export * from './climateSchema';
 export * from './livingSchema';
 export * from './planSchema';
@@ -294,6 +296,7 @@ export const Design = z
       /** Set while a standing box is rebuilt into what the rest of the document says. */
       standing: Standing.nullable(),
     }),
+    care: Care,
   })
   .superRefine((design, context) => {
     uniqueIds(design, [], context);

@@ -34,7 +34,7 @@ export function Build() {
   const { Sheet } = TABS[tab];
 
   return (
-    <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2.5, py: 2 }}>
+    <Box className="rincon-page" sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2.5, py: 2 }}>
       <Box sx={{ maxWidth: 1180, mx: 'auto' }}>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.25, mb: 1.5 }}>
           <Typography variant="h1" component="h1">
@@ -81,6 +81,9 @@ export function Build() {
             className="no-print"
           >
             Sheets to print
+          </Button>
+          <Button variant="outlined" className="no-print" onClick={() => window.print()}>
+            Print
           </Button>
         </Box>
         <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>

@@ -9,7 +9,7 @@ import { useOpenDesign, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { useReader } from '@/ui/units';
 import { capital, counted } from '@/ui/words';
-import { whenWords } from './whenWords';
+import { whenWords } from '@/ui/whenWords';
 import { Blank, Paper } from './Paper';
 
 const GROUP_WORD: Record<CareGroup, string> = {

@@ -27,6 +27,7 @@ const PLACES = [
   { path: 'living', label: 'Living' },
   { path: 'climate', label: 'Climate' },
   { path: 'build', label: 'Build' },
+  { path: 'keep', label: 'Keep' },
 ] as const;
 
 /** Keys hold everywhere but where one types: there they belong to the text. */

@@ -11,6 +11,7 @@ import {
   setEnclosure,
   turnEnclosure,
 } from './brief';
+import { addCare, changeCare, removeCare } from './care';
 import {
   addDevice,
   addVent,
@@ -205,6 +206,9 @@ export const EDITS = {
   beginRebuild,
   endRebuild,
   dropRebuild,
+  changeCare,
+  addCare,
+  removeCare,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -315,4 +319,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   beginRebuild: 'rebuild begun',
   endRebuild: 'rebuild done',
   dropRebuild: 'rebuild given up',
+  changeCare: 'when care is due',
+  addCare: 'care of one’s own',
+  removeCare: 'care taken away',
 };

@@ -1,5 +1,4 @@
-import { rrulestr } from 'rrule';
-import type { When } from '@/core/care';
+import { rrulestr, type When } from '@/core/care';
 
 /** When care is due, as one says it. */
 export function whenWords(when: When): string {

@@ -1,0 +1,5 @@
+import { Keep } from '@/features/keep/Keep';
+
+export default function KeepPage() {
+  return <Keep />;
+}

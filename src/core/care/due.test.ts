@@ -1,0 +1,167 @@
+import { describe, expect, it } from 'vitest';
+import { catalogue, demoDesigns } from '@/catalogue';
+import { applyEdit, type Design, type EditCall } from '../design';
+import { entryOf, type Entry } from '../log';
+import { careOf, dueOf, lastDone, occurrences, type HeldRule } from '.';
+
+const TODAY = '2026-11-25';
+const [, hedge] = demoDesigns(catalogue);
+const edit = (design: Design, ...calls: readonly EditCall[]): Design =>
+  calls.reduce((it, call) => applyEdit(it, call, catalogue), design);
+const rule = (when: HeldRule['when'], id = 'r'): HeldRule => ({
+  id,
+  group: 'look',
+  what: 'x',
+  why: 'x',
+  amount: [],
+  minutes: 1,
+  sitter: false,
+  when,
+  paused: false,
+  reason: '',
+  own: false,
+});
+const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
+const done = (id: string, day: string, change: Partial<Entry> = {}): Entry => ({
+  ...entryOf(
+    { kind: 'care', values: {}, text: '', rule: id },
+    { id: `${id} ${day}`, design: 'd', at: Date.parse(`${day}T08:00:00Z`), changed: 0 },
+  ),
+  ...change,
+});
+const due = (it: HeldRule, last: string | null, began = '2026-11-01', today = TODAY) =>
+  dueOf([it], new Map(last === null ? [] : [[it.id, last]]), began, today)[0];
+
+describe('rules of the calendar', () => {
+  // RFC 5545, 3.8.5.3, the examples that begin on 2 September 1997 (a Tuesday) unless said otherwise.
+  const cases: readonly (readonly [string, string, readonly string[]])[] = [
+    ['FREQ=DAILY;COUNT=10', '1997-09-02', ['1997-09-02', '1997-09-03', '1997-09-11']],
+    ['FREQ=DAILY;INTERVAL=2', '1997-09-02', ['1997-09-02', '1997-09-04', '1997-09-06']],
+    [
+      'FREQ=DAILY;INTERVAL=10;COUNT=5',
+      '1997-09-02',
+      ['1997-09-02', '1997-09-12', '1997-09-22', '1997-10-02', '1997-10-12'],
+    ],
+    ['FREQ=WEEKLY;COUNT=10', '1997-09-02', ['1997-09-02', '1997-09-09', '1997-11-04']],
+    ['FREQ=WEEKLY;INTERVAL=2;WKST=SU', '1997-09-02', ['1997-09-02', '1997-09-16', '1997-09-30']],
+    ['FREQ=WEEKLY;COUNT=10;WKST=SU;BYDAY=TU,TH', '1997-09-02', ['1997-09-02', '1997-09-04', '1997-10-02']],
+    [
+      'FREQ=WEEKLY;INTERVAL=2;COUNT=8;WKST=SU;BYDAY=TU,TH',
+      '1997-09-02',
+      ['1997-09-02', '1997-09-04', '1997-09-16', '1997-10-16'],
+    ],
+    ['FREQ=MONTHLY;COUNT=10;BYDAY=1FR', '1997-09-05', ['1997-09-05', '1997-10-03', '1998-06-05']],
+    [
+      'FREQ=MONTHLY;INTERVAL=2;COUNT=10;BYDAY=1SU,-1SU',
+      '1997-09-07',
+      ['1997-09-07', '1997-09-28', '1998-05-31'],
+    ],
+    ['FREQ=MONTHLY;BYMONTHDAY=-3', '1997-09-28', ['1997-09-28', '1997-10-29', '1997-11-28']],
+    ['FREQ=MONTHLY;COUNT=10;BYMONTHDAY=2,15', '1997-09-02', ['1997-09-02', '1997-09-15', '1998-01-15']],
+    [
+      'FREQ=MONTHLY;INTERVAL=18;COUNT=10;BYMONTHDAY=10,11,12,13,14,15',
+      '1997-09-10',
+      ['1997-09-10', '1999-03-10', '1999-03-13'],
+    ],
+    ['FREQ=YEARLY;COUNT=10;BYMONTH=6,7', '1997-06-10', ['1997-06-10', '1997-07-10', '2001-07-10']],
+    [
+      'FREQ=YEARLY;INTERVAL=2;COUNT=10;BYMONTH=1,2,3',
+      '1997-03-10',
+      ['1997-03-10', '1999-01-10', '2003-03-10'],
+    ],
+  ];
+  it.each(cases)('%s from %s, as RFC 5545 has it', (rrule, from, days) => {
+    const all = occurrences({ by: 'calendar', rrule }, from, '2003-12-31');
+    for (const day of days) expect(all).toContain(day);
+    expect(all[0]).toBe(days[0]);
+    const count = /COUNT=(\d+)/.exec(rrule)?.[1];
+    if (count) {
+      expect(all).toHaveLength(Number(count));
+      expect(all.at(-1)).toBe(days.at(-1));
+    } else expect(all.slice(0, days.length)).toEqual(days);
+  });
+});
+
+describe('what is due', () => {
+  it('by days since the last time; never done, it counts from the beginning', () => {
+    const weekly = rule({ by: 'since', days: 7 });
+    expect(due(weekly, '2026-11-20')).toMatchObject({ day: '2026-11-27', late: -2 });
+    expect(due(weekly, '2026-11-18')).toMatchObject({ day: '2026-11-25', late: 0 });
+    expect(due(weekly, '2026-11-10')).toMatchObject({ day: '2026-11-17', late: 8 });
+    expect(due(weekly, null)).toMatchObject({ day: '2026-11-08', late: 17, last: null });
+  });
+  it('by the calendar: a day missed stays due, but nobody mists twice for yesterday', () => {
+    const mondays = rule({ by: 'calendar', rrule: 'FREQ=WEEKLY;BYDAY=MO' });
+    expect(due(mondays, '2026-11-16')).toMatchObject({ day: '2026-11-23', late: 2 });
+    expect(due(mondays, '2026-11-23')).toMatchObject({ day: '2026-11-30', late: -5 });
+    const daily = rule({ by: 'calendar', rrule: 'FREQ=DAILY' });
+    expect(due(daily, '2026-11-20')).toMatchObject({ day: TODAY, late: 0 });
+    expect(due(daily, TODAY)).toMatchObject({ day: '2026-11-26', late: -1 });
+    const second = rule({ by: 'calendar', rrule: 'FREQ=DAILY;INTERVAL=2' });
+    expect(due(second, '2026-11-23', '2026-11-01')).toMatchObject({ day: TODAY, late: 0 });
+  });
+  it('over the end of a month and a leap day', () => {
+    const monthly = rule({ by: 'calendar', rrule: 'FREQ=MONTHLY;BYMONTHDAY=1' });
+    expect(due(monthly, '2026-11-01')).toMatchObject({ day: '2026-12-01' });
+    expect(due(rule({ by: 'since', days: 1 }), '2028-02-28', '2028-01-01', '2028-03-01')).toMatchObject({
+      day: '2028-02-29',
+      late: 1,
+    });
+  });
+  it('what was skipped is settled, what was struck out is not; the last of both counts', () => {
+    const log = [
+      done('a', '2026-11-20'),
+      done('a', '2026-11-24', { outcome: 'skipped' }),
+      done('b', '2026-11-24', { gone: true }),
+      done('b', '2026-11-12'),
+      entryOf({ kind: 'note', values: {}, text: 'x' }, { id: 'n', design: 'd', at: 0, changed: 0 }),
+    ];
+    expect(Object.fromEntries(lastDone(log, dayOf))).toEqual({ a: '2026-11-24', b: '2026-11-12' });
+  });
+  it('the latest first, paused ones not at all', () => {
+    const rules = [
+      rule({ by: 'since', days: 5 }, 'five'),
+      { ...rule({ by: 'since', days: 1 }, 'paused'), paused: true },
+      rule({ by: 'since', days: 2 }, 'two'),
+    ];
+    expect(dueOf(rules, new Map(), '2026-11-01', TODAY).map((it) => it.rule.id)).toEqual(['two', 'five']);
+  });
+});
+
+describe('care as its keeper changed it', () => {
+  const of = (design: Design, id: string) => careOf(design, catalogue).find((it) => it.id === id);
+  it('another rhythm, a pause with its reason, one of his own; taken away, it is as it follows', () => {
+    const changed = edit(
+      hedge!,
+      {
+        edit: 'changeCare',
+        change: { rule: 'glass', change: { when: { by: 'since', days: 3 }, reason: 'hard water' } },
+      },
+      { edit: 'changeCare', change: { rule: 'prune', change: { paused: true } } },
+      {
+        edit: 'addCare',
+        change: { what: ' Turn the box ', why: 'even light', when: { by: 'since', days: 90 }, sitter: false },
+      },
+    );
+    expect(of(changed, 'glass')).toMatchObject({
+      when: { by: 'since', days: 3 },
+      reason: 'hard water',
+      own: true,
+    });
+    expect(of(changed, 'prune')).toMatchObject({ paused: true, own: false });
+    expect(of(changed, 'own-1')).toMatchObject({ what: 'Turn the box', own: true });
+    const back = edit(
+      changed,
+      { edit: 'changeCare', change: { rule: 'glass', change: { when: null, reason: '' } } },
+      { edit: 'changeCare', change: { rule: 'prune', change: { paused: false } } },
+      { edit: 'removeCare', change: { rule: 'own-1' } },
+    );
+    expect(back.care).toEqual({ changes: [], own: [] });
+    expect(
+      edit(hedge!, {
+        edit: 'addCare',
+        change: { what: '  ', why: '', when: { by: 'since', days: 1 }, sitter: false },
+      }),
+    ).toBe(hedge);
+  });
+});

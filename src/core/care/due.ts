@@ -1,0 +1,126 @@
+import type { Catalogue } from '../catalogue';
+import type { Design } from '../design/schema';
+import type { Entry } from '../log';
+import { careRules } from './rules';
+import { RRule, rrulestr } from './recurrence';
+import type { CareRule, When } from './rule';
+
+const DAY = 86_400_000;
+const noon = (day: string): Date => new Date(`${day}T12:00:00Z`);
+const dayOf = (date: Date): string => date.toISOString().slice(0, 10);
+export const dayPlus = (day: string, days: number): string =>
+  dayOf(new Date(noon(day).getTime() + days * DAY));
+export const daysTill = (from: string, to: string): number =>
+  Math.round((noon(to).getTime() - noon(from).getTime()) / DAY);
+
+/** A rule as it holds for one enclosure: as it follows from the design, or as its keeper changed it. */
+export interface HeldRule extends CareRule {
+  readonly paused: boolean;
+  readonly reason: string;
+  /** It was changed, or is the keeper's own. */
+  readonly own: boolean;
+}
+
+/** All care of an enclosure: what follows from design and animal, with the keeper's changes, and his own. */
+export function careOf(design: Design, catalogue: Catalogue): readonly HeldRule[] {
+  const changes = new Map(design.care.changes.map((it) => [it.rule, it]));
+  const held = (rule: CareRule, own: boolean): HeldRule => {
+    const change = changes.get(rule.id);
+    return {
+      ...rule,
+      when: change?.when ?? rule.when,
+      paused: change?.paused ?? false,
+      reason: change?.reason ?? '',
+      own: own || (change !== undefined && change.when !== null),
+    };
+  };
+  return [
+    ...careRules(design, catalogue).map((it) => held(it, false)),
+    ...design.care.own.map((it) => held({ ...it, group: 'records', amount: [], minutes: 5 }, true)),
+  ];
+}
+
+/** Care that goes with an animal: there is none while the box only grows in. */
+const WITH_ANIMAL: ReadonlySet<string> = new Set(['spot-clean', 'urates', 'dish', 'look']);
+
+/** Of all its care, what is to be done as the box now stands: nothing while it is planned or being built. */
+export function careNow(design: Design, catalogue: Catalogue): readonly HeldRule[] {
+  const { stage } = design.brief;
+  if (design.brief.putAway || stage === 'planned' || stage === 'building') return [];
+  const rules = careOf(design, catalogue);
+  if (stage === 'inhabited') return rules;
+  return rules.filter((it) => it.group !== 'food' && it.group !== 'animal' && !WITH_ANIMAL.has(it.id));
+}
+
+/** Days on which a calendar rule falls, from a first day on up to another, both included. */
+export function occurrences(
+  when: When & { readonly by: 'calendar' },
+  from: string,
+  to: string,
+): readonly string[] {
+  return rrulestr(`RRULE:${when.rrule}`, { dtstart: noon(from) })
+    .between(noon(from), noon(to), true)
+    .map(dayOf);
+}
+
+/** When a rule is next due. */
+export interface Due {
+  readonly rule: HeldRule;
+  /** The day it is due: the oldest that is not done. */
+  readonly day: string;
+  /** Days it is late; 0 today, negative when still to come. */
+  readonly late: number;
+  readonly last: string | null;
+}
+
+/** The last day on which each rule was done or left out on purpose. */
+export function lastDone(
+  log: readonly Entry[],
+  dayOfEntry: (at: number) => string,
+): ReadonlyMap<string, string> {
+  const last = new Map<string, string>();
+  for (const { rule, at, gone } of log) {
+    if (rule === null || gone) continue;
+    const day = dayOfEntry(at);
+    if (day > (last.get(rule) ?? '')) last.set(rule, day);
+  }
+  return last;
+}
+
+/**
+ * When each rule is next due. One never done counts from the day the enclosure's care began; a day that was skipped is
+ * settled as one that was done is. Paused rules are not due.
+ * @param began day the care of it began, ISO 8601
+ */
+export function dueOf(
+  rules: readonly HeldRule[],
+  last: ReadonlyMap<string, string>,
+  began: string,
+  today: string,
+): readonly Due[] {
+  return rules
+    .filter((it) => !it.paused)
+    .map((rule): Due => {
+      const done = last.get(rule.id) ?? null;
+      const day = nextDay(rule.when, done, began, today);
+      return { rule, day, late: daysTill(day, today), last: done };
+    })
+    .sort((a, b) => b.late - a.late);
+}
+
+function nextDay(when: When, done: string | null, began: string, today: string): string {
+  if (when.by === 'since') return dayPlus(done ?? began, when.days);
+  const rule = rrulestr(`RRULE:${when.rrule}`, { dtstart: noon(began) });
+  const next = done === null ? rule.after(noon(began), true) : rule.after(noon(done), false);
+  // A rule that has ended is due no more within a life.
+  if (!next) return dayPlus(today, 3650);
+  // Of what comes daily only the last is asked for: nobody mists twice for yesterday.
+  const latest = rule.before(noon(today), true);
+  return latest && dayOf(latest) > dayOf(next) && intervalOf(when) <= 2 ? dayOf(latest) : dayOf(next);
+}
+
+/** Days between two occurrences, roughly. */
+function intervalOf(when: When & { readonly by: 'calendar' }): number {
+  const { freq, interval } = RRule.parseString(when.rrule);
+  return (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 30);
+}

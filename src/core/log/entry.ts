@@ -1,0 +1,145 @@
+import { z } from 'zod';
+
+/** Sorts of entry, in the order in which they are offered. */
+export const ENTRY_KINDS = [
+  'reading',
+  'mist',
+  'feed',
+  'clean',
+  'droppings',
+  'weight',
+  'shed',
+  'water-test',
+  'lamp',
+  'crew',
+  'mould',
+  'pests',
+  'plant-lost',
+  'plant-new',
+  'repair',
+  'behaviour',
+  'laying',
+  'eggs',
+  'hatching',
+  'birth',
+  'death',
+  'move',
+  'handling',
+  'care',
+  'note',
+] as const;
+export const EntryKind = z.enum(ENTRY_KINDS);
+export type EntryKind = z.infer<typeof EntryKind>;
+
+const id = z.string().min(1).max(120);
+const amount = z.number().finite().min(0).max(1e6).nullable();
+const share = z.number().min(0).max(1).nullable();
+
+/**
+ * One line of the log. It is never rewritten by another device: two logs are merged by the identity of their lines, and
+ * of two versions of one line the later one holds. SI units.
+ */
+export const Entry = z.strictObject({
+  id,
+  design: id,
+  /** When it happened, and when the line was last changed: ms since 1970. */
+  at: z.number().int().min(0),
+  changed: z.number().int().min(0),
+  kind: EntryKind,
+  /** Of which animal, where that is known. */
+  animal: id.nullable(),
+  /** The care it was done for. */
+  rule: id.nullable(),
+  /** Left out on purpose, and said so; not the same as late. */
+  outcome: z.enum(['done', 'skipped']),
+  text: z.string().max(4000),
+  /** Struck out: kept so that a merge does not bring it back. */
+  gone: z.boolean(),
+  values: z.strictObject({
+    /** °C */
+    temperature: z.number().finite().min(-60).max(120).nullable(),
+    humidity: share,
+    uvIndex: amount,
+    /** Where it was read. */
+    point: z.string().max(80).nullable(),
+    /** s */
+    seconds: amount,
+    /** Given, left over, laid, hatched, born. */
+    count: amount,
+    left: amount,
+    refused: z.boolean().nullable(),
+    /** kg */
+    mass: amount,
+    /** mg/L, and pH. */
+    ammonia: amount,
+    nitrite: amount,
+    nitrate: amount,
+    ph: z.number().min(0).max(14).nullable(),
+    /** m in the box, from its left front lower corner. */
+    x: amount,
+    y: amount,
+    z: amount,
+  }),
+});
+export type Entry = z.infer<typeof Entry>;
+export type EntryValues = Entry['values'];
+
+export const NO_VALUES: EntryValues = {
+  temperature: null,
+  humidity: null,
+  uvIndex: null,
+  point: null,
+  seconds: null,
+  count: null,
+  left: null,
+  refused: null,
+  mass: null,
+  ammonia: null,
+  nitrite: null,
+  nitrate: null,
+  ph: null,
+  x: null,
+  y: null,
+  z: null,
+};
+
+/** A line yet to be written: what was not said is nothing. */
+export interface Draft {
+  readonly kind: EntryKind;
+  readonly values: Partial<EntryValues>;
+  readonly text: string;
+  readonly rule?: string | null;
+  readonly outcome?: Entry['outcome'];
+  readonly animal?: string | null;
+}
+
+export const entryOf = (
+  draft: Draft,
+  own: { readonly id: string; readonly design: string; readonly at: number; readonly changed: number },
+): Entry => ({
+  ...own,
+  kind: draft.kind,
+  animal: draft.animal ?? null,
+  rule: draft.rule ?? null,
+  outcome: draft.outcome ?? 'done',
+  text: draft.text.slice(0, 4000),
+  gone: false,
+  values: { ...NO_VALUES, ...draft.values },
+});
+
+/**
+ * The lines of two devices as one log: each line once, the later version of it. Commutative, associative and
+ * idempotent, so that files may be taken in in any order and twice.
+ */
+export function mergeLogs(a: readonly Entry[], b: readonly Entry[]): readonly Entry[] {
+  const all = new Map<string, Entry>();
+  for (const it of [...a, ...b]) {
+    const own = all.get(it.id);
+    if (!own || later(it, own)) all.set(it.id, it);
+  }
+  return [...all.values()].sort((x, y) => x.at - y.at || (x.id < y.id ? -1 : 1));
+}
+
+/** Of two versions changed in the same millisecond, the same one is taken on both devices. */
+const later = (a: Entry, b: Entry): boolean =>
+  a.changed !== b.changed ? a.changed > b.changed : JSON.stringify(a) > JSON.stringify(b);

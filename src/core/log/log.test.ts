@@ -1,0 +1,113 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Entry, entryOf, ENTRY_KINDS, mergeLogs, quickEntries, type QuickPlace } from '.';
+
+const PLACES: readonly QuickPlace[] = [
+  { id: '1', name: 'Bog shelf' },
+  { id: '2', name: 'Hedge' },
+  { id: '3', name: 'Limestone' },
+  { id: '4', name: 'Lime tree' },
+];
+const read = (line: string, open: QuickPlace | null = null) => quickEntries(line, PLACES, open);
+const one = (line: string) => read(line, PLACES[1]!)[0]!;
+
+describe('a line in a hurry', () => {
+  it('is parted by semicolons, and a place holds till another is named', () => {
+    const parts = read('bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %; hedge cleaned');
+    expect(parts.map((it) => [it.place?.name, it.draft?.kind, it.wrong])).toEqual([
+      ['Bog shelf', 'mist', null],
+      ['Bog shelf', 'feed', null],
+      ['Bog shelf', 'reading', null],
+      ['Hedge', 'clean', null],
+    ]);
+    expect(parts[0]!.draft!.values).toEqual({ seconds: 20 });
+    expect(parts[1]!.draft).toMatchObject({ values: { count: 3, left: 1 }, text: 'crickets' });
+    expect(parts[2]!.draft!.values).toMatchObject({ temperature: 23.4, humidity: 0.81, point: null });
+  });
+  it.each([
+    ['mist 2 min', 'mist', { seconds: 120 }],
+    ['refused', 'feed', { refused: true }],
+    ['fed 5 flies', 'feed', { count: 5, left: null }],
+    ['weighed 42,5 g', 'weight', { mass: 0.0425 }],
+    ['42 g', 'weight', { mass: 0.042 }],
+    ['1.2 kg', 'weight', { mass: 1.2 }],
+    ['74 F 60% basking', 'reading', { humidity: 0.6, point: 'basking' }],
+    ['warm 28,5 °C', 'reading', { temperature: 28.5, point: 'warm' }],
+    ['uvi 1.4', 'reading', { uvIndex: 1.4 }],
+    ['eggs 2 under bark', 'eggs', { count: 2 }],
+    ['shed in one piece', 'shed', {}],
+    ['looked sleepy today', 'note', {}],
+  ] as const)('%s', (line, kind, values) => {
+    const { draft, wrong } = one(line);
+    expect(wrong).toBeNull();
+    expect(draft!.kind).toBe(kind);
+    expect(draft!.values).toMatchObject(values);
+  });
+  it('reads Fahrenheit as what it is', () => {
+    expect(one('74 F').draft!.values.temperature).toBeCloseTo(23.333, 3);
+  });
+  it.each([
+    ['mist 20s', null, /Begin with the name/],
+    ['lim 20 C', null, /Which one: Limestone or Lime tree/],
+    ['hedge', null, /What about Hedge/],
+    ['fed 1 cricket, 3 left', PLACES[0]!, /3 left of 1 given/],
+    ['812 %', PLACES[0]!, /between 0 and 100/],
+    ['400 C', PLACES[0]!, /no thermometer/],
+    ['weighed well', PLACES[0]!, /how much it weighs is missing/],
+  ] as const)('%s is not written: it says why', (line, open, why) => {
+    const [part] = read(line, open);
+    expect(part!.draft).toBeNull();
+    expect(part!.wrong).toMatch(why);
+  });
+  it('never throws, and loses no part of what was typed', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 120 }), (line) => {
+        const parts = read(line, PLACES[0]!);
+        const typed = line.split(/;|\n/).filter((it) => it.trim() !== '');
+        expect(parts.map((it) => it.source)).toEqual(typed.map((it) => it.trim()));
+        for (const it of parts) expect((it.draft === null) !== (it.wrong === null)).toBe(true);
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
+
+const entry = fc
+  .record({
+    id: fc.constantFrom('a', 'b', 'c', 'd'),
+    at: fc.integer({ min: 0, max: 50 }),
+    changed: fc.integer({ min: 0, max: 5 }),
+    kind: fc.constantFrom(...ENTRY_KINDS),
+    text: fc.string({ maxLength: 3 }),
+    gone: fc.boolean(),
+  })
+  .map(({ id, at, changed, kind, text, gone }): Entry => ({
+    ...entryOf({ kind, values: {}, text }, { id, design: 'd', at, changed }),
+    gone,
+  }));
+const log = fc.array(entry, { maxLength: 6 });
+
+describe('logs of two devices', () => {
+  it('merge in any order, twice, to the same log; every line once, the later version of it', () => {
+    fc.assert(
+      fc.property(log, log, log, (a, b, c) => {
+        const merged = mergeLogs(a, b);
+        expect(mergeLogs(b, a)).toEqual(merged);
+        expect(mergeLogs(merged, b)).toEqual(merged);
+        expect(mergeLogs(mergeLogs(a, b), c)).toEqual(mergeLogs(a, mergeLogs(b, c)));
+        expect(new Set(merged.map((it) => it.id))).toEqual(new Set([...a, ...b].map((it) => it.id)));
+        for (const it of merged)
+          expect(it.changed).toBe(
+            Math.max(...[...a, ...b].filter((own) => own.id === it.id).map((own) => own.changed)),
+          );
+      }),
+    );
+  });
+  it('every line can be written and read', () => {
+    fc.assert(
+      fc.property(entry, (it) => {
+        expect(Entry.parse(JSON.parse(JSON.stringify(it)))).toEqual(it);
+      }),
+    );
+  });
+});

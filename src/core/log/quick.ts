@@ -1,0 +1,177 @@
+import type { Draft, EntryKind, EntryValues } from './entry';
+
+export interface QuickPlace {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What a part of a quick line was understood as. */
+export interface QuickEntry {
+  readonly source: string;
+  readonly place: QuickPlace | null;
+  readonly draft: Draft | null;
+  /** Why it cannot be written as it stands. */
+  readonly wrong: string | null;
+}
+
+const VERBS: readonly (readonly [RegExp, EntryKind])[] = [
+  [/^(mist(ed)?|spray(ed)?)\b/i, 'mist'],
+  [/^(fed|feed|food|ate)\b/i, 'feed'],
+  [/^(refused|off food|no food)\b/i, 'feed'],
+  [/^(clean(ed)?|spot)\b/i, 'clean'],
+  [/^(poo|dropping(s)?|urate(s)?)\b/i, 'droppings'],
+  [/^(shed|sloughed)\b/i, 'shed'],
+  [/^(mou?ld)\b/i, 'mould'],
+  [/^(pest(s)?|mite(s)?|gnat(s)?)\b/i, 'pests'],
+  [/^(crew|springtails|isopods)\b/i, 'crew'],
+  [/^(eggs?)\b/i, 'eggs'],
+  [/^(laid|laying)\b/i, 'laying'],
+  [/^(hatched)\b/i, 'hatching'],
+  [/^(born)\b/i, 'birth'],
+  [/^(died|dead)\b/i, 'death'],
+  [/^(handled)\b/i, 'handling'],
+  [/^(moved)\b/i, 'move'],
+  [/^(repaired|repair|broken|replaced)\b/i, 'repair'],
+  [/^(weight|weighed|weighs)\b/i, 'weight'],
+];
+
+const NUMBER = String.raw`(-?\d+(?:[.,]\d+)?)`;
+const find = (text: string, unit: string): number | null => {
+  const found = new RegExp(`${NUMBER}\\s*(?:${unit})(?![a-z])`, 'i').exec(text);
+  return found?.[1] === undefined ? null : Number(found[1].replace(',', '.'));
+};
+const plain = (text: string): string =>
+  text
+    .normalize('NFD')
+    .replace(/\p{Diacritic}/gu, '')
+    .toLowerCase()
+    .trim();
+
+/** The place whose name, or the beginning of it, the words begin with; and the words after it. */
+function placeIn(
+  text: string,
+  places: readonly QuickPlace[],
+): { readonly place: QuickPlace; readonly rest: string } | { readonly unclear: readonly string[] } | null {
+  const words = text.trim().split(/\s+/);
+  for (let count = Math.min(4, words.length); count > 0; count -= 1) {
+    const said = plain(words.slice(0, count).join(' '));
+    if (said.length < 2) continue;
+    const whole = places.filter((it) => plain(it.name) === said);
+    const begun = places.filter((it) => plain(it.name).startsWith(said));
+    const found = whole.length > 0 ? whole : begun;
+    const [only] = found;
+    if (only && found.length === 1) return { place: only, rest: words.slice(count).join(' ') };
+    if (found.length > 1) return { unclear: found.map((it) => it.name) };
+  }
+  return null;
+}
+
+/** Readings in a text: °C or °F, %, UV index. */
+function readingIn(text: string): Partial<EntryValues> {
+  const celsius = find(text, '°\\s?C|C');
+  const fahrenheit = find(text, '°\\s?F|F');
+  const humidity = find(text, '%');
+  const uv = /\buvi?\s*(\d+(?:[.,]\d+)?)/i.exec(text)?.[1];
+  return {
+    ...(celsius !== null
+      ? { temperature: celsius }
+      : fahrenheit !== null
+        ? { temperature: ((fahrenheit - 32) * 5) / 9 }
+        : {}),
+    ...(humidity !== null ? { humidity: humidity / 100 } : {}),
+    ...(uv !== undefined ? { uvIndex: Number(uv.replace(',', '.')) } : {}),
+  };
+}
+
+/** One part as an entry; what no rule knows is a note. Says what is impossible rather than write it. */
+function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: string } {
+  const verb = VERBS.find(([pattern]) => pattern.test(text));
+  const kind = verb?.[1];
+  const after = verb ? text.replace(verb[0], '').trim() : text;
+  const grams = find(text, 'g|grams?');
+  const kilograms = find(text, 'kg');
+  const mass = kilograms ?? (grams === null ? null : grams / 1000);
+  if (kind === 'mist') {
+    const minutes = find(text, 'min');
+    const seconds = find(text, 's|sec|seconds?') ?? (minutes === null ? null : minutes * 60);
+    return { draft: { kind, values: { seconds }, text: seconds === null ? after : '' } };
+  }
+  if (kind === 'feed') {
+    const refused = /refused|off food|no food|nothing taken/i.test(text);
+    const left = /(\d+(?:[.,]\d+)?)\s+(?:left|over)\b/i.exec(text)?.[1];
+    const given = /^(\d+(?:[.,]\d+)?)\s*(.*)$/.exec(
+      after.replace(/,?\s*\d+(?:[.,]\d+)?\s+(?:left|over)\b/i, ''),
+    );
+    const count = given?.[1] === undefined ? null : Number(given[1].replace(',', '.'));
+    const leftOver = left === undefined ? null : Number(left.replace(',', '.'));
+    if (count !== null && leftOver !== null && leftOver > count)
+      return { wrong: `${leftOver} left of ${count} given` };
+    return {
+      draft: {
+        kind,
+        values: { count, left: leftOver, refused: refused ? true : null },
+        text: (given?.[2] ?? (refused ? '' : after)).replace(/[,\s]+$/, '').trim(),
+      },
+    };
+  }
+  if (kind === 'weight' || (kind === undefined && mass !== null && /^[\d.,]+\s*k?g/i.test(text))) {
+    return mass === null
+      ? { wrong: 'how much it weighs is missing, such as 42 g' }
+      : { draft: { kind: 'weight', values: { mass }, text: '' } };
+  }
+  if (kind === 'eggs' || kind === 'hatching' || kind === 'birth' || kind === 'death') {
+    const count = /\d+/.exec(text)?.[0];
+    return { draft: { kind, values: { count: count === undefined ? null : Number(count) }, text: after } };
+  }
+  if (kind !== undefined) return { draft: { kind, values: {}, text: after } };
+  const reading = readingIn(text);
+  if (Object.keys(reading).length > 0) {
+    const { temperature = null, humidity = null } = reading;
+    if (humidity !== null && (humidity < 0 || humidity > 1))
+      return { wrong: 'humidity lies between 0 and 100 %' };
+    if (temperature !== null && (temperature < -60 || temperature > 120))
+      return { wrong: 'no thermometer in a box reads that' };
+    const point = text
+      .replace(new RegExp(`${NUMBER}\\s*(?:°?\\s?[CF]\\b|%)|\\buvi?\\s*[\\d.,]+`, 'gi'), '')
+      .replace(/[,\s]+/g, ' ')
+      .trim();
+    return {
+      draft: {
+        kind: 'reading',
+        values: { ...reading, point: point === '' ? null : point.slice(0, 80) },
+        text: '',
+      },
+    };
+  }
+  return { draft: { kind: 'note', values: {}, text } };
+}
+
+/**
+ * A line typed in a hurry, such as “bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %”: parts by semicolons, each with
+ * the place named before it, or the one that is open. What is not understood is kept as a note; what cannot be is said.
+ * @param open the enclosure that is meant where none is named; null: one must be named
+ */
+export function quickEntries(
+  line: string,
+  places: readonly QuickPlace[],
+  open: QuickPlace | null,
+): readonly QuickEntry[] {
+  let place = open;
+  return line
+    .split(/;|\n/)
+    .map((it) => it.trim())
+    .filter((it) => it !== '')
+    .map((source): QuickEntry => {
+      const named = placeIn(source, places);
+      if (named && 'unclear' in named)
+        return { source, place: null, draft: null, wrong: `Which one: ${named.unclear.join(' or ')}?` };
+      const rest = named ? named.rest : source;
+      if (named) place = named.place;
+      if (!place) return { source, place: null, draft: null, wrong: 'Begin with the name of an enclosure.' };
+      if (rest === '') return { source, place, draft: null, wrong: `What about ${place.name}?` };
+      const read = draftOf(rest);
+      return 'wrong' in read
+        ? { source, place, draft: null, wrong: `${read.wrong}.` }
+        : { source, place, draft: read.draft, wrong: null };
+    });
+}

@@ -1,0 +1,215 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { careNow, careOf, type Due, type HeldRule } from '@/core/care';
+import { useEditing, useLog, useOpenDesign, useStore } from '@/store';
+import { dayWords } from '@/ui/days';
+import { LineField } from '@/ui/fields/PlainFields';
+import { TableCard } from '@/ui/TableCard';
+import { whenWords } from '@/ui/whenWords';
+import { DueRow } from './DueRow';
+import { dueIn, LOOK_BACK } from './due';
+import { WhenField } from './WhenField';
+
+/** What is due here, and every rule it comes from: when, why, last and next, paused or changed. */
+export function CareTab({ today }: { readonly today: string }) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const log = useLog(design.id, LOOK_BACK);
+  const [picked, setPicked] = useState<string | null>(null);
+  const due = useMemo(() => dueIn(design, log ?? [], today, catalogue), [design, log, today, catalogue]);
+  const rules = careOf(design, catalogue);
+  const active = new Set(careNow(design, catalogue).map((it) => it.id));
+  const now = due.filter((it) => it.late >= 0);
+  const chosen = rules.find((it) => it.id === picked);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5 }}>
+      <Box component="section" aria-labelledby="due-now">
+        <Typography variant="h2" id="due-now" sx={{ mb: 0.75 }}>
+          {now.length === 0 ? 'Nothing is due today' : 'Due now'}
+        </Typography>
+        {active.size === 0 && (
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+            Care begins when it cures, grows in or is lived in: say so in its Brief.
+          </Typography>
+        )}
+        {now.length > 0 && (
+          <Box
+            component="ul"
+            sx={{
+              m: 0,
+              p: 0,
+              listStyle: 'none',
+              bgcolor: 'earth.card',
+              border: 1,
+              borderColor: 'earth.rule',
+              borderRadius: '12px',
+            }}
+          >
+            {now.map((it) => (
+              <DueRow key={it.rule.id} design={design.id} due={it} />
+            ))}
+          </Box>
+        )}
+      </Box>
+      {chosen && <RuleCard key={chosen.id} rule={chosen} onClose={() => setPicked(null)} />}
+      <Box component="section" aria-labelledby="all-care">
+        <Typography variant="h2" id="all-care" sx={{ mb: 0.75 }}>
+          All care
+        </Typography>
+        <TableCard label="All care">
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">When</th>
+              <th scope="col">Last</th>
+              <th scope="col">Next</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rules.map((rule) => (
+              <tr key={rule.id} data-rule={rule.id} data-selected={rule.id === picked}>
+                <td style={{ whiteSpace: 'normal' }}>
+                  <Button
+                    onClick={() => setPicked(rule.id)}
+                    sx={{
+                      p: 0,
+                      minWidth: 0,
+                      textAlign: 'left',
+                      justifyContent: 'flex-start',
+                      color: 'earth.ink',
+                    }}
+                  >
+                    {rule.what}
+                  </Button>
+                </td>
+                <td>
+                  {rule.paused ? 'paused' : whenWords(rule.when)}
+                  {rule.own && !rule.paused ? ' · your own' : ''}
+                </td>
+                <td>{lastOf(due, rule.id)}</td>
+                <td>{active.has(rule.id) ? nextOf(due, rule.id) : 'not yet'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </TableCard>
+      </Box>
+      <AddOwn />
+    </Box>
+  );
+}
+
+const lastOf = (due: readonly Due[], id: string): string => {
+  const last = due.find((it) => it.rule.id === id)?.last;
+  return last ? dayWords(last) : '–';
+};
+const nextOf = (due: readonly Due[], id: string): string => {
+  const own = due.find((it) => it.rule.id === id);
+  return own ? (own.late >= 0 ? 'now' : dayWords(own.day)) : '–';
+};
+
+/** One rule: why, and how its keeper wants it. */
+function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose: () => void }) {
+  const { edit } = useEditing();
+  const { design } = useOpenDesign();
+  const isOwn = design.care.own.some((it) => it.id === rule.id);
+  const changed = design.care.changes.some((it) => it.rule === rule.id);
+  return (
+    <Box
+      component="section"
+      aria-label={rule.what}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {rule.what}
+        </Typography>
+        <Button onClick={onClose}>Close</Button>
+      </Box>
+      <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.5 }}>
+        {rule.why}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+        <WhenField
+          when={rule.when}
+          onCommit={(when) => edit({ edit: 'changeCare', change: { rule: rule.id, change: { when } } })}
+        />
+        <LineField
+          key={rule.reason}
+          label="Because"
+          optional
+          value={rule.reason}
+          onCommit={(reason) => edit({ edit: 'changeCare', change: { rule: rule.id, change: { reason } } })}
+          sx={{ flex: 1, minWidth: 200 }}
+        />
+        <FormControlLabel
+          label="Paused"
+          control={
+            <Switch
+              checked={rule.paused}
+              onChange={(_, paused) =>
+                edit({ edit: 'changeCare', change: { rule: rule.id, change: { paused } } })
+              }
+            />
+          }
+        />
+        {isOwn ? (
+          <Button color="error" onClick={() => edit({ edit: 'removeCare', change: { rule: rule.id } })}>
+            Take it away
+          </Button>
+        ) : (
+          changed && (
+            <Button
+              onClick={() =>
+                edit({
+                  edit: 'changeCare',
+                  change: { rule: rule.id, change: { when: null, paused: false, reason: '' } },
+                })
+              }
+            >
+              As it follows from the design
+            </Button>
+          )
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** Something of the keeper's own that comes again. */
+function AddOwn() {
+  const { edit } = useEditing();
+  const [round, setRound] = useState(0);
+  return (
+    <Box component="section" aria-labelledby="own-care">
+      <Typography variant="h2" id="own-care" sx={{ mb: 1 }}>
+        Something of your own
+      </Typography>
+      <LineField
+        key={round}
+        label="What is to be done, every 30 days to begin with"
+        value=""
+        onCommit={(what) => {
+          edit({
+            edit: 'addCare',
+            change: { what, why: '', when: { by: 'since', days: 30 }, sitter: false },
+          });
+          setRound(round + 1);
+        }}
+        sx={{ width: '100%', maxWidth: 520 }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,126 @@
+'use client';
+
+import CheckIcon from '@mui/icons-material/Check';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import TextField from '@mui/material/TextField';
+import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
+import { useState } from 'react';
+import { CAUTIONS } from '@/catalogue';
+import type { Due } from '@/core/care';
+import type { EntryKind } from '@/core/log';
+import { tell } from '@/core/units';
+import { useLogBook } from '@/store';
+import { useReader } from '@/ui/units';
+import { useUndoable } from '@/ui/useUndoable';
+import { capital } from '@/ui/words';
+
+/** What an entry of a rule is an entry of, where there is a kind of its own for it. */
+const KIND_OF: Readonly<Record<string, EntryKind>> = {
+  mist: 'mist',
+  feed: 'feed',
+  'spot-clean': 'clean',
+  glass: 'clean',
+  urates: 'clean',
+  'crew-seen': 'crew',
+};
+
+interface Props {
+  readonly design: string;
+  readonly due: Due;
+}
+
+/** One thing that is due: done in one tap; more, with a note or left out on purpose, behind the dots. */
+export function DueRow({ design, due }: Props) {
+  const { prefs } = useReader();
+  const book = useLogBook();
+  const undoable = useUndoable();
+  const [more, setMore] = useState(false);
+  const [note, setNote] = useState('');
+  const { rule, late } = due;
+  const amount = tell(rule.amount, { prefs, locale: 'en' });
+  const write = (outcome: 'done' | 'skipped'): void => {
+    const draft = {
+      kind: KIND_OF[rule.id] ?? 'care',
+      values: {},
+      text: note,
+      rule: rule.id,
+      outcome,
+    } as const;
+    void book.write([{ design, draft }]).then((ids) => {
+      undoable(outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`, () =>
+        book.strike(ids),
+      );
+    });
+  };
+  return (
+    <Box
+      component="li"
+      data-due={rule.id}
+      sx={{ borderTop: 1, borderColor: 'earth.rule', px: 1.5, py: 0.75, '&:first-of-type': { borderTop: 0 } }}
+    >
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        <Button
+          variant="outlined"
+          aria-label={`Done: ${rule.what}`}
+          onClick={() => write('done')}
+          sx={{ minWidth: 48, width: 48, minHeight: 48, p: 0, flex: 'none' }}
+        >
+          <CheckIcon />
+        </Button>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Box sx={{ fontWeight: 600 }}>
+            {rule.what}
+            {late > 0 && (
+              <Box component="span" sx={{ color: 'earth.clay', fontWeight: 600, ml: 1, typography: 'body2' }}>
+                {late === 1 ? 'since yesterday' : `${late} days late`}
+              </Box>
+            )}
+          </Box>
+          <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
+            {amount !== '' && `${capital(amount)}. `}
+            {rule.why}
+          </Box>
+        </Box>
+        <IconButton
+          aria-label={`More: ${rule.what}`}
+          aria-expanded={more}
+          onClick={() => setMore(!more)}
+          sx={{ width: 44, height: 44 }}
+        >
+          <MoreHorizIcon />
+        </IconButton>
+      </Box>
+      {more && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1, pl: { sm: 7.5 } }}>
+          <TextField
+            label="Note"
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            sx={{ flex: 1, minWidth: 200 }}
+          />
+          <Button variant="contained" onClick={() => write('done')}>
+            Done
+          </Button>
+          <Button variant="outlined" onClick={() => write('skipped')}>
+            Leave it out
+          </Button>
+          {rule.caution && (
+            <Box
+              sx={{
+                flex: '1 0 100%',
+                typography: 'body2',
+                borderLeft: 3,
+                borderColor: 'earth.clay',
+                pl: 1.25,
+              }}
+            >
+              <strong>{CAUTIONS[rule.caution].title}.</strong> {CAUTIONS[rule.caution].text}
+            </Box>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,86 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { quickEntries, type QuickPlace } from '@/core/log';
+import { useLogBook } from '@/store';
+import { useReader } from '@/ui/units';
+import { useUndoable } from '@/ui/useUndoable';
+import { entryWords, KIND_WORD } from './entryWords';
+
+interface Props {
+  readonly places: readonly QuickPlace[];
+  /** The enclosure that is meant where none is named. */
+  readonly open: QuickPlace | null;
+}
+
+/** A line typed in a hurry, shown as it is understood before it is written. */
+export function QuickLine({ places, open }: Props) {
+  const [line, setLine] = useState('');
+  const reader = useReader();
+  const book = useLogBook();
+  const undoable = useUndoable();
+  const parts = quickEntries(line, places, open);
+  const ready = parts.length > 0 && parts.every((it) => it.wrong === null);
+  const write = (): void => {
+    if (!ready) return;
+    const lines = parts.flatMap(({ place, draft }) => (place && draft ? [{ design: place.id, draft }] : []));
+    void book.write(lines).then((ids) => {
+      setLine('');
+      undoable(`${ids.length === 1 ? 'Written' : `${ids.length} lines written`}.`, () => book.strike(ids));
+    });
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(event: { preventDefault: () => void }) => (event.preventDefault(), write())}
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+        <TextField
+          fullWidth
+          label="Write down"
+          placeholder={
+            open
+              ? 'mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %'
+              : 'bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %'
+          }
+          value={line}
+          onChange={(event) => setLine(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000, autoComplete: 'off' } }}
+        />
+        <Button type="submit" variant="contained" disabled={!ready} sx={{ minHeight: 40 }}>
+          Write
+        </Button>
+      </Box>
+      <Box
+        aria-live="polite"
+        aria-label="As it is understood"
+        role="group"
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: parts.length > 0 ? 1 : 0 }}
+      >
+        {parts.map(({ source, place, draft, wrong }, index) =>
+          wrong !== null ? (
+            <Box key={`${index} ${source}`} sx={{ color: 'earth.clay', typography: 'body2', py: 0.5 }}>
+              “{source}”: {wrong}
+            </Box>
+          ) : (
+            <Chip
+              key={`${index} ${source}`}
+              variant="outlined"
+              label={
+                <>
+                  {place && place.id !== open?.id && <strong>{place.name} · </strong>}
+                  {draft &&
+                    `${KIND_WORD[draft.kind]}${entryWords(draft, reader) ? `: ${entryWords(draft, reader)}` : ''}`}
+                </>
+              }
+            />
+          ),
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,172 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useMemo, useState, type ReactNode } from 'react';
+import type { Due } from '@/core/care';
+import { findAnimal } from '@/core/catalogue';
+import type { Design } from '@/core/design';
+import { useDesigns, useLog, useStore } from '@/store';
+import { dayWords, localToday } from '@/ui/days';
+import { Message } from '@/ui/Message';
+import { TopBar } from '@/ui/shell/TopBar';
+import { capital, counted, OUTER_PLACES } from '@/ui/words';
+import { dueIn, LOOK_BACK } from './due';
+import { DueRow } from './DueRow';
+import { QuickLine } from './QuickLine';
+
+const WEEK = 7;
+
+/** What is due now in every enclosure, and what comes this week. */
+export function Today({ tools }: { readonly tools: ReactNode }) {
+  const { catalogue } = useStore();
+  const designs = useDesigns();
+  const log = useLog(null, LOOK_BACK);
+  const [today] = useState(() => localToday(new Date()));
+  const boxes = useMemo(() => {
+    const all = designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
+    return all && log
+      ? all.map((design) => ({ design, due: dueIn(design, log, today, catalogue) }))
+      : undefined;
+  }, [designs, log, today, catalogue]);
+  const kept = boxes?.filter((it) => it.due.length > 0) ?? [];
+  const open = kept.filter((it) => it.due.some((own) => own.late >= 0));
+  const now = open.flatMap((it) => it.due.filter((own) => own.late >= 0));
+  const minutes = now.reduce((sum, it) => sum + it.rule.minutes, 0);
+  return (
+    <Box sx={{ minHeight: '100dvh' }}>
+      <TopBar places={OUTER_PLACES('/today')} tools={tools} />
+      <Box component="main" sx={{ px: { xs: 1.5, md: 2.5 }, py: 2.25, maxWidth: 980, mx: 'auto' }}>
+        {boxes === undefined ? (
+          <Message title="Looking what is due" role="status" />
+        ) : kept.length === 0 ? (
+          <Message
+            title="Nothing to care for yet"
+            actions={
+              <Button component={NextLink} href="/" variant="contained">
+                To the rack
+              </Button>
+            }
+          >
+            Care begins when an enclosure cures, grows in or is lived in: say so in its Brief.
+          </Message>
+        ) : (
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+            <Box>
+              <Typography variant="h1" component="h1">
+                Today
+              </Typography>
+              <Typography sx={{ color: 'earth.quiet' }} aria-live="polite">
+                {now.length === 0
+                  ? `${dayWords(today)}. All is done.`
+                  : `${dayWords(today)}. ${now.length} ${now.length === 1 ? 'thing' : 'things'} in ${open.length} ${open.length === 1 ? 'box' : 'boxes'}, about ${Math.max(1, Math.round(minutes))} minutes.`}
+              </Typography>
+            </Box>
+            <QuickLine places={kept.map((it) => ({ id: it.design.id, name: it.design.name }))} open={null} />
+            {open.map(({ design, due }) => (
+              <BoxDue key={design.id} design={design} due={due.filter((it) => it.late >= 0)} />
+            ))}
+            <Week boxes={kept} today={today} />
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function BoxDue({ design, due }: { readonly design: Design; readonly due: readonly Due[] }) {
+  const { catalogue } = useStore();
+  const animal = findAnimal(catalogue, design.brief.animal);
+  return (
+    <Box component="section" aria-labelledby={`due-${design.id}`}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.25, mb: 0.75 }}>
+        <Typography variant="h2" id={`due-${design.id}`}>
+          <NextLink href={`/e/${design.id}/keep`} style={{ color: 'inherit', textDecoration: 'none' }}>
+            {design.name}
+          </NextLink>
+        </Typography>
+        <Box sx={{ color: 'earth.quiet', typography: 'body2' }}>
+          {animal && design.brief.stage === 'inhabited'
+            ? capital(counted(design.brief.count, animal.english))
+            : 'growing in'}
+        </Box>
+      </Box>
+      <Box
+        component="ul"
+        sx={{
+          m: 0,
+          p: 0,
+          listStyle: 'none',
+          bgcolor: 'earth.card',
+          border: 1,
+          borderColor: 'earth.rule',
+          borderRadius: '12px',
+        }}
+      >
+        {due.map((it) => (
+          <DueRow key={it.rule.id} design={design.id} due={it} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** The coming days, shortly. */
+function Week({
+  boxes,
+  today,
+}: {
+  readonly boxes: readonly { readonly design: Design; readonly due: readonly Due[] }[];
+  readonly today: string;
+}) {
+  const days = new Map<string, string[]>();
+  for (const { design, due } of boxes)
+    for (const { rule, day, late } of due)
+      if (late < 0 && late >= -WEEK)
+        days.set(day, [
+          ...(days.get(day) ?? []),
+          `${design.name}: ${rule.what.charAt(0).toLowerCase()}${rule.what.slice(1)}`,
+        ]);
+  if (days.size === 0) return null;
+  return (
+    <Box component="section" aria-labelledby="week">
+      <Typography variant="h2" id="week" sx={{ mb: 0.75 }}>
+        This week
+      </Typography>
+      <Box
+        component="dl"
+        sx={{
+          m: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: '130px 1fr' },
+          columnGap: 2,
+          rowGap: 0.75,
+        }}
+      >
+        {[...days]
+          .sort(([a], [b]) => a.localeCompare(b))
+          .map(([day, words]) => (
+            <Box key={day} sx={{ display: 'contents' }}>
+              <Box component="dt" sx={{ fontWeight: 600 }}>
+                {weekday(day, today)}
+              </Box>
+              <Box component="dd" sx={{ m: 0, color: 'earth.quiet' }}>
+                {words.join('; ')}
+              </Box>
+            </Box>
+          ))}
+      </Box>
+    </Box>
+  );
+}
+
+const weekday = (day: string, today: string): string =>
+  Date.parse(day) - Date.parse(today) === 86_400_000
+    ? 'Tomorrow'
+    : new Date(`${day}T12:00:00Z`).toLocaleDateString(undefined, {
+        weekday: 'long',
+        day: 'numeric',
+        timeZone: 'UTC',
+      });

@@ -1,0 +1,51 @@
+import { NO_VALUES, type Draft, type Entry, type EntryKind } from '@/core/log';
+import { mass, percent, temperature } from '@/core/units';
+import type { Reader } from '@/ui/units';
+
+export const KIND_WORD: Record<EntryKind, string> = {
+  reading: 'Reading',
+  mist: 'Misted',
+  feed: 'Fed',
+  clean: 'Cleaned',
+  droppings: 'Droppings',
+  weight: 'Weight',
+  shed: 'Shed',
+  'water-test': 'Water test',
+  lamp: 'Lamp meter',
+  crew: 'Crew',
+  mould: 'Mould',
+  pests: 'Pests',
+  'plant-lost': 'Plant lost',
+  'plant-new': 'New plant',
+  repair: 'Repair',
+  behaviour: 'Behaviour',
+  laying: 'Laying',
+  eggs: 'Eggs',
+  hatching: 'Hatched',
+  birth: 'Born',
+  death: 'Died',
+  move: 'Moved',
+  handling: 'Handled',
+  care: 'Care',
+  note: 'Note',
+};
+
+/** What an entry says beside its kind, in the reader's units. */
+export function entryWords(
+  { kind, values: given, text }: Pick<Entry, 'kind' | 'text'> & { readonly values: Draft['values'] },
+  { write }: Pick<Reader, 'write'>,
+): string {
+  const said: string[] = [];
+  const values = { ...NO_VALUES, ...given };
+  if (values.temperature !== null) said.push(write(temperature(values.temperature), { decimals: 1 }));
+  if (values.humidity !== null) said.push(write(percent(values.humidity)));
+  if (values.uvIndex !== null) said.push(`UV index ${values.uvIndex}`);
+  if (values.point !== null) said.push(values.point);
+  if (values.seconds !== null) said.push(`${values.seconds} s`);
+  if (values.mass !== null) said.push(write(mass(values.mass)));
+  if (values.refused) said.push('refused');
+  if (values.count !== null) said.push(`${values.count}${kind === 'feed' && text !== '' ? ` ${text}` : ''}`);
+  if (values.left !== null) said.push(`${values.left} left`);
+  if (text !== '' && !(kind === 'feed' && values.count !== null)) said.push(text);
+  return said.join(', ');
+}

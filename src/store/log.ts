@@ -1,0 +1,47 @@
+import { Entry, entryOf, mergeLogs, type Draft } from '@/core/log';
+import type { RinconDatabase } from './database';
+
+/** Lines of now, unless they say when. What is written down at once is written in one transaction; gives the ids of its lines, to take them back. */
+export async function writeEntries(
+  db: RinconDatabase,
+  lines: readonly { readonly design: string; readonly draft: Draft; readonly at?: number }[],
+  now: number,
+): Promise<readonly string[]> {
+  const entries = lines.map(({ design, draft, at = now }) =>
+    Entry.parse(entryOf(draft, { id: crypto.randomUUID(), design, at, changed: now })),
+  );
+  await db.transaction('rw', db.log, () => db.log.bulkAdd(entries));
+  return entries.map((it) => it.id);
+}
+
+/** Strikes lines out, or takes that back; a struck line is kept, so that no merge brings it back. */
+export async function strike(
+  db: RinconDatabase,
+  ids: readonly string[],
+  gone: boolean,
+  now: number,
+): Promise<void> {
+  await db.transaction('rw', db.log, async () => {
+    for (const id of ids) {
+      const entry = await db.log.get(id);
+      // A clock that was set back must not make this change the older one.
+      if (entry) await db.log.put({ ...entry, gone, changed: Math.max(now, entry.changed + 1) });
+    }
+  });
+}
+
+/** Lines since a time, of one enclosure or of all, the oldest first; struck ones are left out. */
+export async function listLog(
+  db: RinconDatabase,
+  design: string | null,
+  since: number,
+): Promise<readonly Entry[]> {
+  const rows =
+    design === null
+      ? await db.log.where('at').aboveOrEqual(since).toArray()
+      : await db.log.where('[design+at]').between([design, since], [design, Infinity]).toArray();
+  return mergeLogs(
+    rows.filter((it) => !it.gone),
+    [],
+  );
+}
