@@ -27,12 +27,6 @@ const SHOTS = [
   ['list', '/e/demo-hedge/build'],
   ['build-sheet', '/e/demo-hedge/sheets', undefined, { viewport: { width: 1280, height: 1300 } }],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
-  [
-    'solver',
-    '/stores?tab=bench&design=demo-hedge&layer=layer-3',
-    solver,
-    { viewport: { width: 1280, height: 1500 } },
-  ],
   ['mixing-sheet', '/e/demo-dry-wash/mixing'],
   ['almanac', '/almanac', almanac],
   ['today', '/today', quick],
@@ -57,11 +51,6 @@ async function bench(page) {
   const third = page.getByRole('region', { name: 'Mix C' });
   await third.getByRole('combobox').first().fill('fern fibre');
   await page.getByRole('option').first().click();
-}
-
-async function solver(page) {
-  await page.getByRole('button', { name: 'Work it out' }).click();
-  await page.getByRole('table', { name: 'What goes in' }).waitFor();
 }
 
 async function almanac(page) {

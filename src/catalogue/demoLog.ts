@@ -19,7 +19,10 @@ export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: n
       entries.push(entryOf(draft, { id: `${design.id} ${key}`, design: design.id, at, changed: at }));
   };
   for (const design of designs) {
+    const lived = design.brief.stage === 'inhabited';
     careNow(design, catalogue).forEach((rule, index) => {
+      // Fed every second evening, below.
+      if (lived && rule.id === 'feed') return;
       const share = SHARES[index % SHARES.length] ?? 0.5;
       const ago =
         rule.when.by === 'since'
@@ -30,7 +33,6 @@ export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: n
       write(design, rule.id, Math.max(1, ago), 8, { kind: 'care', values: {}, text: '', rule: rule.id });
     });
     if (design.brief.stage !== 'inhabited' && design.brief.stage !== 'growing-in') continue;
-    const lived = design.brief.stage === 'inhabited';
     for (let ago = 1; ago <= 14; ago += 1) {
       const swing = Math.sin(ago * 1.7);
       write(design, `warm ${ago}`, ago, 9, {
@@ -43,6 +45,7 @@ export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: n
           kind: 'feed',
           values: { count: 6, left: ago % 3 === 0 ? 2 : 0 },
           text: 'small crickets',
+          rule: 'feed',
         });
     }
     if (lived) {

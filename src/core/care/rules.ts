@@ -1,6 +1,6 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
-import { length, mass, percent, say, type Said } from '../units';
+import { length, light, percent, say, type Said } from '../units';
 import { after, daily, monthly, weekly, type CareRule, type When } from './rule';
 
 /** Minutes since midnight as a time of day. */
@@ -165,7 +165,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
         what: 'Dry food for the crew',
         why: 'A tidy animal leaves too little for it.',
         when: after(7),
-        amount: say`${mass(living.supplement)}`,
+        amount: say`${light(living.supplement)} a week`,
         minutes: 2,
       });
     const springtails = living.crew.some((it) => findCrew(catalogue, it.kind)?.group === 'springtail');
@@ -226,14 +226,6 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       caution: 'hygiene',
     });
   }
-  add({
-    id: 'backup',
-    group: 'records',
-    what: 'Save a backup file',
-    why: 'All records live in this browser; a file lives elsewhere.',
-    when: after(30),
-    minutes: 1,
-  });
   return rules;
 }
 

@@ -8,7 +8,7 @@ export interface Quantity {
 }
 
 /** `tank` and `bag` are both volumes, told apart because they are sold in different units. */
-export type Measure = 'length' | 'tank' | 'bag' | 'mass' | 'temperature' | 'percent';
+export type Measure = 'length' | 'tank' | 'bag' | 'mass' | 'light' | 'temperature' | 'percent';
 
 const of =
   (measure: Measure) =>
@@ -22,6 +22,8 @@ export const tank = of('tank');
 export const bag = of('bag');
 /** kg */
 export const mass = of('mass');
+/** kg of what is weighed on a kitchen scale: written in grams or ounces */
+export const light = of('light');
 /** °C */
 export const temperature = of('temperature');
 /** fraction, 0 to 1 */
@@ -32,6 +34,7 @@ const DIMENSION: Record<Measure, Dimension> = {
   tank: 'volume',
   bag: 'volume',
   mass: 'mass',
+  light: 'mass',
   temperature: 'temperature',
   percent: 'percent',
 };
@@ -41,7 +44,9 @@ export function dimensionOf(measure: Measure): Dimension {
 }
 
 export function unitFor(measure: Measure, prefs: UnitPrefs): UnitId {
-  return measure === 'percent' ? 'percent' : prefs[measure];
+  if (measure === 'percent') return 'percent';
+  if (measure === 'light') return prefs.mass === 'kg' ? 'g' : 'oz';
+  return prefs[measure];
 }
 
 /** SI to the number a person would write in `unit`, unrounded. */
@@ -72,6 +77,7 @@ function decimalsFor(unit: Unit, written: number, bare: boolean): number {
   )
     return 2;
   if (unit.symbol === 'cu ft') return 2;
+  if (unit.symbol === 'g' || unit.symbol === 'oz') return Math.abs(written) < 100 ? 1 : 0;
   if (unit.symbol === 'in') return Math.abs(written) < 10 ? 2 : 1;
   if (unit.decimals === 1 && Math.abs(written) >= 100) return 0;
   return unit.decimals;

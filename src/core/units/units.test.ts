@@ -5,6 +5,7 @@ import {
   editableText,
   formatQuantity,
   length,
+  light,
   mass,
   METRIC,
   parseQuantity,
@@ -127,6 +128,9 @@ describe('what people read', () => {
     expect(formatQuantity(bag(0.0101), metric)).toBe('10.1\u00a0L');
     expect(formatQuantity(tank(0.03785411784), us)).toBe('10.0\u00a0gal');
     expect(formatQuantity(mass(-0.0001), metric)).toBe('0.0\u00a0kg');
+    expect(formatQuantity(light(0.0112), metric)).toBe('11.2\u00a0g');
+    expect(formatQuantity(light(0.45), metric)).toBe('450\u00a0g');
+    expect(formatQuantity(light(0.0283495), { prefs: US, locale: 'en' })).toBe('1.00\u00a0oz');
     expect(formatQuantity(temperature(24), us)).toBe('75.2\u00a0°F');
     expect(formatQuantity(length(0.455), { prefs: METRIC, locale: 'de' })).toBe('45,5\u00a0cm');
     expect(tell(say`Keep ${length(0.01)} clear, ${2} times.`, metric)).toBe('Keep 1\u00a0cm clear, 2 times.');

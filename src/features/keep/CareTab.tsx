@@ -10,6 +10,7 @@ import { careNow, careOf, type Due, type HeldRule } from '@/core/care';
 import { useEditing, useLog, useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
 import { LineField } from '@/ui/fields/PlainFields';
+import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { whenWords } from '@/ui/whenWords';
 import { DueRow } from './DueRow';
@@ -22,11 +23,16 @@ export function CareTab({ today }: { readonly today: string }) {
   const { design } = useOpenDesign();
   const log = useLog(design.id, LOOK_BACK);
   const [picked, setPicked] = useState<string | null>(null);
-  const due = useMemo(() => dueIn(design, log ?? [], today, catalogue), [design, log, today, catalogue]);
+  const due = useMemo(
+    () => (log ? dueIn(design, log, today, catalogue) : []),
+    [design, log, today, catalogue],
+  );
   const rules = careOf(design, catalogue);
   const active = new Set(careNow(design, catalogue).map((it) => it.id));
   const now = due.filter((it) => it.late >= 0);
   const chosen = rules.find((it) => it.id === picked);
+  // Before the log is read, all would seem to be due.
+  if (!log) return <Message title="Looking what is due" role="status" />;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5 }}>
       <Box component="section" aria-labelledby="due-now">

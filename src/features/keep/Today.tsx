@@ -12,7 +12,7 @@ import { useDesigns, useLog, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
-import { capital, counted, OUTER_PLACES } from '@/ui/words';
+import { capital, counted, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { dueIn, LOOK_BACK } from './due';
 import { DueRow } from './DueRow';
 import { QuickLine } from './QuickLine';
@@ -90,7 +90,7 @@ function BoxDue({ design, due }: { readonly design: Design; readonly due: readon
         <Box sx={{ color: 'earth.quiet', typography: 'body2' }}>
           {animal && design.brief.stage === 'inhabited'
             ? capital(counted(design.brief.count, animal.english))
-            : 'growing in'}
+            : STAGE_WORD[design.brief.stage]}
         </Box>
       </Box>
       <Box

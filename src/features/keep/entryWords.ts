@@ -1,5 +1,5 @@
 import { NO_VALUES, type Draft, type Entry, type EntryKind } from '@/core/log';
-import { mass, percent, temperature } from '@/core/units';
+import { light, mass, percent, temperature } from '@/core/units';
 import type { Reader } from '@/ui/units';
 
 export const KIND_WORD: Record<EntryKind, string> = {
@@ -42,7 +42,7 @@ export function entryWords(
   if (values.uvIndex !== null) said.push(`UV index ${values.uvIndex}`);
   if (values.point !== null) said.push(values.point);
   if (values.seconds !== null) said.push(`${values.seconds} s`);
-  if (values.mass !== null) said.push(write(mass(values.mass)));
+  if (values.mass !== null) said.push(write(values.mass < 2 ? light(values.mass) : mass(values.mass)));
   if (values.refused) said.push('refused');
   if (values.count !== null) said.push(`${values.count}${kind === 'feed' && text !== '' ? ` ${text}` : ''}`);
   if (values.left !== null) said.push(`${values.left} left`);

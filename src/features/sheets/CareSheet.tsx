@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
 import { CARE_GROUPS, careRules, clock, type CareGroup, type CareRule } from '@/core/care';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
-import { length, mass, percent, tell, temperature, type Quantity } from '@/core/units';
+import { length, light, mass, percent, tell, temperature, type Quantity } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { useReader } from '@/ui/units';
@@ -42,7 +42,7 @@ export function CareSheet() {
       lines={[
         ...(animal
           ? [
-              `${animal.scientific}, grown ${band(animal.length.value, length)} long, ${write(mass(animal.mass.value.low))} to ${write(mass(animal.mass.value.high))}`,
+              `${animal.scientific}, grown ${band(animal.length.value, length)} long, ${band(animal.mass.value, animal.mass.value.high < 2 ? light : mass)}`,
               activeWords(animal),
             ]
           : ['No animal yet']),
@@ -123,7 +123,7 @@ export function CareSheet() {
         </thead>
         <tbody>
           {CARE_GROUPS.flatMap((group) => {
-            const own = rules.filter((it) => it.group === group && it.id !== 'backup');
+            const own = rules.filter((it) => it.group === group);
             return own.length === 0
               ? []
               : [
