@@ -6,9 +6,11 @@ import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { applyEdit, DESIGN_VERSION } from '@/core/design';
+import { entryOf } from '@/core/log';
 import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC } from '@/core/units';
 import {
+  ENVELOPE_VERSION,
   envelopeJsonSchema,
   fileName,
   listsCsv,
@@ -74,6 +76,37 @@ describe('files of every earlier version', () => {
     ]);
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v8.rincon.json', 'utf8'));
     expect(before.ok && before.value.designs.every((it) => it.plan.standing === null)).toBe(true);
+  });
+
+  it('version 5 of the file carries the log, with only what was said; earlier ones have none', () => {
+    const text = readFileSync('tests/fixtures/rack-v9.rincon.json', 'utf8');
+    const read = readEnvelope(text);
+    if (!read.ok) throw new Error('not read');
+    const [fed] = read.value.log;
+    expect(fed).toEqual(
+      entryOf(
+        { kind: 'feed', values: { count: 6, left: 2 }, text: 'small crickets', rule: 'feed' },
+        {
+          id: 'demo-bog-shelf feed 2',
+          design: 'demo-bog-shelf',
+          at: 1_763_920_800_000,
+          changed: 1_763_920_800_000,
+        },
+      ),
+    );
+    expect(JSON.parse(text).log[0].values).toEqual({ count: 6, left: 2 });
+    const { designs, prices, shelf, own, log } = read.value;
+    expect(readEnvelope(writeEnvelope(designs, { prices, shelf, own, log }, NOW))).toEqual({
+      ok: true,
+      value: { ...read.value, written: NOW.toISOString() },
+    });
+    const one = readEnvelope(writeSingle(designs[1]!, own, NOW, log));
+    expect(one.ok && one.value.log).toEqual([]);
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v8.rincon.json', 'utf8'));
+    expect(before.ok && before.value.log).toEqual([]);
+    const wrong = JSON.parse(text);
+    wrong.log[0].values.count = -3;
+    expect(readEnvelope(JSON.stringify(wrong))).toMatchObject({ ok: false, place: 'log[0].values.count' });
   });
 
   it('version 2 had one stack of layers and at most a drain on the floor', () => {
@@ -273,7 +306,9 @@ describe('writing and reading', () => {
     [
       'a shelf that holds less than nothing',
       () =>
-        good.replace('"version": 4,', '"version": 2,').replace('"shelf": []', '"shelf": { "charcoal": -1 }'),
+        good
+          .replace(`"version": ${ENVELOPE_VERSION},`, '"version": 2,')
+          .replace('"shelf": []', '"shelf": { "charcoal": -1 }'),
       /^shelf\.charcoal$/,
       />=0|0 or more/,
     ],

@@ -3,11 +3,12 @@ import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { allLayers, Design, migrate } from '@/core/design';
 import { materialsIn } from '@/core/ground';
+import { Entry } from '@/core/log';
 import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import { pathText, type Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 4;
+export const ENVELOPE_VERSION = 5;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -32,6 +33,8 @@ export const Envelope = z.strictObject({
     plants: z.array(Plant).max(1000),
     crew: z.array(CrewKind).max(1000),
   }),
+  /** The log: lines told apart by their id; struck ones too, so that they stay struck where they are taken in. */
+  log: z.array(Entry).max(100_000),
 });
 export type Envelope = z.infer<typeof Envelope>;
 
@@ -45,9 +48,10 @@ export interface Stores {
   readonly prices: Prices;
   readonly shelf: readonly ShelfMove[];
   readonly own: OwnRows;
+  readonly log: readonly Entry[];
 }
 
-export const NO_STORES: Stores = { prices: {}, shelf: [], own: NO_OWN_ROWS };
+export const NO_STORES: Stores = { prices: {}, shelf: [], own: NO_OWN_ROWS, log: [] };
 
 /** Own rows that these designs name, so that a single enclosure can be read elsewhere. */
 export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
@@ -79,7 +83,7 @@ export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
 /** Text of a file holding these designs. */
 export function writeEnvelope(designs: readonly Design[], stores: Stores, written: Date): string {
   const { materials, recipes, animals, plants, crew } = stores.own;
-  const envelope: Envelope = {
+  const envelope = {
     format: 'rincon',
     version: ENVELOPE_VERSION,
     written: written.toISOString(),
@@ -93,13 +97,33 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
       plants: [...plants],
       crew: [...crew],
     },
-  };
+    log: stores.log.map(spoken),
+  } satisfies z.input<typeof Envelope>;
   return `${JSON.stringify(envelope, null, 2)}\n`;
 }
 
-/** Text of a file holding one enclosure, with the own rows it names: whole wherever it is read. */
-export const writeSingle = (design: Design, own: OwnRows, written: Date): string =>
-  writeEnvelope([design], { ...NO_STORES, own: rowsUsedBy([design], own) }, written);
+/** A line of the log with only what was said: a log of years stays small. */
+const spoken = (entry: Entry): z.input<typeof Entry> => ({
+  ...entry,
+  values: Object.fromEntries(Object.entries(entry.values).filter(([, value]) => value !== null)),
+});
+
+/** Text of a file holding one enclosure with its log and the own rows it names: whole wherever it is read. */
+export const writeSingle = (
+  design: Design,
+  own: OwnRows,
+  written: Date,
+  log: readonly Entry[] = [],
+): string =>
+  writeEnvelope(
+    [design],
+    {
+      ...NO_STORES,
+      own: rowsUsedBy([design], own),
+      log: log.filter((it) => it.design === design.id),
+    },
+    written,
+  );
 
 const fault = <T>(place: string, message: string): Read<T> => ({ ok: false, place, message });
 
@@ -150,8 +174,10 @@ export function readEnvelope(text: string): Read<Envelope> {
   }
   // Version 3 had no own plants and crew.
   if (isObject(json) && json.version === 3 && isObject(json.own)) {
-    json = { ...json, version: ENVELOPE_VERSION, own: { plants: [], crew: [], ...json.own } };
+    json = { ...json, version: 4, own: { plants: [], crew: [], ...json.own } };
   }
+  // Version 4 had no log.
+  if (isObject(json) && json.version === 4) json = { log: [], ...json, version: ENVELOPE_VERSION };
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];

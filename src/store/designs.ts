@@ -1,10 +1,12 @@
 import Dexie from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
+import type { Entry } from '@/core/log';
 import type { ShelfMove } from '@/core/shelf';
 import type { DesignRow, RinconDatabase } from './database';
 import { OWN_KINDS, type OwnRows } from '@/catalogue';
 import { loadSettings, saveOwnRow, saveSetting } from './settings';
+import { takeInLog } from './log';
 import { takeInMoves } from './shelf';
 
 /** Steps kept for undo; older ones are let go. */
@@ -210,7 +212,10 @@ export async function takeIn(
   });
 }
 
-/** Takes a whole file in, designs, own rows, shelf and prices, all or none. What is written down here stands. */
+/**
+ * Takes a whole file in, designs, own rows, shelf, log and prices, all or none. What is written down here stands. The
+ * log of an enclosure that is here already goes to that one, whichever design of it is kept.
+ */
 export async function takeInFile(
   db: RinconDatabase,
   file: {
@@ -218,11 +223,12 @@ export async function takeInFile(
     readonly prices: Readonly<Record<string, number>>;
     readonly shelf?: readonly ShelfMove[];
     readonly own?: OwnRows;
+    readonly log?: readonly Entry[];
   },
   makeId: () => string,
   now: number,
 ): Promise<TakenIn> {
-  return db.transaction('rw', db.designs, db.steps, db.settings, db.shelf, async () => {
+  return db.transaction('rw', [db.designs, db.steps, db.settings, db.shelf, db.log], async () => {
     const taken = await takeIn(db, file.designs, makeId, now);
     if (Object.keys(file.prices).length > 0) {
       const { prices } = await loadSettings(db);
@@ -230,6 +236,7 @@ export async function takeInFile(
     }
     const here = await loadSettings(db);
     await takeInMoves(db, file.shelf ?? []);
+    await takeInLog(db, file.log ?? []);
     for (const kind of OWN_KINDS) {
       const known = new Set(here[kind].map((row) => row.id));
       for (const row of file.own?.[kind] ?? []) if (!known.has(row.id)) await saveOwnRow(db, kind, row);

@@ -14,6 +14,18 @@ export async function writeEntries(
   return entries.map((it) => it.id);
 }
 
+/** Every line of one enclosure or of all, struck ones too: for a file. */
+export const wholeLog = (db: RinconDatabase, design: string | null): Promise<readonly Entry[]> =>
+  design === null ? db.log.orderBy('at').toArray() : db.log.where('design').equals(design).sortBy('at');
+
+/** Lines from a file: each once, of two versions the later one. */
+export async function takeInLog(db: RinconDatabase, entries: readonly Entry[]): Promise<void> {
+  await db.transaction('rw', db.log, async () => {
+    const here = (await db.log.bulkGet(entries.map((it) => it.id))).filter((it) => it !== undefined);
+    await db.log.bulkPut([...mergeLogs(here, entries)]);
+  });
+}
+
 /** Strikes lines out, or takes that back; a struck line is kept, so that no merge brings it back. */
 export async function strike(
   db: RinconDatabase,

@@ -32,8 +32,9 @@ export const EntryKind = z.enum(ENTRY_KINDS);
 export type EntryKind = z.infer<typeof EntryKind>;
 
 const id = z.string().min(1).max(120);
-const amount = z.number().finite().min(0).max(1e6).nullable();
-const share = z.number().min(0).max(1).nullable();
+/** What was not said need not be written. */
+const amount = z.number().finite().min(0).max(1e6).nullable().default(null);
+const share = z.number().min(0).max(1).nullable().default(null);
 
 /**
  * One line of the log. It is never rewritten by another device: two logs are merged by the identity of their lines, and
@@ -57,24 +58,24 @@ export const Entry = z.strictObject({
   gone: z.boolean(),
   values: z.strictObject({
     /** °C */
-    temperature: z.number().finite().min(-60).max(120).nullable(),
+    temperature: z.number().finite().min(-60).max(120).nullable().default(null),
     humidity: share,
     uvIndex: amount,
     /** Where it was read. */
-    point: z.string().max(80).nullable(),
+    point: z.string().max(80).nullable().default(null),
     /** s */
     seconds: amount,
     /** Given, left over, laid, hatched, born. */
     count: amount,
     left: amount,
-    refused: z.boolean().nullable(),
+    refused: z.boolean().nullable().default(null),
     /** kg */
     mass: amount,
     /** mg/L, and pH. */
     ammonia: amount,
     nitrite: amount,
     nitrate: amount,
-    ph: z.number().min(0).max(14).nullable(),
+    ph: z.number().min(0).max(14).nullable().default(null),
     /** m in the box, from its left front lower corner. */
     x: amount,
     y: amount,

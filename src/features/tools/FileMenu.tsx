@@ -13,7 +13,7 @@ import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/design';
 import { fileName, MAX_BYTES, readEnvelope, writeSingle } from '@/files';
-import { layDemo, ownRows, takeInFile, useStore } from '@/store';
+import { layDemo, ownRows, takeInFile, useStore, wholeLog } from '@/store';
 import { download } from '@/ui/download';
 import { exportEverything } from './exportEverything';
 
@@ -74,7 +74,9 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
             onClick={() => {
               close();
               const design = open();
-              download(fileName(design.name), writeSingle(design, ownRows(settings), new Date()));
+              void wholeLog(db, design.id).then((log) =>
+                download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), log)),
+              );
             }}
           >
             Export this enclosure

@@ -1,0 +1,113 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { catalogue, demoDesigns, demoLog } from '@/catalogue';
+import { RinconDatabase } from './database';
+import { createDesign, deleteDesign, emptyOldBin, takeInFile } from './designs';
+import { listLog, strike, takeInLog, wholeLog, writeEntries } from './log';
+
+const DAY = 86_400_000;
+const [bog, hedge] = demoDesigns(catalogue);
+let db: RinconDatabase;
+let other: RinconDatabase;
+
+beforeEach(() => {
+  db = new RinconDatabase('one');
+  other = new RinconDatabase('other');
+});
+afterEach(async () => {
+  db.close();
+  other.close();
+  await Dexie.delete('one');
+  await Dexie.delete('other');
+});
+
+const note = (text: string, at: number) => ({
+  design: bog!.id,
+  at,
+  draft: { kind: 'note' as const, values: {}, text },
+});
+const texts = async (own: RinconDatabase): Promise<string[]> =>
+  (await listLog(own, bog!.id, 0)).map((it) => it.text);
+
+describe('the log', () => {
+  it('is written all or none, listed in the order of time, by enclosure and since a day', async () => {
+    await writeEntries(db, [note('second', 2 * DAY), note('first', DAY)], 5 * DAY);
+    await writeEntries(db, [{ ...note('elsewhere', 3 * DAY), design: hedge!.id }], 5 * DAY);
+    expect(await texts(db)).toEqual(['first', 'second']);
+    expect((await listLog(db, null, 2 * DAY)).map((it) => it.text)).toEqual(['second', 'elsewhere']);
+    const bad = { ...note('x', 1), draft: { kind: 'reading' as const, values: { humidity: 8 }, text: '' } };
+    await expect(writeEntries(db, [note('with it', 1), bad], 1)).rejects.toThrow();
+    expect(await texts(db)).toEqual(['first', 'second']);
+  });
+
+  it('a line struck out is kept, struck, and can be taken back; also when the clock was set back', async () => {
+    const [id] = await writeEntries(db, [note('wrong', DAY)], 100);
+    await strike(db, [id!], true, 50);
+    expect(await texts(db)).toEqual([]);
+    const [kept] = await wholeLog(db, bog!.id);
+    expect(kept).toMatchObject({ gone: true });
+    expect(kept!.changed).toBeGreaterThan(100);
+    await strike(db, [id!], false, 60);
+    expect(await texts(db)).toEqual(['wrong']);
+  });
+
+  it('of two devices becomes one: nothing lost, nothing twice, what one struck out stays struck', async () => {
+    const [shared] = await writeEntries(db, [note('shared', DAY)], 10);
+    await takeInLog(other, await wholeLog(db, null));
+    await writeEntries(db, [note('here', 2 * DAY)], 20);
+    await writeEntries(other, [note('there', 3 * DAY)], 20);
+    await strike(other, [shared!], true, 30);
+    const [mine, theirs] = [await wholeLog(db, null), await wholeLog(other, null)];
+    for (const [own, file] of [
+      [db, theirs],
+      [other, mine],
+    ] as const) {
+      await takeInLog(own, file);
+      await takeInLog(own, file);
+      expect(await texts(own)).toEqual(['here', 'there']);
+    }
+    expect(await wholeLog(db, null)).toEqual(await wholeLog(other, null));
+  });
+
+  it('goes with its enclosure into a file, and to the one that is here already', async () => {
+    await createDesign(db, bog!, 1);
+    await writeEntries(db, [note('before', DAY)], 10);
+    const file = { designs: [{ ...bog!, name: 'Changed' }], prices: {}, log: await wholeLog(db, bog!.id) };
+    await writeEntries(db, [note('since', 2 * DAY)], 10);
+    const { copies } = await takeInFile(db, file, () => 'copy', 5);
+    expect(copies).toEqual(['Changed (file)']);
+    expect(await texts(db)).toEqual(['before', 'since']);
+    expect(await wholeLog(db, 'copy')).toEqual([]);
+    await takeInFile(other, file, () => 'x', 5);
+    expect(await texts(other)).toEqual(['before']);
+  });
+
+  it('and pictures go when their enclosure has lain a month in the bin, not before', async () => {
+    await createDesign(db, bog!, 1);
+    await writeEntries(db, [note('x', DAY)], 10);
+    await db.pictures.put({
+      id: 'p',
+      design: bog!.id,
+      about: 'step:soil',
+      at: 1,
+      width: 1,
+      height: 1,
+      blob: new Blob(['x']),
+    });
+    await deleteDesign(db, bog!.id, 40 * DAY);
+    await emptyOldBin(db, 60 * DAY);
+    expect([await db.log.count(), await db.pictures.count()]).toEqual([1, 1]);
+    await emptyOldBin(db, 80 * DAY);
+    expect([await db.log.count(), await db.pictures.count()]).toEqual([0, 0]);
+  });
+
+  it('of the demo is the same each time it is laid out on one day, and never of the future', () => {
+    const now = Date.parse('2026-11-25T15:00:00Z');
+    const lines = demoLog(demoDesigns(catalogue), catalogue, now);
+    expect(demoLog(demoDesigns(catalogue), catalogue, now)).toEqual(lines);
+    expect(new Set(lines.map((it) => it.id)).size).toBe(lines.length);
+    for (const it of lines) expect(it.at).toBeLessThanOrEqual(now);
+    expect(lines.some((it) => it.design === 'demo-dry-wash')).toBe(false);
+  });
+});
