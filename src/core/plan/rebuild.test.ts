@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '../assess';
 import { allLayers, applyEdit, type Design, type EditCall } from '../design';
+import { standingOf } from '../design/standing';
 import { CORNERS } from '../ground/corners';
-import { heldBy, inOrder, planOf, rebuildOf, standingOf, stepsOf, takesOf, type Fate } from '.';
+import { daysBetween, heldBy, inOrder, planOf, rebuildOf, stepsOf, takesOf, type Fate } from '.';
 
 const TODAY = '2026-11-25';
 const DEMO = demoDesigns(catalogue);
@@ -126,6 +127,11 @@ describe('from what stands to what is wanted', () => {
     expect(ids).toEqual(expect.arrayContaining(['catch', 'litter-off', 'mix', 'soil', 'litter', 'move-in']));
     expect(ids).not.toContain('dig-out');
     expect(ids).not.toContain('quarantine');
+    // Nothing was uprooted: the animals are back as soon as the soil lies.
+    expect(ids).not.toContain('rooted');
+    const { steps } = plan(design);
+    const at = (id: string): string => steps.find((it) => it.step.id === id)!.from;
+    expect(daysBetween(at('catch'), at('move-in'))).toBeLessThanOrEqual(1);
   });
 
   it('a thicker bed: water, soil and barrier come out and go back, the old bed stays, more is laid on it', () => {

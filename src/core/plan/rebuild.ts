@@ -7,7 +7,8 @@ import {
   materialOf,
   type Catalogue,
 } from '../catalogue';
-import { BARE_PLAN, type Corners, type Design, type Layer, type Piece } from '../design/schema';
+import type { Corners, Design, Layer, Piece } from '../design/schema';
+import { standingOf } from '../design/standing';
 import { CORNERS } from '../ground/corners';
 import { within } from '../ground/floor';
 import type { LayerResult } from '../ground/layers';
@@ -38,23 +39,6 @@ export interface Rebuild {
   readonly siphoned: number;
   /** Animals that wait elsewhere meanwhile. */
   readonly waits: number;
-}
-
-/** The design as it stood before its rebuild began; undefined when none is going on. */
-export function standingOf(design: Design): Design | undefined {
-  const { standing } = design.plan;
-  if (!standing) return undefined;
-  const { animal, count, enclosure, ground, scape, climate, living } = standing;
-  return {
-    ...design,
-    brief: { ...design.brief, animal, count },
-    enclosure,
-    ground,
-    scape,
-    climate,
-    living,
-    plan: BARE_PLAN,
-  };
 }
 
 /** What stood does not change while it is rebuilt: it is reckoned once. */

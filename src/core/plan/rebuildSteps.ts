@@ -70,6 +70,7 @@ export function rebuildSteps(
   const freshSoil = touched.some(
     (it) => it.group === 'ground' && it.fate === 'new' && kindOf.get(it.id) === 'substrate',
   );
+  const spots = new Map(design.living.plants.map((it) => [it.id, it.spot]));
   const wetted = rows.some((it) => it.group === 'water' && it.fate !== 'stays');
   const sameAnimal =
     standing !== null && standing.animal === design.brief.animal && design.brief.count <= standing.count;
@@ -105,7 +106,8 @@ export function rebuildSteps(
       case 'crew-seen':
         return dug || changed('crew').some((it) => it.fate === 'new');
       case 'rooted':
-        return changed('plant').length > 0;
+        // What is tied to wood goes out and in with it, and lets nothing go.
+        return changed('plant').some((it) => it.fate === 'new' || spots.get(it.id)?.on !== 'piece');
       case 'water-tested':
         return wetted;
       case 'measure':

@@ -1,4 +1,5 @@
 import type { Design, PlanMark } from '../schema';
+import { standingOf } from '../standing';
 import type { Edit } from './shared';
 
 const inPlan = (design: Design, change: Partial<Design['plan']>): Design => ({
@@ -63,18 +64,4 @@ export const endRebuild: Edit<Record<never, never>> = (design) =>
   design.plan.standing ? inPlan(design, { standing: null, marks: [], start: null }) : design;
 
 /** The rebuild is given up: the box is as it stood. */
-export const dropRebuild: Edit<Record<never, never>> = (design) => {
-  const { standing } = design.plan;
-  if (!standing) return design;
-  const { animal, count, enclosure, ground, scape, climate, living } = standing;
-  return {
-    ...design,
-    brief: { ...design.brief, animal, count },
-    enclosure,
-    ground,
-    scape,
-    climate,
-    living,
-    plan: { start: null, marks: [], standing: null },
-  };
-};
+export const dropRebuild: Edit<Record<never, never>> = (design) => standingOf(design) ?? design;
