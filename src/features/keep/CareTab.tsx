@@ -13,6 +13,7 @@ import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { whenWords } from '@/ui/whenWords';
+import { CardList } from './CardList';
 import { DueRow } from './DueRow';
 import { dueIn, LOOK_BACK } from './due';
 import { WhenField } from './WhenField';
@@ -45,22 +46,11 @@ export function CareTab({ today }: { readonly today: string }) {
           </Typography>
         )}
         {now.length > 0 && (
-          <Box
-            component="ul"
-            sx={{
-              m: 0,
-              p: 0,
-              listStyle: 'none',
-              bgcolor: 'earth.card',
-              border: 1,
-              borderColor: 'earth.rule',
-              borderRadius: '12px',
-            }}
-          >
+          <CardList>
             {now.map((it) => (
               <DueRow key={it.rule.id} design={design.id} due={it} />
             ))}
-          </Box>
+          </CardList>
         )}
       </Box>
       {chosen && <RuleCard key={chosen.id} rule={chosen} onClose={() => setPicked(null)} />}

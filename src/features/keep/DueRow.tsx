@@ -11,10 +11,9 @@ import { CAUTIONS } from '@/catalogue';
 import type { Due } from '@/core/care';
 import type { EntryKind } from '@/core/log';
 import { tell } from '@/core/units';
-import { useLogBook } from '@/store';
 import { useReader } from '@/ui/units';
-import { useUndoable } from '@/ui/useUndoable';
 import { capital } from '@/ui/words';
+import { useWrite } from './useWrite';
 
 /** What an entry of a rule is an entry of, where there is a kind of its own for it. */
 const KIND_OF: Readonly<Record<string, EntryKind>> = {
@@ -34,13 +33,12 @@ interface Props {
 /** One thing that is due: done in one tap; more, with a note or left out on purpose, behind the dots. */
 export function DueRow({ design, due }: Props) {
   const { prefs } = useReader();
-  const book = useLogBook();
-  const undoable = useUndoable();
+  const write = useWrite();
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
   const { rule, late } = due;
   const amount = tell(rule.amount, { prefs, locale: 'en' });
-  const write = (outcome: 'done' | 'skipped'): void => {
+  const settle = (outcome: 'done' | 'skipped'): void => {
     const draft = {
       kind: KIND_OF[rule.id] ?? 'care',
       values: {},
@@ -48,11 +46,10 @@ export function DueRow({ design, due }: Props) {
       rule: rule.id,
       outcome,
     } as const;
-    void book.write([{ design, draft }]).then((ids) => {
-      undoable(outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`, () =>
-        book.strike(ids),
-      );
-    });
+    void write(
+      [{ design, draft }],
+      outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`,
+    );
   };
   return (
     <Box
@@ -64,7 +61,7 @@ export function DueRow({ design, due }: Props) {
         <Button
           variant="outlined"
           aria-label={`Done: ${rule.what}`}
-          onClick={() => write('done')}
+          onClick={() => settle('done')}
           sx={{ minWidth: 48, width: 48, minHeight: 48, p: 0, flex: 'none' }}
         >
           <CheckIcon />
@@ -100,10 +97,10 @@ export function DueRow({ design, due }: Props) {
             onChange={(event) => setNote(event.target.value)}
             sx={{ flex: 1, minWidth: 200 }}
           />
-          <Button variant="contained" onClick={() => write('done')}>
+          <Button variant="contained" onClick={() => settle('done')}>
             Done
           </Button>
-          <Button variant="outlined" onClick={() => write('skipped')}>
+          <Button variant="outlined" onClick={() => settle('skipped')}>
             Leave it out
           </Button>
           {rule.caution && (

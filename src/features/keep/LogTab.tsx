@@ -13,6 +13,7 @@ import { localDay, dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { CardList } from './CardList';
 import { LOOK_BACK } from './due';
 import { entryWords, KIND_WORD } from './entryWords';
 
@@ -86,22 +87,11 @@ export function LogTab() {
           <Typography variant="h3" component="h2" sx={{ mb: 0.5 }}>
             {dayWords(day)}
           </Typography>
-          <Box
-            component="ul"
-            sx={{
-              m: 0,
-              p: 0,
-              listStyle: 'none',
-              bgcolor: 'earth.card',
-              border: 1,
-              borderColor: 'earth.rule',
-              borderRadius: '12px',
-            }}
-          >
+          <CardList>
             {entries.map((it) => (
               <Line key={it.id} entry={it} words={said(it)} />
             ))}
-          </Box>
+          </CardList>
         </Box>
       ))}
       {found.length > SHOWN && (

@@ -6,9 +6,8 @@ import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { quickEntries, type QuickPlace } from '@/core/log';
-import { useLogBook } from '@/store';
 import { useReader } from '@/ui/units';
-import { useUndoable } from '@/ui/useUndoable';
+import { useWrite } from './useWrite';
 import { entryWords, KIND_WORD } from './entryWords';
 
 interface Props {
@@ -21,22 +20,20 @@ interface Props {
 export function QuickLine({ places, open }: Props) {
   const [line, setLine] = useState('');
   const reader = useReader();
-  const book = useLogBook();
-  const undoable = useUndoable();
+  const write = useWrite();
   const parts = quickEntries(line, places, open);
   const ready = parts.length > 0 && parts.every((it) => it.wrong === null);
-  const write = (): void => {
+  const submit = (): void => {
     if (!ready) return;
     const lines = parts.flatMap(({ place, draft }) => (place && draft ? [{ design: place.id, draft }] : []));
-    void book.write(lines).then((ids) => {
-      setLine('');
-      undoable(`${ids.length === 1 ? 'Written' : `${ids.length} lines written`}.`, () => book.strike(ids));
-    });
+    void write(lines, lines.length === 1 ? 'Written.' : `${lines.length} lines written.`).then(
+      (done) => done && setLine(''),
+    );
   };
   return (
     <Box
       component="form"
-      onSubmit={(event: { preventDefault: () => void }) => (event.preventDefault(), write())}
+      onSubmit={(event: { preventDefault: () => void }) => (event.preventDefault(), submit())}
     >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
         <TextField

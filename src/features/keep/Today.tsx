@@ -13,6 +13,7 @@ import { dayWords, localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { capital, counted, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
+import { CardList } from './CardList';
 import { dueIn, LOOK_BACK } from './due';
 import { DueRow } from './DueRow';
 import { QuickLine } from './QuickLine';
@@ -93,22 +94,11 @@ function BoxDue({ design, due }: { readonly design: Design; readonly due: readon
             : STAGE_WORD[design.brief.stage]}
         </Box>
       </Box>
-      <Box
-        component="ul"
-        sx={{
-          m: 0,
-          p: 0,
-          listStyle: 'none',
-          bgcolor: 'earth.card',
-          border: 1,
-          borderColor: 'earth.rule',
-          borderRadius: '12px',
-        }}
-      >
+      <CardList>
         {due.map((it) => (
           <DueRow key={it.rule.id} design={design.id} due={it} />
         ))}
-      </Box>
+      </CardList>
     </Box>
   );
 }
