@@ -41,7 +41,12 @@ module.exports = {
       ['catalogue', 'core'],
       'The parts of the interface know no feature and no store.',
     ),
-    below('workers-below', 'workers', ['catalogue', 'core'], 'Workers are thin shells over the core.'),
+    below(
+      'workers-below',
+      'workers',
+      ['files', 'store', 'catalogue', 'core'],
+      'Workers are thin shells over the core, what reads files, and what keeps them.',
+    ),
     below('cli-below', 'cli', ['files', 'catalogue', 'core'], 'The shell uses the same core, no screen.'),
     below(
       'features-below',

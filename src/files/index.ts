@@ -4,3 +4,6 @@ export * from './csv';
 export * from './templateSvg';
 export * from './logger';
 export * from './calendar';
+export * from './clock';
+export * from './table';
+export * from './senml';

@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/design';
 import type { Entry } from '@/core/log';
+import type { Series } from '@/core/readings';
 import { bookFromAmounts, type ShelfMove } from '@/core/shelf';
 
 export interface DesignRow {
@@ -46,6 +47,16 @@ export interface PictureRow {
   readonly blob: Blob;
 }
 
+/** A week of readings of one point: all of them, or what they come to by the hour or by the day. */
+export interface BlockRow {
+  readonly series: string;
+  readonly level: 'raw' | 'hour' | 'day';
+  readonly week: number;
+  readonly count: number;
+  /** As `packTrack` or `packSummary` writes them. */
+  readonly bytes: Uint8Array;
+}
+
 export class RinconDatabase extends Dexie {
   declare designs: EntityTable<DesignRow, 'id'>;
   declare steps: Table<StepRow, [string, number]>;
@@ -53,6 +64,8 @@ export class RinconDatabase extends Dexie {
   declare shelf: EntityTable<ShelfMove, 'id'>;
   declare pictures: EntityTable<PictureRow, 'id'>;
   declare log: EntityTable<Entry, 'id'>;
+  declare series: EntityTable<Series, 'id'>;
+  declare blocks: Table<BlockRow, [string, string, number]>;
 
   constructor(name = 'rincon') {
     // A write counts as saved only once the disk has it: a power cut must lose nothing that was called saved.
@@ -73,6 +86,10 @@ export class RinconDatabase extends Dexie {
     this.version(3).stores({
       pictures: 'id, [design+about], design, at',
       log: 'id, [design+at], design, at',
+    });
+    this.version(4).stores({
+      series: 'id, design',
+      blocks: '[series+level+week], series',
     });
   }
 }

@@ -6,3 +6,4 @@ export * from './session';
 export { wholeLog } from './log';
 export * from './persist';
 export * from './react';
+export * from './readings';

@@ -1,0 +1,5 @@
+export * from './series';
+export * from './track';
+export * from './block';
+export * from './sanity';
+export * from './alarm';
