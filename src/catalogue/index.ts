@@ -25,3 +25,4 @@ export { withPrices } from './ownPrices';
 export { NO_OWN_ROWS, OWN_KINDS, withOwn, type OwnRows } from './withOwn';
 export { DEMO_SHELF, demoDesigns } from './demo';
 export { demoLog } from './demoLog';
+export * from './demoReadings';

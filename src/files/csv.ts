@@ -2,12 +2,7 @@ import type { Assessment } from '@/core/assess';
 import type { Buying, Measure } from '@/core/buying';
 import type { Pack } from '@/core/catalogue';
 import { bag, formatQuantity, length, mass, type UnitPrefs } from '@/core/units';
-
-const cell = (value: string): string => {
-  // A cell that a spreadsheet would take for a formula is written as text.
-  const safe = /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
-  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
-};
+import { csvOf } from './cell';
 
 /**
  * The buying and cutting list as CSV (RFC 4180): comma, CRLF, quoted where needed.
@@ -72,9 +67,7 @@ export function listsCsv(
       item.name,
       `${item.count > 1 ? `${item.count} × ` : ''}${formatQuantity(length(item.width), options)} × ${formatQuantity(length(item.depth), options)}`,
     );
-  return (
-    rows.map((row) => row.map((text) => cell(text.replaceAll('\u00a0', ' '))).join(',')).join('\r\n') + '\r\n'
-  );
+  return csvOf(rows.map((row) => row.map((text) => text.replaceAll('\u00a0', ' '))));
 }
 
 /** A pack in words: “10 L bag”, “0.6 × 2 m roll”. */

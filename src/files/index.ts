@@ -7,3 +7,5 @@ export * from './calendar';
 export * from './clock';
 export * from './table';
 export * from './senml';
+export * from './cell';
+export * from './readingsOut';

@@ -7,3 +7,4 @@ export { wholeLog } from './log';
 export * from './persist';
 export * from './react';
 export * from './readings';
+export * from './useReadings';

@@ -15,6 +15,7 @@ import {
   DEMO_SHELF,
   demoDesigns,
   demoLog,
+  demoReadings,
   withOwn,
   withPrices,
   type OwnRows,
@@ -41,6 +42,7 @@ import {
 } from './settings';
 import { addPicture, listPictures, removePicture, shrinkPicture } from './pictures';
 import { listLog, strike, writeEntries } from './log';
+import { addReadings } from './readings';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 
@@ -124,10 +126,12 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 
 /** Lays out the demo's enclosures; those already here stay as they are. */
 export async function layDemo(db: RinconDatabase): Promise<void> {
-  await db.transaction('rw', [db.designs, db.steps, db.settings, db.shelf, db.log], async () => {
+  const tables = [db.designs, db.steps, db.settings, db.shelf, db.log, db.series, db.blocks];
+  await db.transaction('rw', tables, async () => {
     const designs = demoDesigns(shipped);
     await takeIn(db, designs, () => crypto.randomUUID(), Date.now());
     if ((await db.log.count()) === 0) await db.log.bulkAdd([...demoLog(designs, shipped, Date.now())]);
+    if ((await db.series.count()) === 0) await addReadings(db, demoReadings(designs, Date.now()));
     if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...DEMO_SHELF]);
     await saveSetting(db, 'demoLaid', true);
   });

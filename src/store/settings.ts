@@ -57,6 +57,13 @@ const Settings = z.object({
   spare: z.number().min(0).max(1).catch(0.1),
   /** Set once the demo has been laid out, so that clearing it away lasts. */
   demoLaid: z.boolean().catch(false),
+  /** How files of sensors were matched, by their headings. */
+  matches: z.record(z.string(), z.unknown()).catch({}),
+  /** Hours of the day in which nothing sounds. */
+  quiet: z
+    .object({ from: z.number().min(0).max(24), to: z.number().min(0).max(24) })
+    .nullable()
+    .catch(null),
   /** When everything was last exported, ms since 1970; null: never. */
   exported: z.number().nullable().catch(null),
 });
@@ -74,6 +81,8 @@ export const DEFAULT_SETTINGS: Settings = {
   tub: 0.03,
   spare: 0.1,
   demoLaid: false,
+  matches: {},
+  quiet: null,
   exported: null,
 };
 

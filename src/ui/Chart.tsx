@@ -42,7 +42,8 @@ interface Props {
 
 const PALETTE = ['ink', 'quiet', 'rule', 'card', 'moss', 'mossWash', 'clay', 'water', 'amber'] as const;
 
-function inksOf(element: HTMLElement): Inks {
+/** The inks as they stand on the page around an element. */
+export function inksOf(element: HTMLElement): Inks {
   const style = getComputedStyle(element);
   const colours = Object.fromEntries(
     PALETTE.map((name) => [name, style.getPropertyValue(`--mui-palette-earth-${name}`).trim() || '#808080']),

@@ -55,6 +55,17 @@ export interface Alarm {
   readonly worst: number;
 }
 
+/** How long after lights on and off either band will do, ms: a box is not warm at once. */
+const TURN = 2 * 3_600_000;
+
+const wider = (a: Band | null | undefined, b: Band | null | undefined): Band | null =>
+  !a || !b
+    ? null
+    : {
+        low: a.low === null || b.low === null ? null : Math.min(a.low, b.low),
+        high: a.high === null || b.high === null ? null : Math.max(a.high, b.high),
+      };
+
 /** How long a reading must lie outside before it counts, ms: a door that is opened is no alarm. */
 const HOLD = 20 * 60_000;
 
@@ -81,7 +92,8 @@ export function alarmsOf(
   for (let i = 0; i < track.at.length; i += 1) {
     const at = track.at[i] ?? 0;
     const value = fromSteps(track.steps[i] ?? 0, series.quantity);
-    const band = bands[isDay(at) ? 1 : 0];
+    const day = isDay(at) ? 1 : 0;
+    const band = isDay(at - TURN) === (day === 1) ? bands[day] : wider(bands[0], bands[1]);
     if (!band) {
       open = close(found, series.id, open, at);
       continue;

@@ -11,12 +11,13 @@ import { useOpenDesign } from '@/store';
 import { localToday } from '@/ui/days';
 import { CareTab } from './CareTab';
 import { LogTab } from './LogTab';
+import { ReadingsTab } from './readings/ReadingsTab';
 import { QuickLine } from './QuickLine';
 
 /** What keeps an enclosure going, and what was seen, done and read in it. */
 export function Keep() {
   const { design } = useOpenDesign();
-  const [tab, setTab] = useState<'care' | 'log'>('care');
+  const [tab, setTab] = useState<'care' | 'log' | 'readings'>('care');
   const [today] = useState(() => localToday(new Date()));
   const place = { id: design.id, name: design.name };
   return (
@@ -40,6 +41,7 @@ export function Keep() {
           >
             <Tab value="care" label="Care" id="tab-care" aria-controls="panel-care" />
             <Tab value="log" label="Log" id="tab-log" aria-controls="panel-log" />
+            <Tab value="readings" label="Readings" id="tab-readings" aria-controls="panel-readings" />
           </Tabs>
           <Button component={NextLink} href="/today">
             All that is due
@@ -47,7 +49,7 @@ export function Keep() {
         </Box>
         <QuickLine places={[place]} open={place} />
         <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>
-          {tab === 'care' ? <CareTab today={today} /> : <LogTab />}
+          {tab === 'care' ? <CareTab today={today} /> : tab === 'log' ? <LogTab /> : <ReadingsTab />}
         </Box>
       </Box>
     </Box>

@@ -1,0 +1,487 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState } from 'react';
+import { PLACES, QUANTITIES, trackOf, toSteps, type MeasuringPlace } from '@/core/readings';
+import {
+  clockOfCell,
+  Match,
+  readHead,
+  readingsIn,
+  readSenml,
+  signatureOf,
+  timeOfCell,
+  UNITS_OF,
+  ZoneClock,
+  type NamedReading,
+  type TableHead,
+  type TableReport,
+} from '@/files';
+import { storageTrouble, useReadingsBook, useStore, type ReadingsBatch } from '@/store';
+import { PlainTable } from '@/ui/PlainTable';
+import { useUndoable } from '@/ui/useUndoable';
+import { IngestStopped, startIngest } from '@/workers/ingest';
+import { PLACE_WORD, QUANTITY_WORD } from './readingWords';
+
+/** Enough of a file to see what is in it. */
+const HEAD = 256 * 1024;
+/** A pack of SenML is read whole. */
+const MOST_SENML = 60 * 1024 * 1024;
+
+type Column = Match['columns'][number];
+const KINDS = QUANTITIES.flatMap((quantity) => UNITS_OF[quantity].map((unit) => ({ quantity, unit })));
+const kindKey = ({ quantity, unit }: Pick<Column, 'quantity' | 'unit'>): string => `${quantity} ${unit}`;
+const kindWord = ({ quantity, unit }: Pick<Column, 'quantity' | 'unit'>): string =>
+  unit === 'index'
+    ? QUANTITY_WORD[quantity]
+    : `${QUANTITY_WORD[quantity]}, ${unit === 'share' ? '0 to 1' : unit}`;
+
+interface Open {
+  readonly file: File;
+  readonly head: TableHead;
+  readonly match: Match;
+  readonly asBefore: boolean;
+}
+
+/** Takes a file of a sensor in: its columns matched once, and remembered for the next. */
+export function FileIn({ design, onDone }: { readonly design: string; readonly onDone: () => void }) {
+  const { settings, set } = useStore();
+  const book = useReadingsBook();
+  const undoable = useUndoable();
+  const input = useRef<HTMLInputElement>(null);
+  const [open, setOpen] = useState<Open | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const [report, setReport] = useState<string | null>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const stop = useRef<() => void>(undefined);
+  useEffect(() => () => stop.current?.(), []);
+
+  const written = (batch: ReadingsBatch, told: string): void => {
+    setOpen(null);
+    setReport(told);
+    undoable(`${batch.fresh} readings are new.`, () => book.takeOut(batch));
+    onDone();
+  };
+  const choose = async (file: File): Promise<void> => {
+    setError(null);
+    setReport(null);
+    setOpen(null);
+    const begin = await file.slice(0, HEAD).text();
+    if (/^\s*\uFEFF?\s*\[/.test(begin)) {
+      await takeSenml(file);
+      return;
+    }
+    // The last line of a cut is not whole.
+    const text = file.size > HEAD ? begin.slice(0, begin.lastIndexOf('\n')) : begin;
+    const head = readHead(text, Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC');
+    if (!head.ok) {
+      setError(`${file.name}, ${head.place}: ${head.message}.`);
+      return;
+    }
+    const before = Match.safeParse(settings.matches[signatureOf(head.value)]);
+    setOpen({
+      file,
+      head: head.value,
+      match: before.success ? before.data : head.value.guess,
+      asBefore: before.success,
+    });
+  };
+  const takeSenml = async (file: File): Promise<void> => {
+    if (file.size > MOST_SENML) {
+      setError(`${file.name}: larger than 60 MB. Export a shorter stretch, or as CSV.`);
+      return;
+    }
+    const found = readSenml(await file.text(), Date.now() / 1000);
+    if (!found.ok) {
+      setError(`${file.name}, ${found.place}: ${found.message}.`);
+      return;
+    }
+    const readings = readingsIn(found.value);
+    if (readings.length === 0) {
+      setError(
+        `${file.name}: none of its ${found.value.length} records is a reading of a box. Units such as Cel, %RH and kg are understood.`,
+      );
+      return;
+    }
+    try {
+      written(
+        await book.addFromSource(design, tracksOf(readings)),
+        `${file.name}: ${readings.length} readings of ${found.value.length} records.`,
+      );
+    } catch (cause) {
+      setError(`Nothing of it was kept: ${storageTrouble(cause)}.`);
+    }
+  };
+  const take = async (): Promise<void> => {
+    if (!open) return;
+    setShare(0);
+    setError(null);
+    const work = startIngest(open.file, open.head, open.match, design, setShare);
+    stop.current = work.stop;
+    try {
+      const { report: told, batch } = await work.done;
+      await set('matches', { ...settings.matches, [signatureOf(open.head)]: open.match });
+      written(batch, reportWords(open.file.name, told));
+    } catch (cause) {
+      setError(
+        cause instanceof IngestStopped
+          ? 'Stopped. Nothing of it was kept.'
+          : `Nothing of it was kept: ${storageTrouble(cause)}.`,
+      );
+    } finally {
+      stop.current = undefined;
+      setShare(null);
+    }
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+      <Box>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.txt,.tsv,.json,.senml"
+          aria-label="File of a sensor"
+          hidden
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = '';
+            if (file) void choose(file);
+          }}
+        />
+        <Button variant="outlined" onClick={() => input.current?.click()} disabled={share !== null}>
+          Read a file in
+        </Button>
+        <Typography component="span" variant="body2" sx={{ color: 'earth.quiet', ml: 1.25 }}>
+          CSV of any logger, or SenML
+        </Typography>
+      </Box>
+      {error && (
+        <Alert severity="error" onClose={() => setError(null)}>
+          {error}
+        </Alert>
+      )}
+      {report && (
+        <Alert severity="success" role="status" onClose={() => setReport(null)}>
+          {report}
+        </Alert>
+      )}
+      {open && share === null && (
+        <Matcher
+          open={open}
+          onChange={(match) => setOpen({ ...open, match })}
+          onTake={() => void take()}
+          onCancel={() => setOpen(null)}
+        />
+      )}
+      {share !== null && (
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+          <LinearProgress
+            variant="determinate"
+            value={100 * share}
+            aria-label="Reading it in"
+            sx={{ flex: 1 }}
+          />
+          <Box sx={{ typography: 'body2', fontVariantNumeric: 'tabular-nums', width: 40 }}>
+            {Math.round(100 * share)} %
+          </Box>
+          <Button onClick={() => stop.current?.()}>Stop</Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function tracksOf(readings: readonly NamedReading[]) {
+  const by = new Map<string, NamedReading[]>();
+  for (const it of readings) {
+    const key = `${it.name}\n${it.quantity}`;
+    const own = by.get(key);
+    if (own) own.push(it);
+    else by.set(key, [it]);
+  }
+  return [...by.values()].flatMap((own) => {
+    const [first] = own;
+    if (!first) return [];
+    const { name, quantity } = first;
+    const place: MeasuringPlace =
+      quantity === 'mass'
+        ? 'scale'
+        : quantity === 'uvIndex'
+          ? 'basking'
+          : quantity === 'soilWater'
+            ? 'soil'
+            : /cool/i.test(name)
+              ? 'cool'
+              : 'warm';
+    return [
+      {
+        source: name,
+        name: name.split('/').at(-1) || name,
+        quantity,
+        place,
+        track: trackOf(
+          own.map((it) => it.at),
+          own.map((it) => toSteps(it.value, quantity)),
+        ),
+      },
+    ];
+  });
+}
+
+function reportWords(name: string, told: TableReport): string {
+  const left = [
+    told.timeless > 0 &&
+      `${told.timeless} rows without a time that can be read${told.firstTimeless ? `, the first on line ${told.firstTimeless.line}: “${told.firstTimeless.text}”` : ''}`,
+    told.wordy > 0 && `${told.wordy} cells that are no numbers`,
+    told.impossible > 0 && `${told.impossible} values that no sensor in a box can read`,
+    told.repeated > 0 && `${told.repeated} written twice, of which the last counts`,
+  ].filter((it) => it !== false);
+  const clocks = [
+    told.inRepeat > 0 &&
+      `${told.inRepeat} lie in the hour that comes twice in autumn and were told apart by their order`,
+    told.inGap > 0 &&
+      `${told.inGap} lie in the hour that is skipped in spring: that clock was not put forward`,
+  ].filter((it) => it !== false);
+  return `${name}: ${told.rows} rows, ${told.kept} readings. ${left.length > 0 ? `Left out: ${left.join('; ')}. ` : ''}${clocks.length > 0 ? `${clocks.join('; ')}.` : ''}`.trim();
+}
+
+/** What each column is, guessed and changed by hand, with the first rows as they will be understood. */
+function Matcher({
+  open: { file, head, match, asBefore },
+  onChange,
+  onTake,
+  onCancel,
+}: {
+  readonly open: Open;
+  readonly onChange: (match: Match) => void;
+  readonly onTake: () => void;
+  readonly onCancel: () => void;
+}) {
+  const of = (column: number): Column | undefined => match.columns.find((it) => it.column === column);
+  const setColumn = (column: number, next: Column | null): void =>
+    onChange({
+      ...match,
+      columns: [...match.columns.filter((it) => it.column !== column), ...(next ? [next] : [])].sort(
+        (a, b) => a.column - b.column,
+      ),
+    });
+  const use = (column: number, key: string): void => {
+    const kind = KINDS.find((it) => kindKey(it) === key);
+    const role = (own: number | null): number | null => (own === column ? null : own);
+    const base = { ...match, clock: role(match.clock), sensor: role(match.sensor) };
+    const others = match.columns.filter((it) => it.column !== column);
+    if (key === 'time') onChange({ ...base, time: column, columns: others });
+    else if (key === 'clock') onChange({ ...base, clock: column, columns: others });
+    else if (key === 'sensor') onChange({ ...base, sensor: column, columns: others });
+    else if (kind)
+      onChange({
+        ...base,
+        columns: [
+          ...others,
+          {
+            place: 'warm' as const,
+            name: (head.headings[column] ?? '').slice(0, 80),
+            ...of(column),
+            ...kind,
+            column,
+          },
+        ].sort((a, b) => a.column - b.column),
+      });
+    else onChange({ ...base, columns: others });
+  };
+  const [first] = head.rows;
+  const clock = new ZoneClock(match.zone);
+  const told = (row: readonly string[]): string => {
+    const read = timeOfCell(row[match.time] ?? '', match.order);
+    if (!read) return 'no time';
+    const moment =
+      'moment' in read
+        ? read.moment
+        : (clock.moments(read.wall + (match.clock === null ? 0 : (clockOfCell(row[match.clock] ?? '') ?? 0)))
+            .at[0] ?? Number.NaN);
+    return Number.isNaN(moment)
+      ? 'an hour that is skipped'
+      : new Date(moment).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="What is in it"
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+      }}
+    >
+      <Typography variant="h3" component="h3">
+        {file.name}
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1 }}>
+        {asBefore
+          ? 'Matched as the last file with these headings was. '
+          : 'This is what its columns seem to hold. '}
+        The first row is read as {first ? told(first) : '–'}.
+      </Typography>
+      {!asBefore &&
+        head.unsure.map((it) => (
+          <Alert key={it} severity="warning" sx={{ mb: 1 }}>
+            {it}. Look that it is right.
+          </Alert>
+        ))}
+      <Box sx={{ overflowX: 'auto' }}>
+        <PlainTable label="Columns">
+          <thead>
+            <tr>
+              <th scope="col">Column</th>
+              <th scope="col">First values</th>
+              <th scope="col">Holds</th>
+              <th scope="col">Point</th>
+              <th scope="col">Where</th>
+            </tr>
+          </thead>
+          <tbody>
+            {head.headings.map((heading, column) => {
+              const own = of(column);
+              const value =
+                column === match.time
+                  ? 'time'
+                  : column === match.clock
+                    ? 'clock'
+                    : column === match.sensor
+                      ? 'sensor'
+                      : own
+                        ? kindKey(own)
+                        : 'nothing';
+              return (
+                <tr key={column}>
+                  <td>{heading}</td>
+                  <td>
+                    {head.rows
+                      .slice(0, 3)
+                      .map((row) => row[column] ?? '')
+                      .join(' · ')
+                      .slice(0, 44)}
+                  </td>
+                  <td>
+                    <TextField
+                      select
+                      size="small"
+                      value={value}
+                      onChange={(event) => use(column, event.target.value)}
+                      slotProps={{
+                        select: { SelectDisplayProps: { 'aria-label': `What ${heading} holds` } },
+                      }}
+                      sx={{ width: 190 }}
+                    >
+                      <MenuItem value="nothing">Nothing of use</MenuItem>
+                      <MenuItem value="time">Date and time</MenuItem>
+                      <MenuItem value="clock">Time of day</MenuItem>
+                      <MenuItem value="sensor">Name of the sensor</MenuItem>
+                      {KINDS.map((it) => (
+                        <MenuItem key={kindKey(it)} value={kindKey(it)}>
+                          {kindWord(it)}
+                        </MenuItem>
+                      ))}
+                    </TextField>
+                  </td>
+                  <td>
+                    {own && (
+                      <TextField
+                        size="small"
+                        value={own.name}
+                        onChange={(event) =>
+                          setColumn(column, { ...own, name: event.target.value.slice(0, 80) })
+                        }
+                        slotProps={{ htmlInput: { 'aria-label': `Name of the point for ${heading}` } }}
+                        sx={{ width: 150 }}
+                      />
+                    )}
+                  </td>
+                  <td>
+                    {own && (
+                      <TextField
+                        select
+                        size="small"
+                        value={own.place}
+                        onChange={(event) =>
+                          setColumn(column, { ...own, place: event.target.value as MeasuringPlace })
+                        }
+                        slotProps={{
+                          select: { SelectDisplayProps: { 'aria-label': `Where ${heading} is read` } },
+                        }}
+                        sx={{ width: 170 }}
+                      >
+                        {PLACES.map((it) => (
+                          <MenuItem key={it} value={it}>
+                            {PLACE_WORD[it]}
+                          </MenuItem>
+                        ))}
+                      </TextField>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </PlainTable>
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.5, alignItems: 'center' }}>
+        <TextField
+          select
+          label="Dates are written"
+          value={match.order}
+          onChange={(event) => onChange({ ...match, order: event.target.value as Match['order'] })}
+          sx={{ width: 170 }}
+        >
+          <MenuItem value="ymd">year, month, day</MenuItem>
+          <MenuItem value="dmy">day, month, year</MenuItem>
+          <MenuItem value="mdy">month, day, year</MenuItem>
+        </TextField>
+        <TextField
+          select
+          label="Its clock shows"
+          value={match.zone}
+          onChange={(event) => onChange({ ...match, zone: event.target.value })}
+          sx={{ width: 210 }}
+        >
+          {[
+            ...new Set([
+              match.zone,
+              Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+              'UTC',
+              'Etc/GMT-1',
+            ]),
+          ].map((it) => (
+            <MenuItem key={it} value={it}>
+              {it === 'Etc/GMT-1' ? 'winter time all year (UTC+1)' : it}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Decimals"
+          value={match.decimal}
+          onChange={(event) => onChange({ ...match, decimal: event.target.value as Match['decimal'] })}
+          sx={{ width: 130 }}
+        >
+          <MenuItem value=".">point, 23.4</MenuItem>
+          <MenuItem value=",">comma, 23,4</MenuItem>
+        </TextField>
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={onCancel}>Cancel</Button>
+        <Button variant="contained" onClick={onTake} disabled={match.columns.length === 0}>
+          Read it in
+        </Button>
+      </Box>
+    </Box>
+  );
+}

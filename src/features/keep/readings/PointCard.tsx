@@ -1,0 +1,216 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { findAnimal } from '@/core/catalogue';
+import { bandAt, PLACES, toSteps, trackOf, type Series } from '@/core/readings';
+import { useOpenDesign, useReadingsBook, useStore } from '@/store';
+import { LineField, PickField } from '@/ui/fields/PlainFields';
+import { useUndoable } from '@/ui/useUndoable';
+import { useReader } from '@/ui/units';
+import { BoxMap } from '../BoxMap';
+import { useReckoned } from './useReckoned';
+import { onAxis, PLACE_WORD, readingWords } from './readingWords';
+
+const PLACE_OPTIONS = PLACES.map((value) => ({ value, name: PLACE_WORD[value] }));
+
+/** One measuring point: what it is, where it sits, what the reckoning says for there, when it alarms. */
+export function PointCard({ point, onClose }: { readonly point: Series; readonly onClose: () => void }) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const book = useReadingsBook();
+  const undoable = useUndoable();
+  const reader = useReader();
+  const [spot, setSpot] = useState(point.at);
+  const change = (part: Partial<Series>): void => void book.save({ ...point, ...part });
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const asked = [true, false].map((day) => bandAt(animal, point.place, point.quantity, day));
+  const reckoned = useReckoned({ ...point, at: spot });
+  // A place that is dragged is kept once it rests.
+  useEffect(() => {
+    if (spot === point.at) return;
+    const rest = setTimeout(() => void book.save({ ...point, at: spot }), 400);
+    return () => clearTimeout(rest);
+  }, [spot, point, book]);
+  const axis = onAxis(point.quantity, reader);
+  const alarm = point.alarm ?? { on: true, low: null, high: null };
+  const toSi = (shown: number): number =>
+    axis.unit === '°F'
+      ? ((shown - 32) * 5) / 9
+      : axis.unit === '%'
+        ? shown / 100
+        : axis.unit === 'g'
+          ? shown / 1000
+          : shown;
+  const bound = (side: 'low' | 'high', words: string) => (
+    <LineField
+      key={`${side} ${alarm[side] ?? ''}`}
+      label={`${words}${axis.unit === '' ? '' : `, ${axis.unit}`}`}
+      optional
+      value={alarm[side] === null ? '' : String(Number(axis.value(alarm[side]).toFixed(2)))}
+      onCommit={(text) => {
+        const number = Number(text.replace(',', '.'));
+        if (text.trim() === '' || Number.isFinite(number))
+          change({ alarm: { ...alarm, [side]: text.trim() === '' ? null : toSi(number) } });
+      }}
+      sx={{ width: 150 }}
+    />
+  );
+  return (
+    <Box
+      component="section"
+      aria-label={point.name}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {point.name}
+        </Typography>
+        <Button
+          color="error"
+          onClick={() => {
+            change({ gone: true });
+            onClose();
+            undoable(`“${point.name}” and its readings are put away.`, () =>
+              book.save({ ...point, changed: Date.now(), gone: false }),
+            );
+          }}
+        >
+          Put it away
+        </Button>
+        <Button onClick={onClose}>Close</Button>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' }, gap: 2 }}>
+        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
+            <LineField
+              label="Name"
+              value={point.name}
+              onCommit={(name) => change({ name })}
+              sx={{ flex: 1, minWidth: 150 }}
+            />
+            <PickField
+              label="Where"
+              value={point.place}
+              options={PLACE_OPTIONS}
+              onPick={(place) => change({ place })}
+            />
+            <LineField
+              label="Read by"
+              optional
+              value={point.instrument}
+              onCommit={(instrument) => change({ instrument })}
+              sx={{ flex: 1, minWidth: 150 }}
+            />
+          </Box>
+          <Box>
+            <FormControlLabel
+              label="Alarm"
+              control={
+                <Switch
+                  checked={alarm.on}
+                  onChange={(_, on) =>
+                    change({
+                      alarm: on && alarm.low === null && alarm.high === null ? null : { ...alarm, on },
+                    })
+                  }
+                />
+              }
+            />
+            <Box component="span" sx={{ color: 'earth.quiet', typography: 'body2' }}>
+              {!alarm.on
+                ? 'Nothing sounds for this point.'
+                : alarm.low !== null || alarm.high !== null
+                  ? 'By your own bounds.'
+                  : asked[0] || asked[1]
+                    ? `By the animal: ${bandWords(asked[0], point, reader)} by day, ${bandWords(asked[1], point, reader)} by night.`
+                    : 'The animal asks nothing of this place. Set bounds, if there are any.'}
+            </Box>
+          </Box>
+          {alarm.on && (
+            <Box sx={{ display: 'flex', gap: 1.25 }}>
+              {bound('low', 'Alarm under')}
+              {bound('high', 'Alarm over')}
+            </Box>
+          )}
+          <HandReading point={point} />
+          <Typography variant="body2" role="status">
+            {spot === null ? (
+              <Box component="span" sx={{ color: 'earth.quiet' }}>
+                Set where it sits in the drawing, and it is set against the reckoning.
+              </Box>
+            ) : (
+              reckoned
+            )}
+          </Typography>
+        </Box>
+        <BoxMap label={`Where ${point.name} sits`} value={spot} onChange={setSpot} />
+      </Box>
+    </Box>
+  );
+}
+
+const bandWords = (
+  band: ReturnType<typeof bandAt> | undefined,
+  { quantity }: Series,
+  reader: Parameters<typeof readingWords>[2],
+): string => {
+  if (!band) return 'anything';
+  const say = (it: number): string => readingWords(it, quantity, reader);
+  if (band.low === null) return band.high === null ? 'anything' : `up to ${say(band.high)}`;
+  return band.high === null ? `${say(band.low)} at least` : `${say(band.low)} to ${say(band.high)}`;
+};
+
+/** A reading of now, off an instrument in the hand. */
+function HandReading({ point }: { readonly point: Series }) {
+  const book = useReadingsBook();
+  const undoable = useUndoable();
+  const reader = useReader();
+  const { unit } = onAxis(point.quantity, reader);
+  const [round, setRound] = useState(0);
+  const limits = {
+    temperature: [-40, 194],
+    humidity: [0, 100],
+    soilWater: [0, 100],
+    uvIndex: [0, 30],
+    mass: [0, 1e6],
+  }[point.quantity];
+  return (
+    <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center' }}>
+      <LineField
+        key={round}
+        label={`Read now by hand${unit === '' ? '' : `, ${unit}`}`}
+        value=""
+        onCommit={(text) => {
+          const shown = Number(text.replace(',', '.'));
+          const [low = 0, high = 0] = limits;
+          if (text.trim() === '' || !Number.isFinite(shown) || shown < low || shown > high) return;
+          const si =
+            unit === '°F'
+              ? ((shown - 32) * 5) / 9
+              : unit === '%'
+                ? shown / 100
+                : unit === 'g'
+                  ? shown / 1000
+                  : shown;
+          void book
+            .add([{ series: point, track: trackOf([Date.now()], [toSteps(si, point.quantity)]) }])
+            .then((batch) => undoable('Written.', () => book.takeOut(batch)));
+          setRound(round + 1);
+        }}
+        sx={{ width: 210 }}
+      />
+    </Box>
+  );
+}

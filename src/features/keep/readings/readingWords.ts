@@ -1,0 +1,73 @@
+import type { MeasuringPlace, Oddity, ReadQuantity } from '@/core/readings';
+import { light, mass, percent, temperature } from '@/core/units';
+import type { Reader } from '@/ui/units';
+
+export const QUANTITY_WORD: Record<ReadQuantity, string> = {
+  temperature: 'Temperature',
+  humidity: 'Humidity',
+  uvIndex: 'UV index',
+  soilWater: 'Soil moisture',
+  mass: 'Weight',
+};
+
+export const PLACE_WORD: Record<MeasuringPlace, string> = {
+  warm: 'Warm side',
+  cool: 'Cool side',
+  basking: 'Basking place',
+  canopy: 'Up in the branches',
+  hide: 'In a hide',
+  soil: 'In the soil',
+  room: 'In the room',
+  scale: 'On the scale',
+};
+
+export const ODDITY_WORD: Record<Oddity['kind'], string> = {
+  stuck: 'one and the same value for hours: the probe may be stuck',
+  jump: 'leapt as no air does: the probe may have been moved or broken',
+  silent: 'nothing was read',
+};
+
+/** A reading in the reader’s units. */
+export function readingWords(
+  value: number,
+  quantity: ReadQuantity,
+  { write }: Pick<Reader, 'write'>,
+): string {
+  switch (quantity) {
+    case 'temperature':
+      return write(temperature(value), { decimals: 1 });
+    case 'humidity':
+    case 'soilWater':
+      return write(percent(value));
+    case 'mass':
+      return write(value < 2 ? light(value) : mass(value));
+    case 'uvIndex':
+      return value.toFixed(1);
+  }
+}
+
+/** A value as it stands on the axis of a chart, in the reader’s unit, and that unit. */
+export function onAxis(quantity: ReadQuantity, { prefs }: Pick<Reader, 'prefs'>) {
+  switch (quantity) {
+    case 'temperature':
+      return prefs.temperature === 'F'
+        ? { unit: '°F', value: (si: number) => (si * 9) / 5 + 32 }
+        : { unit: '°C', value: (si: number) => si };
+    case 'humidity':
+    case 'soilWater':
+      return { unit: '%', value: (si: number) => si * 100 };
+    case 'mass':
+      return { unit: 'g', value: (si: number) => si * 1000 };
+    case 'uvIndex':
+      return { unit: '', value: (si: number) => si };
+  }
+}
+
+/** A moment shortly: the time of today, the day and time otherwise. */
+export function momentWords(at: number, now: number): string {
+  const date = new Date(at);
+  const time = date.toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+  return date.toDateString() === new Date(now).toDateString()
+    ? time
+    : `${date.toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })}, ${time}`;
+}

@@ -1,0 +1,81 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { humidityAt, lampsOf, outfitOf, warmthAt, type Forecast, type Moment } from '@/core/climate';
+import { uvFrom } from '@/core/light';
+import { DAY, fromSteps, type Series, type Track } from '@/core/readings';
+import { useOpenDesign, useStore, useTracks } from '@/store';
+import { useReader } from '@/ui/units';
+import { ClimateStopped, startForecast } from '@/workers/climate';
+import { readingWords } from './readingWords';
+
+/** What the reckoning says for a point, beside what was read there in its last week, in one sentence. */
+export function useReckoned(point: Series): string {
+  const { catalogue } = useStore();
+  const { design, assessment } = useOpenDesign();
+  const reader = useReader();
+  const list = useMemo(() => [point], [point.id]); // eslint-disable-line react-hooks/exhaustive-deps -- its readings hang on its id alone
+  const tracks = useTracks(list, 0);
+  const track = tracks?.get(point.id);
+  const [forecast, setForecast] = useState<Forecast | 'failed' | null>(null);
+  const ask = point.quantity === 'temperature' || point.quantity === 'humidity';
+  const last = track?.at.at(-1);
+  const season = seasonOf(last);
+  useEffect(() => {
+    if (!ask) return;
+    const working = startForecast(design, catalogue, { span: 'day', season, seed: 1 });
+    working.done.then(setForecast, (error: unknown) => {
+      if (!(error instanceof ClimateStopped)) setForecast('failed');
+    });
+    return working.stop;
+  }, [ask, design, catalogue, season]);
+  const outfit = useMemo(
+    () => outfitOf(design, assessment.ground, catalogue),
+    [design, assessment.ground, catalogue],
+  );
+  if (!track || last === undefined || !point.at) return '';
+  const read = meanSince(track, last - 7 * DAY, point);
+  if (point.quantity === 'uvIndex') {
+    const { x, y, z } = point.at;
+    const today = new Date(last).toISOString().slice(0, 10);
+    const sum = lampsOf(design, catalogue, today).reduce((all, { lamp }) => all + uvFrom(lamp, x, y, z), 0);
+    const at = fromSteps(track.steps.at(-1) ?? 0, 'uvIndex');
+    return `Reckoned here with the lamps as old as they then were: UV index ${sum.toFixed(1)}. Read last: ${at.toFixed(1)}. ${sum > 0.05 ? `The lamps give ${Math.round((100 * at) / sum)} % of what was reckoned.` : ''}`.trim();
+  }
+  if (!ask) return '';
+  if (forecast === 'failed') return 'This place could not be reckoned.';
+  if (!forecast) return 'Reckoning what it should be here…';
+  const lit = lampsOf(design, catalogue, null);
+  const values = Array.from(forecast.run.t, (_, at) => {
+    const moment: Moment = {
+      run: forecast.run,
+      at,
+      outfit: { ...outfit, lit },
+      warm: design.scape.warm,
+      width: design.enclosure.width,
+      height: design.enclosure.height,
+    };
+    const spot = point.at ?? { x: 0, y: 0, z: 0 };
+    return point.quantity === 'humidity' ? humidityAt(moment, spot) : warmthAt(moment, spot);
+  });
+  const say = (it: number): string => readingWords(it, point.quantity, reader);
+  const mean = values.reduce((sum, it) => sum + it, 0) / Math.max(1, values.length);
+  return `Reckoned for such a day here: ${say(Math.min(...values))} to ${say(Math.max(...values))}, ${say(mean)} on average. Read in its last week: ${say(read.low)} to ${say(read.high)}, ${say(read.mean)} on average.`;
+}
+
+function meanSince({ at, steps }: Track, since: number, { quantity }: Series) {
+  let [sum, n, low, high] = [0, 0, Infinity, -Infinity];
+  for (let i = at.length - 1; i >= 0 && (at[i] ?? 0) >= since; i -= 1) {
+    const value = fromSteps(steps[i] ?? 0, quantity);
+    sum += value;
+    n += 1;
+    low = Math.min(low, value);
+    high = Math.max(high, value);
+  }
+  return { mean: sum / Math.max(1, n), low, high };
+}
+
+const seasonOf = (at: number | undefined): 'winter' | 'summer' => {
+  const month = new Date(at ?? Date.now()).getMonth();
+  return month >= 3 && month <= 8 ? 'summer' : 'winter';
+};
