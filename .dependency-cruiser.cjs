@@ -47,6 +47,12 @@ module.exports = {
       ['files', 'store', 'catalogue', 'core'],
       'Workers are thin shells over the core, what reads files, and what keeps them.',
     ),
+    below(
+      'devices-below',
+      'devices',
+      ['files', 'catalogue', 'core'],
+      'Simulated devices run on the server and know no screen.',
+    ),
     below('cli-below', 'cli', ['files', 'catalogue', 'core'], 'The shell uses the same core, no screen.'),
     below(
       'features-below',

@@ -4,6 +4,8 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
 import type { ReactNode } from 'react';
+import { AlarmBell } from '@/features/keep/devices/AlarmBell';
+import { LiveDevices } from '@/features/keep/devices/LiveDevices';
 import { StoreProvider, useStore } from '@/store';
 import { Message } from '@/ui/Message';
 import { theme } from '@/ui/theme/theme';
@@ -24,7 +26,11 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             </Message>
           )}
         >
-          <InUnits>{children}</InUnits>
+          <InUnits>
+            {children}
+            <LiveDevices />
+            <AlarmBell />
+          </InUnits>
         </StoreProvider>
       </SnackbarProvider>
     </ThemeProvider>

@@ -146,6 +146,22 @@ export async function addFromSource(
   });
 }
 
+/** Lets go of what points read from a moment on: only for readings that are simulated anew. */
+export async function forgetSince(
+  db: RinconDatabase,
+  series: readonly string[],
+  from: number,
+): Promise<void> {
+  await db.transaction('rw', db.blocks, async () => {
+    for (const id of series)
+      for (const { week, bytes } of await between(db, id, 'raw', from, Infinity)) {
+        const left = cut(unpackTrack(bytes), -Infinity, from);
+        if (left.at.length > 0) await db.blocks.bulkPut(blocksOf(id, week, left));
+        else await db.blocks.bulkDelete(LEVELS.map((level): [string, string, number] => [id, level, week]));
+      }
+  });
+}
+
 const between = (
   db: RinconDatabase,
   series: string,
@@ -229,4 +245,12 @@ export async function extent(
   const [first, last] = [await of.first(), await of.last()];
   if (!first || !last) return null;
   return { from: unpackTrack(first.bytes).at[0] ?? 0, to: unpackTrack(last.bytes).at.at(-1) ?? 0 };
+}
+
+/** When a device of an enclosure was last heard, by how its names begin, ms since 1970; 0: never. */
+export async function lastReading(db: RinconDatabase, design: string, begins: string): Promise<number> {
+  const own = (await listSeries(db, design)).filter((it) => it.source?.startsWith(begins));
+  const ends = await Promise.all(own.map((it) => extent(db, it.id)));
+  // The one that fell behind most is caught up with; what the others have is merged away.
+  return ends.length === 0 ? 0 : Math.min(...ends.map((it) => it?.to ?? 0));
 }

@@ -64,6 +64,8 @@ const Settings = z.object({
     .object({ from: z.number().min(0).max(24), to: z.number().min(0).max(24) })
     .nullable()
     .catch(null),
+  /** Enclosures whose devices are listened to. */
+  joined: z.array(z.string()).catch([]),
   /** When everything was last exported, ms since 1970; null: never. */
   exported: z.number().nullable().catch(null),
 });
@@ -83,6 +85,7 @@ export const DEFAULT_SETTINGS: Settings = {
   demoLaid: false,
   matches: {},
   quiet: null,
+  joined: [],
   exported: null,
 };
 

@@ -22,3 +22,4 @@ export * from './schedule';
 export * from './calibrate';
 export * from './arrange';
 export * from './picture';
+export * from './playOut';

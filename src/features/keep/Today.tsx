@@ -15,6 +15,8 @@ import { TopBar } from '@/ui/shell/TopBar';
 import { capital, counted, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
 import { dueIn, LOOK_BACK } from './due';
+import { Alarms } from './Alarms';
+import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
 import { QuickLine } from './QuickLine';
 
@@ -26,12 +28,15 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const designs = useDesigns();
   const log = useLog(null, LOOK_BACK);
   const [today] = useState(() => localToday(new Date()));
-  const boxes = useMemo(() => {
-    const all = designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
-    return all && log
-      ? all.map((design) => ({ design, due: dueIn(design, log, today, catalogue) }))
-      : undefined;
-  }, [designs, log, today, catalogue]);
+  const ready = useMemo(
+    () => designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])),
+    [designs],
+  );
+  const boxes = useMemo(
+    () => ready && log && ready.map((design) => ({ design, due: dueIn(design, log, today, catalogue) })),
+    [ready, log, today, catalogue],
+  );
+  const standing = useAlarms(ready);
   const kept = boxes?.filter((it) => it.due.length > 0) ?? [];
   const open = kept.filter((it) => it.due.some((own) => own.late >= 0));
   const now = open.flatMap((it) => it.due.filter((own) => own.late >= 0));
@@ -65,6 +70,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
                   : `${dayWords(today)}. ${now.length} ${now.length === 1 ? 'thing' : 'things'} in ${open.length} ${open.length === 1 ? 'box' : 'boxes'}, about ${Math.max(1, Math.round(minutes))} minutes.`}
               </Typography>
             </Box>
+            <Alarms standing={standing ?? []} named />
             <QuickLine places={kept.map((it) => ({ id: it.design.id, name: it.design.name }))} open={null} />
             {open.map(({ design, due }) => (
               <BoxDue key={design.id} design={design} due={due.filter((it) => it.late >= 0)} />

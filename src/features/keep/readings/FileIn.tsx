@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
-import { PLACES, QUANTITIES, trackOf, toSteps, type MeasuringPlace } from '@/core/readings';
+import { PLACES, QUANTITIES, type MeasuringPlace } from '@/core/readings';
 import {
   clockOfCell,
   Match,
@@ -19,7 +19,6 @@ import {
   timeOfCell,
   UNITS_OF,
   ZoneClock,
-  type NamedReading,
   type TableHead,
   type TableReport,
 } from '@/files';
@@ -27,6 +26,7 @@ import { storageTrouble, useReadingsBook, useStore, type ReadingsBatch } from '@
 import { PlainTable } from '@/ui/PlainTable';
 import { useUndoable } from '@/ui/useUndoable';
 import { IngestStopped, startIngest } from '@/workers/ingest';
+import { sourceTracks } from '../devices/client';
 import { PLACE_WORD, QUANTITY_WORD } from './readingWords';
 
 /** Enough of a file to see what is in it. */
@@ -111,7 +111,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     }
     try {
       written(
-        await book.addFromSource(design, tracksOf(readings)),
+        await book.addFromSource(design, sourceTracks(readings)),
         `${file.name}: ${readings.length} readings of ${found.value.length} records.`,
       );
     } catch (cause) {
@@ -195,43 +195,6 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
       )}
     </Box>
   );
-}
-
-function tracksOf(readings: readonly NamedReading[]) {
-  const by = new Map<string, NamedReading[]>();
-  for (const it of readings) {
-    const key = `${it.name}\n${it.quantity}`;
-    const own = by.get(key);
-    if (own) own.push(it);
-    else by.set(key, [it]);
-  }
-  return [...by.values()].flatMap((own) => {
-    const [first] = own;
-    if (!first) return [];
-    const { name, quantity } = first;
-    const place: MeasuringPlace =
-      quantity === 'mass'
-        ? 'scale'
-        : quantity === 'uvIndex'
-          ? 'basking'
-          : quantity === 'soilWater'
-            ? 'soil'
-            : /cool/i.test(name)
-              ? 'cool'
-              : 'warm';
-    return [
-      {
-        source: name,
-        name: name.split('/').at(-1) || name,
-        quantity,
-        place,
-        track: trackOf(
-          own.map((it) => it.at),
-          own.map((it) => toSteps(it.value, quantity)),
-        ),
-      },
-    ];
-  });
 }
 
 function reportWords(name: string, told: TableReport): string {

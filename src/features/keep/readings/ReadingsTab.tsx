@@ -16,6 +16,7 @@ import { readTrack, useDesigns, useExtent, useLog, useOpenDesign, useSeries, use
 import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import type { TimeWindow } from '@/ui/TimeChart';
+import { Devices } from '../devices/Devices';
 import { FileIn } from './FileIn';
 import { PointCard } from './PointCard';
 import { Points } from './Points';
@@ -156,6 +157,7 @@ export function ReadingsTab() {
           </>
         )
       )}
+      <Devices />
       <FileIn design={design.id} onDone={() => setSpan(null)} />
       {own.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1 }}>

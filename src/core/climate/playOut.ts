@@ -1,0 +1,157 @@
+import type { Ready } from './forecast';
+import { warmthAt, humidityAt, type Moment } from './picture';
+import { settle, simulate, type Run, type Timetable, type Window } from './simulate';
+import type { Point3 } from '../light/field';
+
+/** Something that goes wrong in a box for a while. */
+export const TROUBLES = [
+  'power-cut',
+  'mist-off',
+  'mist-stuck',
+  'heat-off',
+  'heat-stuck',
+  'fan-off',
+  'vents-covered',
+  'room-dry',
+  'room-hot',
+] as const;
+export type TroubleKind = (typeof TROUBLES)[number];
+
+export interface Trouble {
+  readonly kind: TroubleKind;
+  /** s from the start of the first day; `to` infinite: it lasts. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Mist beside the timetable, s from the start of the first day. */
+export interface ExtraMist {
+  readonly at: number;
+  readonly seconds: number;
+}
+
+export interface PlayAsked {
+  readonly ready: Ready;
+  readonly days: number;
+  /** s between two records. */
+  readonly every: number;
+  /** Of the room’s weather; null: calm. */
+  readonly seed: number | null;
+  readonly troubles: readonly Trouble[];
+  readonly mists?: readonly ExtraMist[];
+  /** Where it begins; left out: settled into its weather. */
+  readonly start?: Float64Array;
+}
+
+const DAY = 86_400;
+
+/** Windows of one day without a stretch of it. */
+function without(windows: readonly Window[], from: number, to: number): readonly Window[] {
+  return windows.flatMap((it) => [
+    ...(it.from < from ? [{ ...it, to: Math.min(it.to, from) }] : []),
+    ...(it.to > to ? [{ ...it, from: Math.max(it.from, to) }] : []),
+  ]);
+}
+
+/** A timetable of one day as troubles and a hand at the sprayer leave it. */
+function troubled(ready: Ready, day: number, asked: PlayAsked): Timetable {
+  const table = ready.plan(day);
+  const begins = day * DAY;
+  const reach = ({ from, to }: Trouble): readonly [number, number] => [
+    Math.max(0, from - begins),
+    Math.min(DAY, to - begins),
+  ];
+  let { heaters, wetters, fans, falls } = table;
+  for (const trouble of asked.troubles) {
+    const [from, to] = reach(trouble);
+    if (to <= from) continue;
+    const cut = (it: readonly Window[]): readonly Window[] => without(it, from, to);
+    switch (trouble.kind) {
+      case 'power-cut':
+        heaters = heaters.map(cut);
+        // A hand sprayer needs no plug.
+        wetters = wetters.map((it, i) => (ready.outfit.wetterDevices[i] === null ? it : cut(it)));
+        fans = fans.map(cut);
+        falls = cut(falls);
+        break;
+      case 'mist-off':
+        wetters = wetters.map(cut);
+        break;
+      case 'mist-stuck':
+        wetters = wetters.map((it, i) =>
+          i === 0 ? [...cut(it), { from, to }].sort((a, b) => a.from - b.from) : it,
+        );
+        break;
+      case 'heat-off':
+        heaters = heaters.map((it, i) => (isLamp(ready, i) ? it : cut(it)));
+        if (heaters.every((it, i) => it === table.heaters[i])) heaters = heaters.map(cut);
+        break;
+      case 'heat-stuck':
+        heaters = heaters.map((it) => [...cut(it), { from, to }].sort((a, b) => a.from - b.from));
+        break;
+      case 'fan-off':
+        fans = fans.map(cut);
+        break;
+      default:
+    }
+  }
+  const extra = (asked.mists ?? []).flatMap(({ at, seconds }) => {
+    const from = at - begins;
+    return from >= 0 && from < DAY - 1 ? [{ from, to: Math.min(DAY, from + seconds) }] : [];
+  });
+  if (extra.length > 0)
+    wetters = wetters.map((it, i) =>
+      i === 0
+        ? [...extra.reduce((all, own) => without(all, own.from, own.to), it), ...extra].sort(
+            (a, b) => a.from - b.from,
+          )
+        : it,
+    );
+  return { ...table, heaters, wetters, fans, falls };
+}
+
+/** Lamps that light are not what keeps it warm by night. */
+const isLamp = (ready: Ready, index: number): boolean =>
+  ready.outfit.lit.some((it) => it.device.id === ready.outfit.heaterDevices[index]?.id);
+
+/** Plays days of a box with what goes wrong in them. Openings that are covered, and thermostats that stick, hold for all of it. */
+export function playOut(asked: PlayAsked): Run {
+  const { ready, days, every, seed, troubles } = asked;
+  const has = (kind: TroubleKind): Trouble | undefined => troubles.find((it) => it.kind === kind);
+  const box = {
+    ...ready.box,
+    ...(has('heat-stuck') ? { heaters: ready.box.heaters.map((it) => ({ ...it, control: null })) } : {}),
+    // A towel over the gauze leaves about a tenth.
+    ...(has('vents-covered')
+      ? { factors: { ...ready.box.factors, exchange: 0.1 * ready.box.factors.exchange } }
+      : {}),
+  };
+  const sound = ready.weather(days + 1, seed);
+  const shifted = (hour: number, trouble: Trouble | undefined): boolean =>
+    trouble !== undefined && hour * 3600 >= trouble.from && hour * 3600 < trouble.to;
+  const weather = {
+    ...sound,
+    temperature: sound.temperature.map((it, hour) => (shifted(hour, has('room-hot')) ? it + 7 : it)),
+    ratio: sound.ratio.map((it, hour) => (shifted(hour, has('room-dry')) ? it * 0.5 : it)),
+  };
+  const start =
+    asked.start ?? settle({ box: ready.box, weather: ready.weather(4, null), plan: ready.plan, looser: 2 });
+  return simulate({ box, weather, plan: (day) => troubled(ready, day, asked), days, every, start });
+}
+
+/** A record of a run as a picture is made of it. */
+export const momentOf = (
+  ready: Ready,
+  run: Run,
+  at: number,
+  box: { readonly width: number; readonly height: number; readonly warm: 'left' | 'right' },
+): Moment => ({ run, at, outfit: ready.outfit, ...box });
+
+/** What a probe at a place would read at a record: °C, relative humidity. */
+export const readAt = (
+  moment: Moment,
+  place: Point3,
+): { readonly temperature: number; readonly humidity: number } => ({
+  temperature: warmthAt(moment, place),
+  humidity: humidityAt(moment, place),
+});

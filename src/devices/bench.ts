@@ -1,0 +1,214 @@
+import { withOwn, catalogue as shipped, type OwnRows } from '@/catalogue';
+import { findAnimal, type Catalogue } from '@/core/catalogue';
+import {
+  lampsOf,
+  momentOf,
+  playOut,
+  readAt,
+  readyOf,
+  type ExtraMist,
+  type Ready,
+  type Run,
+  type Trouble,
+} from '@/core/climate';
+import type { Design } from '@/core/design';
+import { uvFrom, type Point3 } from '@/core/light';
+import type { NamedReading } from '@/files';
+
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const DAY = 24 * HOUR;
+/** What the hub remembers for who was not listening. */
+export const MEMORY = 2 * DAY;
+/** Between two readings it remembers, ms. */
+export const EVERY = 5 * MINUTE;
+
+/** What can be made to go wrong with the stand-ins. */
+export const FAULTS = [
+  'dropout',
+  'stuck',
+  'drift',
+  'power-cut',
+  'mist-off',
+  'mist-stuck',
+  'heat-stuck',
+] as const;
+export type FaultKind = (typeof FAULTS)[number];
+
+export interface Fault {
+  readonly kind: FaultKind;
+  /** Which probe, of those that concern one: `warm`, `cool`, `canopy`. */
+  readonly probe: string;
+  /** ms since 1970 */
+  readonly since: number;
+}
+
+/** A box on the bench: the engine of Climate, read by simulated probes. All of it lives in memory. */
+export class SimulatedBox {
+  private readonly ready: Ready;
+  private readonly catalogue: Catalogue;
+  private faults: readonly Fault[] = [];
+  private mists: readonly (ExtraMist & { readonly absolute: number })[] = [];
+  private run: Run | null = null;
+  /** Midnight its reckoning begins at, ms since 1970. */
+  private readonly began: number;
+  private readonly places: ReadonlyMap<string, Point3>;
+
+  /** @param zone ms by which the keeper’s clock is ahead of UTC: lights follow it */
+  constructor(
+    private readonly design: Design,
+    own: OwnRows,
+    now: number,
+    zone: number,
+  ) {
+    this.catalogue = withOwn(shipped, own);
+    this.began = Math.floor((now + zone - MEMORY) / DAY) * DAY - zone;
+    const date = new Date(this.began + zone);
+    const dayOfYear = Math.floor((date.getTime() - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY) + 1;
+    this.ready = readyOf(design, this.catalogue, Math.min(365, dayOfYear));
+    const { width, depth, height } = design.enclosure;
+    const { groundHeight, tierHeight } = this.ready.outfit;
+    const warm = design.scape.warm === 'right' ? 0.8 : 0.2;
+    const low = Math.max(...groundHeight) + 0.3 * (tierHeight - Math.max(...groundHeight));
+    this.places = new Map([
+      ['warm', { x: warm * width, y: depth / 2, z: low }],
+      ['cool', { x: (1 - warm) * width, y: depth / 2, z: low }],
+      ['canopy', { x: warm * width, y: depth / 2, z: (tierHeight + height) / 2 }],
+    ]);
+  }
+
+  get name(): string {
+    return this.design.name;
+  }
+
+  setFaults(faults: readonly Fault[]): void {
+    this.faults = faults;
+    this.run = null;
+  }
+
+  listFaults(): readonly Fault[] {
+    return this.faults;
+  }
+
+  mist(seconds: number, now: number): void {
+    this.mists = [...this.mists.slice(-50), { at: (now - this.began) / 1000, seconds, absolute: now }];
+    this.run = null;
+  }
+
+  /** Whether the controller mists at a moment, and when it last did, ms since 1970; null: not within its memory. */
+  lastMist(now: number): number | null {
+    return this.mists.filter((it) => it.absolute <= now).at(-1)?.absolute ?? null;
+  }
+
+  /** What the hub’s probes read at a moment: °C and relative humidity of three places. */
+  readings(at: number): readonly NamedReading[] {
+    return [...this.places.keys()].flatMap((probe): NamedReading[] => {
+      const faults = this.faults.filter((it) => it.probe === probe && it.since <= at);
+      // The hub runs on batteries: it hears its probes through a power cut too.
+      if (faults.some((it) => it.kind === 'dropout')) return [];
+      const stuck = faults.find((it) => it.kind === 'stuck');
+      const drift = faults.find((it) => it.kind === 'drift');
+      const from = stuck ? Math.floor(stuck.since / EVERY) * EVERY : at;
+      const { temperature, humidity } = this.sense(probe, from);
+      const hours = drift ? (at - drift.since) / HOUR : 0;
+      return [
+        {
+          name: `hub/${probe}/air`,
+          quantity: 'temperature',
+          at,
+          value: round(temperature + 0.35 * hours, 2),
+        },
+        {
+          name: `hub/${probe}/humidity`,
+          quantity: 'humidity',
+          at,
+          value: Math.min(1, Math.max(0, round(humidity - 0.012 * hours, 3))),
+        },
+      ];
+    });
+  }
+
+  /** What was read since a moment, the oldest first, every five minutes and at most what the memory holds. */
+  since(from: number, now: number): readonly NamedReading[] {
+    const first = Math.ceil(Math.max(from + 1, now - MEMORY, this.began) / EVERY) * EVERY;
+    const all: NamedReading[] = [];
+    for (let at = first; at <= now; at += EVERY) all.push(...this.readings(at));
+    return all;
+  }
+
+  /** UV index a meter reads where the animal basks, or in the middle under the lamps. */
+  uvIndex(now: number): NamedReading {
+    const date = new Date(now).toISOString().slice(0, 10);
+    const { basking } = this.ready.outfit;
+    const { width, depth } = this.design.enclosure;
+    const place = basking ?? { x: width / 2, y: depth / 2, z: this.ready.outfit.tierHeight };
+    const sum = lampsOf(this.design, this.catalogue, date).reduce(
+      (all, { lamp }) => all + uvFrom(lamp, place.x, place.y, place.z),
+      0,
+    );
+    const power = this.faults.some((it) => it.kind === 'power-cut' && it.since <= now) ? 0 : 1;
+    return {
+      name: 'meter/uv-index',
+      quantity: 'uvIndex',
+      at: now,
+      value: round(power * sum * (1 + 0.03 * noise(now, 'uv')), 1),
+    };
+  }
+
+  /** One animal on the scale, kg: the middle of its kind, a little of it by what it last ate. */
+  weigh(now: number): NamedReading | null {
+    const animal = findAnimal(this.catalogue, this.design.brief.animal);
+    if (!animal) return null;
+    const { low, high } = animal.mass.value;
+    return {
+      name: 'scale/mass',
+      quantity: 'mass',
+      at: now,
+      value: round(((low + high) / 2) * (1 + 0.02 * noise(now / HOUR, 'mass')), 4),
+    };
+  }
+
+  private sense(probe: string, at: number): { readonly temperature: number; readonly humidity: number } {
+    const run = this.played(at);
+    const place = this.places.get(probe) ?? { x: 0, y: 0, z: 0 };
+    const record = Math.min(run.t.length - 1, Math.max(0, Math.round((at - this.began) / MINUTE)));
+    const { enclosure, scape } = this.design;
+    const moment = momentOf(this.ready, run, record, { ...enclosure, warm: scape.warm });
+    const read = readAt(moment, place);
+    return {
+      temperature: read.temperature + 0.06 * noise(at, `${probe} t`),
+      humidity: read.humidity + 0.006 * noise(at, `${probe} h`),
+    };
+  }
+
+  /** Reckoned to the end of the day that is asked for, and anew whenever something was changed. */
+  private played(at: number): Run {
+    const days = Math.floor((at - this.began) / DAY) + 1;
+    if (this.run && this.run.days >= days) return this.run;
+    const second = (ms: number): number => Math.max(0, (ms - this.began) / 1000);
+    const troubles = this.faults.flatMap(({ kind, since }): Trouble[] =>
+      kind === 'power-cut' || kind === 'mist-off' || kind === 'mist-stuck' || kind === 'heat-stuck'
+        ? [{ kind, from: second(since), to: Infinity }]
+        : [],
+    );
+    this.run = playOut({
+      ready: this.ready,
+      days: Math.max(days, 3),
+      every: 60,
+      seed: 1,
+      troubles,
+      mists: this.mists,
+    });
+    return this.run;
+  }
+}
+
+const round = (value: number, digits: number): number => Number(value.toFixed(digits));
+
+/** Between −1 and 1, the same for the same moment and probe. */
+function noise(at: number, what: string): number {
+  let seed = Math.floor(at / 1000) % 2_147_483_647;
+  for (const letter of what) seed = (seed * 31 + letter.charCodeAt(0)) % 2_147_483_647;
+  for (let i = 0; i < 3; i += 1) seed = (seed * 48_271 + 11) % 2_147_483_647;
+  return (2 * seed) / 2_147_483_647 - 1;
+}

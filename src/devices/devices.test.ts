@@ -1,0 +1,143 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { catalogue, demoDesigns, NO_OWN_ROWS } from '@/catalogue';
+import { readingsIn, readSenml, writeSingle, type NamedReading } from '@/files';
+import { EVERY, MEMORY, SimulatedBox, type FaultKind } from './bench';
+import { answer } from './server';
+
+const NOW = Date.UTC(2026, 5, 3, 15);
+const HOUR = 3_600_000;
+const hedge = demoDesigns(catalogue).find((it) => it.id === 'demo-hedge')!;
+const box = () => new SimulatedBox(hedge, NO_OWN_ROWS, NOW, 0);
+const of = (all: readonly NamedReading[], name: string) => all.filter((it) => it.name === name);
+const broken = (kind: FaultKind, hours = 6, probe = 'warm') => {
+  const own = box();
+  own.setFaults([{ kind, probe, since: NOW - hours * HOUR }]);
+  return own.since(NOW - MEMORY, NOW);
+};
+const values = (all: readonly NamedReading[], name: string, from = NOW - 5 * HOUR) =>
+  of(all, name)
+    .filter((it) => it.at >= from)
+    .map((it) => it.value);
+const mean = (all: readonly number[]) => all.reduce((sum, it) => sum + it, 0) / all.length;
+
+describe('the simulated box', () => {
+  const sound = box().since(0, NOW);
+  it('remembers two days by five minutes, of three probes, the same each time it is asked', () => {
+    expect(of(sound, 'hub/warm/air')).toHaveLength(MEMORY / EVERY + 1);
+    expect(new Set(sound.map((it) => it.name)).size).toBe(6);
+    expect(box().since(0, NOW)).toEqual(sound);
+  });
+  it('is warm by day and cooler by night, as the engine has it', () => {
+    const at = (hour: number) =>
+      mean(
+        of(sound, 'hub/warm/air')
+          .filter((it) => new Date(it.at).getUTCHours() === hour)
+          .map((it) => it.value),
+      );
+    expect(at(14)).toBeGreaterThan(at(4) + 2);
+  });
+  it('a probe that drops out is not heard; the others are', () => {
+    const all = broken('dropout');
+    expect(values(all, 'hub/warm/air')).toEqual([]);
+    expect(values(all, 'hub/cool/air').length).toBeGreaterThan(50);
+  });
+  it('one that sticks says one thing, one that drifts goes away from what was', () => {
+    expect(new Set(values(broken('stuck'), 'hub/warm/air')).size).toBe(1);
+    const drifted = values(broken('drift'), 'hub/warm/air');
+    const sane = values(sound, 'hub/warm/air');
+    expect(drifted.at(-1)! - sane.at(-1)!).toBeCloseTo(0.35 * 6, 0);
+  });
+  it('without power it cools down to the room; with heat that does not stop it is hotter; without mist drier', () => {
+    const warm = mean(values(sound, 'hub/warm/air'));
+    expect(mean(values(broken('power-cut'), 'hub/warm/air'))).toBeLessThan(warm - 2);
+    expect(mean(values(broken('heat-stuck', 24), 'hub/warm/air', NOW - 20 * HOUR))).toBeGreaterThan(
+      mean(values(sound, 'hub/warm/air', NOW - 20 * HOUR)) + 1,
+    );
+    const humid = mean(values(sound, 'hub/cool/humidity', NOW - 20 * HOUR));
+    expect(mean(values(broken('mist-off', 24), 'hub/cool/humidity', NOW - 20 * HOUR))).toBeLessThan(
+      humid - 0.05,
+    );
+  });
+  it('misted by hand it is wetter than it was', () => {
+    const own = box();
+    const before = own.readings(NOW).find((it) => it.name === 'hub/cool/humidity')!.value;
+    own.mist(60, NOW);
+    expect(own.lastMist(NOW)).toBe(NOW);
+    const after = own.readings(NOW + 4 * 60_000).find((it) => it.name === 'hub/cool/humidity')!.value;
+    expect(after).toBeGreaterThan(before + 0.05);
+  });
+});
+
+describe('what the server answers', () => {
+  afterEach(() => vi.unstubAllEnvs());
+  const url = (path: string) => `http://localhost/api/devices/${path}`;
+  const ask = (path: string, init?: RequestInit) =>
+    answer(new Request(url(path), init), path.split('?')[0]!.split('/').filter(Boolean));
+  const put = () =>
+    ask(`${hedge.id}?zone=0`, { method: 'PUT', body: writeSingle(hedge, NO_OWN_ROWS, new Date(NOW)) });
+
+  it('readings as SenML once the box is there; before, what to do', async () => {
+    await ask(hedge.id, { method: 'DELETE' });
+    const missing = await ask(`${hedge.id}/hub`);
+    expect(missing.status).toBe(404);
+    expect(await missing.json()).toMatchObject({ message: /Put it there first/ });
+    expect((await put()).status).toBe(200);
+    for (const device of ['hub', 'meter', 'scale']) {
+      const reply = await ask(`${hedge.id}/${device}`);
+      expect(reply.headers.get('content-type')).toBe('application/senml+json');
+      const read = readSenml(await reply.text(), 0);
+      expect(read.ok && readingsIn(read.value).length).toBeGreaterThan(0);
+    }
+  });
+  it('events as they come', async () => {
+    await put();
+    const stop = new AbortController();
+    const reply = await ask(`${hedge.id}/hub/events`, { signal: stop.signal });
+    const reader = reply.body!.getReader();
+    const text = new TextDecoder();
+    expect(text.decode((await reader.read()).value)).toMatch(/^retry/);
+    const event = text.decode((await reader.read()).value);
+    const read = readSenml(event.replace(/^data: /, ''), 0);
+    expect(read.ok && readingsIn(read.value)).toHaveLength(6);
+    stop.abort();
+    expect((await reader.read()).done).toBe(true);
+  });
+  it.each([
+    [`${hedge.id}/mist`, 'POST', '{"seconds":0}', 400],
+    [`${hedge.id}/mist`, 'POST', 'nonsense', 400],
+    [`${hedge.id}/mist`, 'POST', '{"seconds":20}', 200],
+    [`${hedge.id}/faults`, 'PUT', '[{"kind":"fire"}]', 400],
+    [`${hedge.id}/faults`, 'PUT', '[]', 200],
+    [`${hedge.id}/toaster`, 'POST', '{}', 404],
+    [hedge.id, 'PUT', '{"format":"other"}', 400],
+    ['another', 'PUT', writeSingle(hedge, NO_OWN_ROWS, new Date(NOW)), 400],
+  ])('%s, %s is checked', async (path, method, body, status) => {
+    await put();
+    expect((await ask(path, { method, body })).status).toBe(status);
+  });
+  it('a page of another site may not set the mist off', async () => {
+    await put();
+    const reply = await ask(`${hedge.id}/mist`, {
+      method: 'POST',
+      body: '{"seconds":20}',
+      headers: { 'sec-fetch-site': 'cross-site' },
+    });
+    expect(reply.status).toBe(403);
+  });
+  it('real devices are asked in place of the simulated ones, where they are named', async () => {
+    const asked: string[] = [];
+    const server = createServer((request, reply) => {
+      asked.push(`${request.method} ${request.url}`);
+      reply.setHeader('Content-Type', 'application/senml+json').end('[{"n":"real","u":"Cel","v":20}]');
+    }).listen(0);
+    vi.stubEnv('RINCON_DEVICES', `http://127.0.0.1:${(server.address() as AddressInfo).port}/base/`);
+    const reply = await ask('bog/hub?since=5');
+    expect(await reply.text()).toContain('real');
+    expect(asked).toEqual(['GET /base/bog/hub?since=5']);
+    server.close();
+    server.closeAllConnections();
+    expect((await ask('bog/hub')).status).toBe(502);
+  });
+});

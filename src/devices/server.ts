@@ -1,0 +1,170 @@
+import { z } from 'zod';
+import { MAX_BYTES, readEnvelope, writeSenml, type NamedReading } from '@/files';
+import { FAULTS, MEMORY, SimulatedBox, type Fault } from './bench';
+
+/** Between two readings that are sent as they come, ms. */
+const BEAT = 5000;
+
+/** All boxes on the bench, by the id of their design. One process, in memory only. */
+const BOXES = Symbol.for('rincon.devices');
+type Held = typeof globalThis & { [BOXES]?: Map<string, SimulatedBox> };
+const boxes = (): Map<string, SimulatedBox> => ((globalThis as Held)[BOXES] ??= new Map());
+/** Older ones give way: a bench is not a rack. */
+const MOST = 20;
+
+const SENML = { 'Content-Type': 'application/senml+json', 'Cache-Control': 'no-store' };
+const senml = (readings: readonly NamedReading[]): Response =>
+  new Response(readings.length === 0 ? '[]' : writeSenml(readings), { headers: SENML });
+const json = (value: unknown, status = 200): Response =>
+  Response.json(value, { status, headers: { 'Cache-Control': 'no-store' } });
+const fault = (status: number, message: string): Response => json({ message }, status);
+
+const Faults = z
+  .array(
+    z.strictObject({
+      kind: z.enum(FAULTS),
+      probe: z.enum(['warm', 'cool', 'canopy']).default('warm'),
+      /** h since it began. */
+      hours: z.number().min(0).max(48).default(0),
+    }),
+  )
+  .max(12);
+const Mist = z.strictObject({ seconds: z.number().min(1).max(600) });
+
+/**
+ * Answers for the simulated devices; see docs/devices.md.
+ * @param path below `/api/devices`
+ */
+export async function answer(request: Request, path: readonly string[]): Promise<Response> {
+  // Another site must not set the mist off.
+  if (request.method !== 'GET' && request.headers.get('sec-fetch-site') === 'cross-site')
+    return fault(403, 'only pages of this Rincon may change devices');
+  const real = process.env.RINCON_DEVICES;
+  if (real !== undefined && real !== '') return passOn(request, path, real);
+  const [id, device, part] = path;
+  if (id === undefined) return fault(404, 'name an enclosure');
+  if (device === undefined) {
+    if (request.method === 'PUT') return putBox(request, id);
+    if (request.method === 'DELETE') return json({ removed: boxes().delete(id) });
+  }
+  const box = boxes().get(id);
+  if (!box) return fault(404, 'no such box is on the bench. Put it there first');
+  const now = Date.now();
+  const url = new URL(request.url);
+  switch (`${request.method} ${[device, part].filter(Boolean).join('/')}`) {
+    case 'GET ':
+      return json({
+        id,
+        name: box.name,
+        devices: ['hub', 'mist', 'meter', 'scale'],
+        faults: box.listFaults(),
+      });
+    case 'GET hub': {
+      const since = Number(url.searchParams.get('since') ?? now - MEMORY);
+      return senml(box.since(Number.isFinite(since) ? since : now - MEMORY, now));
+    }
+    case 'GET hub/events':
+      return events(request, box);
+    case 'GET mist': {
+      const last = box.lastMist(now);
+      return json([{ n: 'mist/last', ...(last === null ? { vs: 'never' } : { v: last / 1000, u: 's' }) }]);
+    }
+    case 'POST mist': {
+      const asked = Mist.safeParse(await request.json().catch(() => null));
+      if (!asked.success) return fault(400, 'seconds between 1 and 600 are expected');
+      box.mist(asked.data.seconds, now);
+      return json({ misted: asked.data.seconds });
+    }
+    case 'GET meter':
+      return senml([box.uvIndex(now)]);
+    case 'GET scale': {
+      const weight = box.weigh(now);
+      return weight ? senml([weight]) : fault(409, 'nothing lives in this box that could be weighed');
+    }
+    case 'PUT faults': {
+      const asked = Faults.safeParse(await request.json().catch(() => null));
+      if (!asked.success)
+        return fault(
+          400,
+          `a list of faults is expected: ${FAULTS.join(', ')}, with the probe and the hours since`,
+        );
+      box.setFaults(
+        asked.data.map(({ kind, probe, hours }): Fault => ({ kind, probe, since: now - hours * 3_600_000 })),
+      );
+      return json({ faults: box.listFaults() });
+    }
+    default:
+      return fault(404, 'there is no such device');
+  }
+}
+
+/** Real devices in place of the simulated ones: what is asked goes on to them, and what they say comes back. */
+async function passOn(request: Request, path: readonly string[], base: string): Promise<Response> {
+  const to = `${base.replace(/\/$/, '')}/${path.map(encodeURIComponent).join('/')}${new URL(request.url).search}`;
+  try {
+    const reply = await fetch(to, {
+      method: request.method,
+      headers: { 'Content-Type': request.headers.get('content-type') ?? 'application/json' },
+      signal: request.signal,
+      ...(request.method === 'GET' ? {} : { body: await request.text() }),
+    });
+    return new Response(reply.body, {
+      status: reply.status,
+      headers: {
+        'Content-Type': reply.headers.get('content-type') ?? 'application/json',
+        'Cache-Control': 'no-store',
+      },
+    });
+  } catch {
+    return fault(502, 'the devices named by RINCON_DEVICES do not answer');
+  }
+}
+
+/** A box is put on the bench as the file an enclosure is saved as. */
+async function putBox(request: Request, id: string): Promise<Response> {
+  const length = Number(request.headers.get('content-length') ?? 0);
+  if (length > MAX_BYTES) return fault(413, 'larger than 20 MB');
+  const read = readEnvelope(await request.text());
+  if (!read.ok) return fault(400, `${read.place}: ${read.message}`);
+  const design = read.value.designs.find((it) => it.id === id);
+  if (!design) return fault(400, 'the file holds another enclosure');
+  const all = boxes();
+  const zone = Number(new URL(request.url).searchParams.get('zone') ?? 0) * 60_000;
+  const box = new SimulatedBox(design, read.value.own, Date.now(), Number.isFinite(zone) ? zone : 0);
+  all.delete(id);
+  for (const oldest of [...all.keys()].slice(0, Math.max(0, all.size - MOST + 1))) all.delete(oldest);
+  all.set(id, box);
+  return json({ id, name: box.name });
+}
+
+/** Readings as they come, as server-sent events of SenML packs. */
+function events(request: Request, box: SimulatedBox): Response {
+  const text = new TextEncoder();
+  let timer: ReturnType<typeof setInterval> | undefined;
+  const stream = new ReadableStream<Uint8Array>({
+    start(out) {
+      const send = (): void => {
+        const pack = box.readings(Math.floor(Date.now() / 1000) * 1000);
+        // A hub that hears nothing still says that it is there.
+        out.enqueue(text.encode(pack.length === 0 ? ': nothing heard\n\n' : `data: ${writeSenml(pack)}\n\n`));
+      };
+      out.enqueue(text.encode('retry: 3000\n\n'));
+      send();
+      timer = setInterval(send, BEAT);
+      request.signal.addEventListener('abort', () => {
+        clearInterval(timer);
+        try {
+          out.close();
+        } catch {
+          // It was closed by the other side.
+        }
+      });
+    },
+    cancel() {
+      clearInterval(timer);
+    },
+  });
+  return new Response(stream, {
+    headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' },
+  });
+}
