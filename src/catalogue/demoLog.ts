@@ -49,11 +49,6 @@ export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: n
         });
     }
     if (lived) {
-      write(design, 'weight', 12, 18, {
-        kind: 'weight',
-        values: { mass: 0.0112 },
-        text: 'the larger female',
-      });
       write(design, 'call', 3, 21, {
         kind: 'behaviour',
         values: {},

@@ -26,3 +26,4 @@ export { NO_OWN_ROWS, OWN_KINDS, withOwn, type OwnRows } from './withOwn';
 export { DEMO_SHELF, demoDesigns } from './demo';
 export { demoLog } from './demoLog';
 export * from './demoReadings';
+export * from './demoRecords';

@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/design';
 import type { Entry } from '@/core/log';
+import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import type { Series } from '@/core/readings';
 import { bookFromAmounts, type ShelfMove } from '@/core/shelf';
 
@@ -65,6 +66,8 @@ export class RinconDatabase extends Dexie {
   declare pictures: EntityTable<PictureRow, 'id'>;
   declare log: EntityTable<Entry, 'id'>;
   declare series: EntityTable<Series, 'id'>;
+  declare animals: EntityTable<AnimalRecord, 'id'>;
+  declare equipment: EntityTable<EquipmentRecord, 'id'>;
   declare blocks: Table<BlockRow, [string, string, number]>;
 
   constructor(name = 'rincon') {
@@ -90,6 +93,8 @@ export class RinconDatabase extends Dexie {
     this.version(4).stores({
       series: 'id, design',
       blocks: '[series+level+week], series',
+      animals: 'id',
+      equipment: 'id, design',
     });
   }
 }

@@ -159,7 +159,8 @@ export async function restoreDesign(db: RinconDatabase, id: string): Promise<voi
 
 /** Empties the bin of what has lain in it for a month. */
 export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void> {
-  await db.transaction('rw', db.designs, db.steps, db.pictures, db.log, async () => {
+  const tables = [db.designs, db.steps, db.pictures, db.log, db.series, db.blocks, db.equipment];
+  await db.transaction('rw', tables, async () => {
     const old = await db.designs
       .where('deleted')
       .between(1, now - BIN_DAYS * 86_400_000)
@@ -168,6 +169,10 @@ export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void
     await db.steps.where('designId').anyOf(old).delete();
     await db.pictures.where('design').anyOf(old).delete();
     await db.log.where('design').anyOf(old).delete();
+    await db.equipment.where('design').anyOf(old).delete();
+    const points = await db.series.where('design').anyOf(old).primaryKeys();
+    await db.series.bulkDelete(points);
+    await db.blocks.where('series').anyOf(points).delete();
   });
 }
 

@@ -8,3 +8,6 @@ export * from './persist';
 export * from './react';
 export * from './readings';
 export * from './useReadings';
+export * from './records';
+export * from './useRecords';
+export * from './pictures';

@@ -1,5 +1,6 @@
 import { Entry, entryOf, mergeLogs, type Draft } from '@/core/log';
 import type { RinconDatabase } from './database';
+import { changed, putRecords } from './records';
 
 /** Lines of now, unless they say when. What is written down at once is written in one transaction; gives the ids of its lines, to take them back. */
 export async function writeEntries(
@@ -19,12 +20,12 @@ export const wholeLog = (db: RinconDatabase, design: string | null): Promise<rea
   design === null ? db.log.orderBy('at').toArray() : db.log.where('design').equals(design).sortBy('at');
 
 /** Lines from a file: each once, of two versions the later one. */
-export async function takeInLog(db: RinconDatabase, entries: readonly Entry[]): Promise<void> {
-  await db.transaction('rw', db.log, async () => {
-    const here = (await db.log.bulkGet(entries.map((it) => it.id))).filter((it) => it !== undefined);
-    await db.log.bulkPut([...mergeLogs(here, entries)]);
-  });
-}
+export const takeInLog = (db: RinconDatabase, entries: readonly Entry[]): Promise<void> =>
+  putRecords(db, 'log', entries);
+
+/** Writes a line anew in place of an earlier version of it. */
+export const rewriteEntry = (db: RinconDatabase, entry: Entry, now: number): Promise<void> =>
+  putRecords(db, 'log', [changed(entry, now)]);
 
 /** Strikes lines out, or takes that back; a struck line is kept, so that no merge brings it back. */
 export async function strike(
@@ -37,7 +38,7 @@ export async function strike(
     for (const id of ids) {
       const entry = await db.log.get(id);
       // A clock that was set back must not make this change the older one.
-      if (entry) await db.log.put({ ...entry, gone, changed: Math.max(now, entry.changed + 1) });
+      if (entry) await db.log.put(changed({ ...entry, gone }, now));
     }
   });
 }

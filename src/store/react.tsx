@@ -14,7 +14,10 @@ import {
   catalogue as shipped,
   DEMO_SHELF,
   demoDesigns,
+  demoAnimals,
+  demoEquipment,
   demoLog,
+  demoSeen,
   demoReadings,
   withOwn,
   withPrices,
@@ -41,7 +44,7 @@ import {
   type Settings,
 } from './settings';
 import { addPicture, listPictures, removePicture, shrinkPicture } from './pictures';
-import { listLog, strike, writeEntries } from './log';
+import { listLog, rewriteEntry, strike, writeEntries } from './log';
 import { addReadings } from './readings';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
@@ -126,12 +129,26 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
 
 /** Lays out the demo's enclosures; those already here stay as they are. */
 export async function layDemo(db: RinconDatabase): Promise<void> {
-  const tables = [db.designs, db.steps, db.settings, db.shelf, db.log, db.series, db.blocks];
+  const now = Date.now();
+  const tables = [
+    db.designs,
+    db.steps,
+    db.settings,
+    db.shelf,
+    db.log,
+    db.series,
+    db.blocks,
+    db.animals,
+    db.equipment,
+  ];
   await db.transaction('rw', tables, async () => {
     const designs = demoDesigns(shipped);
     await takeIn(db, designs, () => crypto.randomUUID(), Date.now());
-    if ((await db.log.count()) === 0) await db.log.bulkAdd([...demoLog(designs, shipped, Date.now())]);
-    if ((await db.series.count()) === 0) await addReadings(db, demoReadings(designs, Date.now()));
+    if ((await db.log.count()) === 0)
+      await db.log.bulkAdd([...demoLog(designs, shipped, now), ...demoSeen(designs, now)]);
+    if ((await db.series.count()) === 0) await addReadings(db, demoReadings(designs, now));
+    if ((await db.animals.count()) === 0) await db.animals.bulkAdd([...demoAnimals(now)]);
+    if ((await db.equipment.count()) === 0) await db.equipment.bulkAdd([...demoEquipment(now)]);
     if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...DEMO_SHELF]);
     await saveSetting(db, 'demoLaid', true);
   });
@@ -263,6 +280,17 @@ export function usePictures(design: string, about: string) {
   );
 }
 
+/** All pictures of an enclosure, by what they are of, the oldest first. */
+export function usePicturesOf(design: string): ReadonlyMap<string, readonly PictureRow[]> {
+  const { db } = useStore();
+  const rows = useLiveQuery(() => db.pictures.where({ design }).sortBy('at'), [db, design]);
+  return useMemo(() => {
+    const by = new Map<string, PictureRow[]>();
+    for (const it of rows ?? []) by.set(it.about, [...(by.get(it.about) ?? []), it]);
+    return by;
+  }, [rows]);
+}
+
 /** The log since so many days, of one enclosure or of all; undefined while it is read. */
 export function useLog(design: string | null, days: number): readonly Entry[] | undefined {
   const { db } = useStore();
@@ -276,6 +304,7 @@ export function useLogBook() {
   return useMemo(
     () => ({
       write: (lines: Parameters<typeof writeEntries>[1]) => writeEntries(db, lines, Date.now()),
+      rewrite: (entry: Entry) => rewriteEntry(db, entry, Date.now()),
       strike: (ids: readonly string[], gone = true) => strike(db, ids, gone, Date.now()),
     }),
     [db],

@@ -19,16 +19,11 @@ import {
   type Track,
 } from '@/core/readings';
 import type { BlockRow, RinconDatabase } from './database';
+import { putRecords } from './records';
 
 /** Writes points down, or changes them: of two versions the later one stands. */
-export async function saveSeries(db: RinconDatabase, series: readonly Series[]): Promise<void> {
-  await db.transaction('rw', db.series, async () => {
-    for (const it of series) {
-      const here = await db.series.get(it.id);
-      if (!here || here.changed <= it.changed) await db.series.put(Series.parse(it));
-    }
-  });
-}
+export const saveSeries = (db: RinconDatabase, series: readonly Series[]): Promise<void> =>
+  putRecords(db, 'series', series);
 
 export async function listSeries(db: RinconDatabase, design: string | null): Promise<readonly Series[]> {
   const all = design === null ? await db.series.toArray() : await db.series.where({ design }).toArray();

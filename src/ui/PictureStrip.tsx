@@ -21,8 +21,8 @@ interface Props {
   /** What they are of, for those who hear it. */
   readonly label: string;
   readonly pictures: readonly Picture[];
-  /** Throws with what to do when the file will not do. */
-  readonly onAdd: (file: Blob) => Promise<void>;
+  /** Throws with what to do when the file will not do; left out: none are added here. */
+  readonly onAdd?: (file: Blob) => Promise<void>;
   readonly onRemove: (id: string) => void;
 }
 
@@ -57,30 +57,34 @@ export function PictureStrip({ label, pictures, onAdd, onRemove }: Props) {
             <BlobImage blob={it.blob} alt="" fit="cover" />
           </Box>
         ))}
-        <Button
-          variant="outlined"
-          size="small"
-          startIcon={<AddAPhotoOutlinedIcon />}
-          onClick={() => input.current?.click()}
-        >
-          Add a picture
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          accept="image/*"
-          hidden
-          aria-label={`Picture of ${label} to take in`}
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (!file) return;
-            setWrong(null);
-            onAdd(file).catch((error: unknown) =>
-              setWrong(error instanceof Error ? error.message : 'It could not be kept.'),
-            );
-          }}
-        />
+        {onAdd && (
+          <>
+            <Button
+              variant="outlined"
+              size="small"
+              startIcon={<AddAPhotoOutlinedIcon />}
+              onClick={() => input.current?.click()}
+            >
+              Add a picture
+            </Button>
+            <input
+              ref={input}
+              type="file"
+              accept="image/*"
+              hidden
+              aria-label={`Picture of ${label} to take in`}
+              onChange={(event) => {
+                const [file] = event.target.files ?? [];
+                event.target.value = '';
+                if (!file) return;
+                setWrong(null);
+                onAdd(file).catch((error: unknown) =>
+                  setWrong(error instanceof Error ? error.message : 'It could not be kept.'),
+                );
+              }}
+            />
+          </>
+        )}
       </Box>
       {wrong && (
         <Typography role="alert" variant="body2" sx={{ color: 'earth.clay', mt: 0.75 }}>

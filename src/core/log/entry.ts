@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { mergeRecords } from '../records';
 
 /** Sorts of entry, in the order in which they are offered. */
 export const ENTRY_KINDS = [
@@ -132,15 +133,5 @@ export const entryOf = (
  * The lines of two devices as one log: each line once, the later version of it. Commutative, associative and
  * idempotent, so that files may be taken in in any order and twice.
  */
-export function mergeLogs(a: readonly Entry[], b: readonly Entry[]): readonly Entry[] {
-  const all = new Map<string, Entry>();
-  for (const it of [...a, ...b]) {
-    const own = all.get(it.id);
-    if (!own || later(it, own)) all.set(it.id, it);
-  }
-  return [...all.values()].sort((x, y) => x.at - y.at || (x.id < y.id ? -1 : 1));
-}
-
-/** Of two versions changed in the same millisecond, the same one is taken on both devices. */
-const later = (a: Entry, b: Entry): boolean =>
-  a.changed !== b.changed ? a.changed > b.changed : JSON.stringify(a) > JSON.stringify(b);
+export const mergeLogs = (a: readonly Entry[], b: readonly Entry[]): readonly Entry[] =>
+  [...mergeRecords(a, b)].sort((x, y) => x.at - y.at || (x.id < y.id ? -1 : 1));

@@ -6,18 +6,39 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useState } from 'react';
+import { useSearchParams } from 'next/navigation';
+import { useState, type ReactNode } from 'react';
 import { useOpenDesign } from '@/store';
 import { localToday } from '@/ui/days';
+import { AnimalsTab } from './animals/AnimalsTab';
 import { CareTab } from './CareTab';
+import { EquipmentTab } from './EquipmentTab';
 import { LogTab } from './LogTab';
 import { ReadingsTab } from './readings/ReadingsTab';
 import { QuickLine } from './QuickLine';
 
+const TABS = [
+  { id: 'care', name: 'Care' },
+  { id: 'log', name: 'Log' },
+  { id: 'readings', name: 'Readings' },
+  { id: 'animals', name: 'Animals' },
+  { id: 'equipment', name: 'Equipment' },
+] as const;
+type KeepTab = (typeof TABS)[number]['id'];
+const tabOf = (asked: string | null): KeepTab => TABS.find((it) => it.id === asked)?.id ?? 'care';
+const PANELS: Record<KeepTab, (today: string) => ReactNode> = {
+  care: (today) => <CareTab today={today} />,
+  log: () => <LogTab />,
+  readings: () => <ReadingsTab />,
+  animals: () => <AnimalsTab />,
+  equipment: () => <EquipmentTab />,
+};
+
 /** What keeps an enclosure going, and what was seen, done and read in it. */
 export function Keep() {
   const { design } = useOpenDesign();
-  const [tab, setTab] = useState<'care' | 'log' | 'readings'>('care');
+  const params = useSearchParams();
+  const [tab, setTab] = useState<KeepTab>(() => tabOf(params.get('tab')));
   const [today] = useState(() => localToday(new Date()));
   const place = { id: design.id, name: design.name };
   return (
@@ -35,13 +56,14 @@ export function Keep() {
           <Tabs
             className="no-print"
             value={tab}
-            onChange={(_, next: typeof tab) => setTab(next)}
+            onChange={(_, next: KeepTab) => setTab(next)}
+            variant="scrollable"
             aria-label="Keeping"
             sx={{ flex: 1, ml: { md: 2 } }}
           >
-            <Tab value="care" label="Care" id="tab-care" aria-controls="panel-care" />
-            <Tab value="log" label="Log" id="tab-log" aria-controls="panel-log" />
-            <Tab value="readings" label="Readings" id="tab-readings" aria-controls="panel-readings" />
+            {TABS.map(({ id, name }) => (
+              <Tab key={id} value={id} label={name} id={`tab-${id}`} aria-controls={`panel-${id}`} />
+            ))}
           </Tabs>
           <Button component={NextLink} href="/today">
             All that is due
@@ -49,7 +71,7 @@ export function Keep() {
         </Box>
         <QuickLine places={[place]} open={place} />
         <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>
-          {tab === 'care' ? <CareTab today={today} /> : tab === 'log' ? <LogTab /> : <ReadingsTab />}
+          {PANELS[tab](today)}
         </Box>
       </Box>
     </Box>

@@ -8,13 +8,25 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { careOf } from '@/core/care';
 import { ENTRY_KINDS, type Entry, type EntryKind } from '@/core/log';
-import { useLog, useLogBook, useOpenDesign, useStore } from '@/store';
+import {
+  addPicture,
+  removePicture,
+  useAnimals,
+  useLog,
+  useLogBook,
+  useOpenDesign,
+  usePicturesOf,
+  useStore,
+  type PictureRow,
+} from '@/store';
 import { localDay, dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
+import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
 import { CardList } from './CardList';
 import { LOOK_BACK } from './due';
+import { EntryFormCard } from './EntryFormCard';
 import { entryWords, KIND_WORD } from './entryWords';
 
 /** Lines drawn at once; a keeper looks for the latest. */
@@ -28,16 +40,28 @@ export function LogTab() {
   const log = useLog(design.id, LOOK_BACK);
   const [kind, setKind] = useState<EntryKind | 'all'>('all');
   const [words, setWords] = useState('');
+  const [form, setForm] = useState(false);
+  const pictures = usePicturesOf(design.id);
+  const animals = useAnimals();
   if (!log) return <Message title="Reading the log" role="status" />;
+  const writing = form && <EntryFormCard key="new" entry={null} onDone={() => setForm(false)} />;
   if (log.length === 0)
     return (
-      <Message title="Nothing is written down yet">
-        Write a line above, or tick off what is due: it stands here then.
-      </Message>
+      writing || (
+        <Message
+          title="Nothing is written down yet"
+          actions={<Button onClick={() => setForm(true)}>Write by its fields</Button>}
+        >
+          Write a line above, or tick off what is due: it stands here then.
+        </Message>
+      )
     );
   const rules = new Map(careOf(design, catalogue).map((it) => [it.id, it.what]));
+  const names = new Map(animals?.map((it) => [it.id, it.name]));
   const said = (it: Entry): string =>
-    [it.rule ? (rules.get(it.rule) ?? '') : '', entryWords(it, reader)].filter(Boolean).join(' · ');
+    [it.rule ? (rules.get(it.rule) ?? '') : '', names.get(it.animal ?? '') ?? '', entryWords(it, reader)]
+      .filter(Boolean)
+      .join(' · ');
   const found = log
     .filter((it) => kind === 'all' || it.kind === kind)
     .filter((it) =>
@@ -76,7 +100,11 @@ export function LogTab() {
             </MenuItem>
           ))}
         </TextField>
+        <Button variant="outlined" onClick={() => setForm(!form)} aria-expanded={form}>
+          Write by its fields
+        </Button>
       </Box>
+      {writing}
       {found.length === 0 && (
         <Typography sx={{ color: 'earth.quiet' }} role="status">
           No line of the log says that.
@@ -89,7 +117,7 @@ export function LogTab() {
           </Typography>
           <CardList>
             {entries.map((it) => (
-              <Line key={it.id} entry={it} words={said(it)} />
+              <Line key={it.id} entry={it} words={said(it)} pictures={pictures.get(`entry:${it.id}`) ?? []} />
             ))}
           </CardList>
         </Box>
@@ -103,49 +131,82 @@ export function LogTab() {
   );
 }
 
-function Line({ entry, words }: { readonly entry: Entry; readonly words: string }) {
+function Line({
+  entry,
+  words,
+  pictures,
+}: {
+  readonly entry: Entry;
+  readonly words: string;
+  readonly pictures: readonly PictureRow[];
+}) {
   const book = useLogBook();
   const undoable = useUndoable();
+  const { db } = useStore();
+  const [changing, setChanging] = useState(false);
   return (
     <Box
       component="li"
       data-entry={entry.kind}
-      sx={{
-        display: 'flex',
-        gap: 1.5,
-        alignItems: 'center',
-        px: 1.5,
-        py: 0.5,
-        borderTop: 1,
-        borderColor: 'earth.rule',
-        '&:first-of-type': { borderTop: 0 },
-      }}
+      sx={{ px: 1.5, py: 0.5, borderTop: 1, borderColor: 'earth.rule', '&:first-of-type': { borderTop: 0 } }}
     >
-      <Box sx={{ color: 'earth.quiet', typography: 'body2', width: 44, fontVariantNumeric: 'tabular-nums' }}>
-        {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
-      </Box>
-      <Box sx={{ flex: 1 }}>
-        {entry.kind !== 'care' && <strong>{KIND_WORD[entry.kind]}</strong>}
-        {entry.kind !== 'care' && words !== '' && ': '}
-        {words}
-        {entry.outcome === 'skipped' && (
-          <Box component="span" sx={{ color: 'earth.quiet' }}>
-            {' '}
-            · left out on purpose
-          </Box>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+        <Box
+          sx={{ color: 'earth.quiet', typography: 'body2', width: 44, fontVariantNumeric: 'tabular-nums' }}
+        >
+          {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+        </Box>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          {entry.kind !== 'care' && <strong>{KIND_WORD[entry.kind]}</strong>}
+          {entry.kind !== 'care' && words !== '' && ': '}
+          {words}
+          {entry.outcome === 'skipped' && (
+            <Box component="span" sx={{ color: 'earth.quiet' }}>
+              {' '}
+              · left out on purpose
+            </Box>
+          )}
+        </Box>
+        {entry.kind !== 'care' && (
+          <Button
+            size="small"
+            aria-expanded={changing}
+            aria-label={`Change: ${KIND_WORD[entry.kind]} ${words}`}
+            onClick={() => setChanging(!changing)}
+          >
+            Change
+          </Button>
         )}
+        <Button
+          size="small"
+          aria-label={`Strike out: ${KIND_WORD[entry.kind]} ${words}`}
+          onClick={() =>
+            void book
+              .strike([entry.id])
+              .then(() => undoable('Struck out.', () => book.strike([entry.id], false)))
+          }
+        >
+          Strike out
+        </Button>
       </Box>
-      <Button
-        size="small"
-        aria-label={`Strike out: ${KIND_WORD[entry.kind]} ${words}`}
-        onClick={() =>
-          void book
-            .strike([entry.id])
-            .then(() => undoable('Struck out.', () => book.strike([entry.id], false)))
-        }
-      >
-        Strike out
-      </Button>
+      {pictures.length > 0 && (
+        <Box sx={{ pl: 7, py: 0.5 }}>
+          <PictureStrip
+            label={`${KIND_WORD[entry.kind]} ${words}`}
+            pictures={pictures}
+            onRemove={(id) =>
+              void removePicture(db, id).then(
+                (row) => row && undoable('Picture taken away.', () => addPicture(db, row)),
+              )
+            }
+          />
+        </Box>
+      )}
+      {changing && (
+        <Box sx={{ py: 1 }}>
+          <EntryFormCard entry={entry} onDone={() => setChanging(false)} />
+        </Box>
+      )}
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { careNow, dueOf, lastDone, type Due } from '@/core/care';
+import { careNow, daysTill, dueOf, lastDone, meteredLamp, type Due } from '@/core/care';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import type { Entry } from '@/core/log';
@@ -15,5 +15,21 @@ export function dueIn(
   catalogue: Catalogue,
 ): readonly Due[] {
   const own = log.filter((it) => it.design === design.id);
-  return dueOf(careNow(design, catalogue), lastDone(own, localDay), design.brief.since ?? today, today);
+  const due = dueOf(careNow(design, catalogue), lastDone(own, localDay), design.brief.since ?? today, today);
+  const metered = meteredLamp(design, own, catalogue);
+  if (!metered) return due;
+  // A meter knows better than the calendar when a tube is spent.
+  return due.map((it) =>
+    /^uv-(?!meter)/.test(it.rule.id)
+      ? {
+          ...it,
+          day: metered.day,
+          late: daysTill(metered.day, today),
+          rule: {
+            ...it.rule,
+            why: `By ${metered.readings} ${metered.readings === 1 ? 'reading' : 'readings'} of the meter: a UV index of ${metered.needed} is needed at its back.`,
+          },
+        }
+      : it,
+  );
 }

@@ -69,6 +69,12 @@ export function Devices() {
       const got = await which(design.id);
       await addFromSource(db, design.id, sourceTracks(got), Date.now());
       const [first] = got;
+      // A meter’s reading belongs in the log too: by it the lamps are replaced.
+      if (first?.quantity === 'uvIndex')
+        await write(
+          [{ design: design.id, draft: { kind: 'lamp', values: { uvIndex: first.value }, text: '' } }],
+          'The UV index is written down.',
+        );
       return first ? `${what}: ${readingWords(first.value, first.quantity, reader)}.` : `${what}: nothing.`;
     });
   const break_ = () =>
@@ -179,6 +185,7 @@ export function Devices() {
           </Box>
         </>
       )}
+      <QuietHours />
       <Box role="status">{said && <Typography variant="body2">{said}</Typography>}</Box>
       {error && (
         <Alert severity="error" onClose={() => setError(null)}>

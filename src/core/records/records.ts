@@ -1,0 +1,94 @@
+import { z } from 'zod';
+
+const id = z.string().min(1).max(120);
+const words = z.string().max(200);
+const day = z.iso.date().nullable();
+const held = {
+  id,
+  /** When it was last changed, ms since 1970: of two versions the later one holds. */
+  changed: z.number().int().min(0),
+  /** Struck out: kept so that a merge does not bring it back. */
+  gone: z.boolean(),
+};
+
+/** One animal, wherever it lives. */
+export const AnimalRecord = z.strictObject({
+  ...held,
+  name: z.string().min(1).max(80),
+  /** Kind, by the catalogue; null: not known. */
+  kind: id.nullable(),
+  sex: z.enum(['unknown', 'female', 'male']),
+  sexKnown: z.enum(['guess', 'likely', 'sure']),
+  hatched: day,
+  source: words,
+  /** Ids of animals, or names of those that are not written down. */
+  parents: z.array(words).max(2),
+  quarantine: z.strictObject({ from: z.iso.date(), to: day }).nullable(),
+  /** Boxes it lived in, the oldest first; the last, open one is where it is. */
+  homes: z.array(z.strictObject({ design: id, from: day, to: day })).max(100),
+  /** Permits and the like. */
+  papers: z.array(z.strictObject({ what: words, number: words, until: day })).max(20),
+  /** Day it died or was given away. */
+  left: day,
+  note: z.string().max(4000),
+});
+export type AnimalRecord = z.infer<typeof AnimalRecord>;
+
+/** A lamp, a pump, a probe: a thing that is bought, fails and is replaced. */
+export const EquipmentRecord = z.strictObject({
+  ...held,
+  design: id,
+  name: z.string().min(1).max(80),
+  /** The device of the design it is; null: none that is drawn. */
+  device: id.nullable(),
+  installed: day,
+  warranty: day,
+  failed: day,
+  /** It lies on the shelf for when another fails. */
+  spare: z.boolean(),
+  /** Months it is in use, 1 to 12, where it is swapped by season; empty: all year. */
+  months: z.array(z.number().int().min(1).max(12)).max(12),
+  note: z.string().max(1000),
+});
+export type EquipmentRecord = z.infer<typeof EquipmentRecord>;
+
+interface Held {
+  readonly id: string;
+  readonly changed: number;
+}
+
+/** Of two versions changed in the same millisecond, the same one is taken on every device. */
+export const isLater = <T extends Held>(a: T, b: T): boolean =>
+  a.changed !== b.changed ? a.changed > b.changed : JSON.stringify(a) > JSON.stringify(b);
+
+/**
+ * The records of two devices as one list: each once, the later version of it. Commutative, associative and idempotent.
+ */
+export function mergeRecords<T extends Held>(a: readonly T[], b: readonly T[]): readonly T[] {
+  const all = new Map<string, T>();
+  for (const it of [...a, ...b]) {
+    const own = all.get(it.id);
+    if (!own || isLater(it, own)) all.set(it.id, it);
+  }
+  return [...all.values()].sort((x, y) => (x.id < y.id ? -1 : 1));
+}
+
+/** Where an animal lives; null: nowhere that is written down. */
+export const homeOf = ({ homes, left }: AnimalRecord): string | null =>
+  left === null ? (homes.filter((it) => it.to === null).at(-1)?.design ?? null) : null;
+
+/** An animal moved to another box on a day; null: to none. */
+export function moveTo(animal: AnimalRecord, design: string | null, on: string): AnimalRecord {
+  if (homeOf(animal) === design) return animal;
+  return {
+    ...animal,
+    homes: [
+      ...animal.homes.map((it) => (it.to === null ? { ...it, to: on } : it)),
+      ...(design === null ? [] : [{ design, from: on, to: null }]),
+    ],
+  };
+}
+
+/** Whether a piece of equipment is to be in use in a month, 1 to 12. */
+export const inSeason = ({ months }: EquipmentRecord, month: number): boolean =>
+  months.length === 0 || months.includes(month);

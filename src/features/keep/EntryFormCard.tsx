@@ -1,0 +1,231 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import { ENTRY_KINDS, type Entry } from '@/core/log';
+import {
+  addPicture,
+  shrinkPicture,
+  storageTrouble,
+  useAnimals,
+  useLogBook,
+  useOpenDesign,
+  useStore,
+} from '@/store';
+import { useUndoable } from '@/ui/useUndoable';
+import { useReader } from '@/ui/units';
+import { BoxMap, type Spot } from './BoxMap';
+import {
+  checkNumber,
+  draftOfForm,
+  formOf,
+  localStamp,
+  numbersOf,
+  PLACED,
+  withDraft,
+  type EntryForm,
+} from './entryFields';
+import { KIND_WORD } from './entryWords';
+
+interface Props {
+  /** The line that is changed; null: a new one. */
+  readonly entry: Entry | null;
+  readonly onDone: () => void;
+}
+
+/** A line of the log by its fields: a new one, or one that is changed. */
+export function EntryFormCard({ entry, onDone }: Props) {
+  const { db } = useStore();
+  const { design } = useOpenDesign();
+  const animals = useAnimals();
+  const book = useLogBook();
+  const undoable = useUndoable();
+  const { prefs } = useReader();
+  const unit = prefs.temperature;
+  const [opened] = useState(() => Date.now());
+  const { control, register, handleSubmit, formState } = useForm<EntryForm>({
+    defaultValues: entry
+      ? formOf(entry, unit)
+      : {
+          kind: 'behaviour',
+          when: localStamp(opened),
+          animal: '',
+          text: '',
+          point: '',
+          refused: false,
+          numbers: {},
+        },
+  });
+  const kind = useWatch({ control, name: 'kind' });
+  const values = entry?.values;
+  const [spot, setSpot] = useState<Spot | null>(
+    values && values.x !== null && values.z !== null
+      ? { x: values.x, y: values.y ?? design.enclosure.depth / 2, z: values.z }
+      : null,
+  );
+  const [placing, setPlacing] = useState(spot !== null);
+  const [files, setFiles] = useState<readonly File[]>([]);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const here = (animals ?? []).filter((it) => it.homes.some((home) => home.design === design.id));
+
+  const submit = handleSubmit(async (form) => {
+    setWrong(null);
+    try {
+      const small = await Promise.all(files.map(shrinkPicture));
+      const draft = draftOfForm(form, unit);
+      const placed = PLACED.has(form.kind) && placing && spot ? { x: spot.x, y: spot.y, z: spot.z } : {};
+      const full = { ...draft, values: { ...draft.values, ...placed } };
+      const stamp = new Date(form.when).getTime();
+      const at = Number.isFinite(stamp) ? stamp : opened;
+      let id = entry?.id;
+      if (entry) await book.rewrite(withDraft(entry, full, at));
+      else [id] = await book.write([{ design: design.id, draft: full, at }]);
+      for (const it of small)
+        await addPicture(db, {
+          id: crypto.randomUUID(),
+          design: design.id,
+          about: `entry:${id}`,
+          at: opened,
+          ...it,
+        });
+      if (entry) undoable('Changed.', () => book.rewrite(entry));
+      else if (id !== undefined) {
+        const own = id;
+        undoable('Written.', () => book.strike([own]));
+      }
+      onDone();
+    } catch (error) {
+      setWrong(
+        error instanceof Error && /picture/i.test(error.message)
+          ? error.message
+          : `Not written: ${storageTrouble(error)}.`,
+      );
+    }
+  });
+  return (
+    <Box
+      component="form"
+      aria-label={entry ? 'Change this line' : 'A new line'}
+      onSubmit={(event: React.FormEvent) => void submit(event)}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        p: 2,
+        display: 'grid',
+        gap: 1.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
+        <Controller
+          control={control}
+          name="kind"
+          render={({ field }) => (
+            <TextField select label="What" {...field} sx={{ width: 160 }}>
+              {ENTRY_KINDS.filter((it) => it !== 'care').map((it) => (
+                <MenuItem key={it} value={it}>
+                  {KIND_WORD[it]}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+        />
+        <TextField
+          type="datetime-local"
+          label="When"
+          {...register('when', {
+            validate: (it) =>
+              new Date(it).getTime() <= opened + 86_400_000 ? true : 'A moment that has been.',
+          })}
+          error={formState.errors.when !== undefined}
+          helperText={formState.errors.when?.message}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ width: 210 }}
+        />
+        {here.length > 0 && (
+          <Controller
+            control={control}
+            name="animal"
+            render={({ field }) => (
+              <TextField select label="Who" {...field} sx={{ width: 160 }}>
+                <MenuItem value="">not one of them</MenuItem>
+                {here.map((it) => (
+                  <MenuItem key={it.id} value={it.id}>
+                    {it.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+          />
+        )}
+        {numbersOf(kind, unit).map((it) => (
+          <TextField
+            key={it.name}
+            label={it.label}
+            {...register(`numbers.${it.name}`, { validate: (text) => checkNumber(text, it) })}
+            error={formState.errors.numbers?.[it.name] !== undefined}
+            helperText={formState.errors.numbers?.[it.name]?.message}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            sx={{ width: 140 }}
+          />
+        ))}
+        {(kind === 'reading' || kind === 'lamp') && (
+          <TextField label="Where it was read" {...register('point')} sx={{ width: 180 }} />
+        )}
+        {kind === 'feed' && (
+          <Controller
+            control={control}
+            name="refused"
+            render={({ field: { value, onChange } }) => (
+              <FormControlLabel label="Refused" control={<Checkbox checked={value} onChange={onChange} />} />
+            )}
+          />
+        )}
+      </Box>
+      <TextField
+        label={kind === 'feed' ? 'Of what, and what you saw' : 'In words'}
+        multiline
+        {...register('text')}
+        slotProps={{ htmlInput: { maxLength: 4000 } }}
+      />
+      {PLACED.has(kind) && (
+        <Box>
+          <FormControlLabel
+            label="Show where in the box it was"
+            control={<Checkbox checked={placing} onChange={(_, on) => setPlacing(on)} />}
+          />
+          {placing && <BoxMap label="Where it was seen" value={spot} onChange={setSpot} height={260} />}
+        </Box>
+      )}
+      {wrong && <Alert severity="error">{wrong}</Alert>}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Button component="label" variant="outlined">
+          {files.length === 0
+            ? 'Add pictures'
+            : `${files.length} ${files.length === 1 ? 'picture' : 'pictures'}`}
+          <input
+            type="file"
+            accept="image/*"
+            multiple
+            hidden
+            aria-label="Pictures of it"
+            onChange={(event) => setFiles([...(event.target.files ?? [])].slice(0, 12))}
+          />
+        </Button>
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={onDone}>Cancel</Button>
+        <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
+          {entry ? 'Change it' : 'Write it down'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,226 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { meteredLamp } from '@/core/care';
+import { inSeason, type EquipmentRecord } from '@/core/records';
+import { useEquipment, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
+import { dayWords, localToday } from '@/ui/days';
+import { LineField } from '@/ui/fields/PlainFields';
+import { Message } from '@/ui/Message';
+import { TableCard } from '@/ui/TableCard';
+import { useUndoable } from '@/ui/useUndoable';
+import { DayField } from './animals/AnimalCard';
+import { LOOK_BACK } from './due';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** Lamps, pumps, probes: since when, guaranteed till when, what failed, what lies in reserve. */
+export function EquipmentTab() {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const list = useEquipment(design.id);
+  const log = useLog(design.id, LOOK_BACK);
+  const book = useRecordBook();
+  const [picked, setPicked] = useState<string | null>(null);
+  const [today] = useState(() => localToday(new Date()));
+  if (!list || !log) return <Message title="Fetching the equipment" role="status" />;
+  const month = Number(today.slice(5, 7));
+  const listed = new Set(list.map((it) => it.device));
+  const drawn = design.climate.devices.filter((it) => !listed.has(it.id));
+  const add = (name: string, device: string | null, installed: string | null): Promise<void> => {
+    const id = crypto.randomUUID();
+    return book
+      .saveEquipment({
+        id,
+        changed: 0,
+        gone: false,
+        design: design.id,
+        name: name.slice(0, 80),
+        device,
+        installed,
+        warranty: null,
+        failed: null,
+        spare: false,
+        months: [],
+        note: '',
+      })
+      .then(() => setPicked(device === null ? id : null));
+  };
+  const metered = meteredLamp(design, log, catalogue);
+  const chosen = list.find((it) => it.id === picked);
+  const stateOf = (it: EquipmentRecord): string =>
+    it.failed !== null
+      ? `failed ${dayWords(it.failed)}`
+      : it.spare
+        ? 'in reserve'
+        : inSeason(it, month)
+          ? 'in use'
+          : 'put by for the season';
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      {metered && (
+        <Typography>
+          By the meter the UV lamp is good until {dayWords(metered.day)}: a UV index of {metered.needed} is
+          needed at the animal’s back.
+        </Typography>
+      )}
+      {list.length > 0 && (
+        <TableCard label="Equipment">
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">In since</th>
+              <th scope="col">Guaranteed to</th>
+              <th scope="col">Now</th>
+            </tr>
+          </thead>
+          <tbody>
+            {list.map((it) => (
+              <tr key={it.id} data-equipment={it.name} data-selected={it.id === picked}>
+                <td>
+                  <Button
+                    onClick={() => setPicked(it.id)}
+                    sx={{ p: 0, minWidth: 0, color: 'earth.ink', textAlign: 'left' }}
+                  >
+                    {it.name}
+                  </Button>
+                </td>
+                <td>{it.installed ? dayWords(it.installed) : '–'}</td>
+                <td>
+                  {it.warranty ? dayWords(it.warranty) : '–'}
+                  {it.warranty && it.failed && it.failed <= it.warranty ? ' · claim it' : ''}
+                </td>
+                <td>{stateOf(it)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </TableCard>
+      )}
+      {chosen && (
+        <EquipmentCard key={chosen.id} record={chosen} today={today} onClose={() => setPicked(null)} />
+      )}
+      {list.length === 0 && drawn.length === 0 && (
+        <Message title="No equipment is written down">
+          What has a plug here, since when, and what lies in reserve.
+        </Message>
+      )}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button variant="outlined" onClick={() => void add('Something with a plug', null, today)}>
+          Write a thing down
+        </Button>
+        {drawn.length > 0 && (
+          <Button onClick={() => void Promise.all(drawn.map((it) => add(it.name, it.id, it.since)))}>
+            Take over the {drawn.length} fitted in Climate
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function EquipmentCard({
+  record,
+  today,
+  onClose,
+}: {
+  readonly record: EquipmentRecord;
+  readonly today: string;
+  readonly onClose: () => void;
+}) {
+  const book = useRecordBook();
+  const undoable = useUndoable();
+  const change = (part: Partial<EquipmentRecord>): void => void book.saveEquipment({ ...record, ...part });
+  return (
+    <Box
+      component="section"
+      aria-label={record.name}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+        display: 'grid',
+        gap: 1.5,
+      }}
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
+        <LineField
+          key={record.name}
+          label="What"
+          value={record.name}
+          onCommit={(name) => change({ name: name.slice(0, 80) })}
+          sx={{ flex: 1, minWidth: 180 }}
+        />
+        <DayField label="In since" value={record.installed} onCommit={(installed) => change({ installed })} />
+        <DayField
+          label="Guaranteed to"
+          value={record.warranty}
+          onCommit={(warranty) => change({ warranty })}
+        />
+        <DayField label="Failed" value={record.failed} onCommit={(failed) => change({ failed })} />
+        <FormControlLabel
+          label="In reserve"
+          control={<Switch checked={record.spare} onChange={(_, spare) => change({ spare })} />}
+        />
+      </Box>
+      <Box>
+        <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 0.5 }}>
+          In use {record.months.length === 0 ? 'all year' : 'in these months'}
+        </Typography>
+        <ToggleButtonGroup
+          size="small"
+          aria-label="Months it is in use"
+          value={record.months}
+          onChange={(_, months: number[]) =>
+            change({ months: months.length === 12 ? [] : [...months].sort((a, b) => a - b) })
+          }
+          sx={{ flexWrap: 'wrap' }}
+        >
+          {MONTHS.map((name, index) => (
+            <ToggleButton key={name} value={index + 1}>
+              {name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </Box>
+      <LineField
+        key={`n ${record.note}`}
+        label="Note"
+        multiline
+        optional
+        value={record.note}
+        onCommit={(note) => change({ note })}
+      />
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        {record.failed === null && (
+          <Button variant="outlined" onClick={() => change({ failed: today, spare: false })}>
+            It failed today
+          </Button>
+        )}
+        <Box sx={{ flex: 1 }} />
+        <Button
+          color="error"
+          onClick={() => {
+            change({ gone: true });
+            onClose();
+            undoable(`“${record.name}” is struck out.`, () =>
+              book.saveEquipment({ ...record, changed: Date.now(), gone: false }),
+            );
+          }}
+        >
+          Strike out
+        </Button>
+        <Button onClick={onClose}>Close</Button>
+      </Box>
+    </Box>
+  );
+}

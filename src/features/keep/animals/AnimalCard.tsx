@@ -1,0 +1,310 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import type { Entry } from '@/core/log';
+import { homeOf, moveTo, type AnimalRecord } from '@/core/records';
+import { useAnimals, useDesigns, usePictures, useRecordBook, useStore } from '@/store';
+import { LineField } from '@/ui/fields/PlainFields';
+import { PictureStrip } from '@/ui/PictureStrip';
+import { useUndoable } from '@/ui/useUndoable';
+import { MealChart, WeightChart } from './AnimalCharts';
+
+interface Props {
+  readonly animal: AnimalRecord;
+  readonly log: readonly Entry[];
+  readonly today: string;
+  readonly onClose: () => void;
+}
+
+/** A day that may be left open. */
+export function DayField({
+  label,
+  value,
+  onCommit,
+}: {
+  readonly label: string;
+  readonly value: string | null;
+  readonly onCommit: (day: string | null) => void;
+}) {
+  return (
+    <TextField
+      type="date"
+      label={label}
+      defaultValue={value ?? ''}
+      key={value}
+      onBlur={(event) => {
+        const next = event.target.value === '' ? null : event.target.value;
+        if (next !== value) onCommit(next);
+      }}
+      slotProps={{ inputLabel: { shrink: true } }}
+      sx={{ width: 165 }}
+    />
+  );
+}
+
+/** One animal: who it is, where it lived, its papers, and how its weight and its meals went. */
+export function AnimalCard({ animal, log, today, onClose }: Props) {
+  const { catalogue } = useStore();
+  const book = useRecordBook();
+  const undoable = useUndoable();
+  const designs = useDesigns();
+  const all = useAnimals();
+  const shots = usePictures(homeOf(animal) ?? animal.homes[0]?.design ?? '', `animal:${animal.id}`);
+  const change = (part: Partial<AnimalRecord>): void => void book.saveAnimal({ ...animal, ...part });
+  const boxes = designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])) ?? [];
+  const boxName = (id: string): string => boxes.find((it) => it.id === id)?.name ?? 'a box that is gone';
+  const home = homeOf(animal);
+  const nameOf = (parent: string): string => all?.find((it) => it.id === parent)?.name ?? parent;
+  return (
+    <Box
+      component="section"
+      aria-label={animal.name}
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+        display: 'grid',
+        gap: 2,
+      }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {animal.name}
+        </Typography>
+        <Button
+          color="error"
+          onClick={() => {
+            change({ gone: true });
+            onClose();
+            undoable(`“${animal.name}” is struck out.`, () =>
+              book.saveAnimal({ ...animal, changed: Date.now(), gone: false }),
+            );
+          }}
+        >
+          Strike out
+        </Button>
+        <Button onClick={onClose}>Close</Button>
+      </Box>
+      <Row>
+        <LineField
+          key={animal.name}
+          label="Name or number"
+          value={animal.name}
+          onCommit={(name) => change({ name: name.slice(0, 80) })}
+        />
+        <TextField
+          select
+          label="Kind"
+          value={animal.kind ?? ''}
+          onChange={(event) => change({ kind: event.target.value || null })}
+          sx={{ width: 210 }}
+        >
+          <MenuItem value="">not known</MenuItem>
+          {catalogue.animals.map((it) => (
+            <MenuItem key={it.id} value={it.id}>
+              {it.english}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Sex"
+          value={animal.sex}
+          onChange={(event) => change({ sex: event.target.value as AnimalRecord['sex'] })}
+          sx={{ width: 130 }}
+        >
+          <MenuItem value="unknown">not known</MenuItem>
+          <MenuItem value="female">female</MenuItem>
+          <MenuItem value="male">male</MenuItem>
+        </TextField>
+        {animal.sex !== 'unknown' && (
+          <TextField
+            select
+            label="How sure"
+            value={animal.sexKnown}
+            onChange={(event) => change({ sexKnown: event.target.value as AnimalRecord['sexKnown'] })}
+            sx={{ width: 130 }}
+          >
+            <MenuItem value="guess">a guess</MenuItem>
+            <MenuItem value="likely">likely</MenuItem>
+            <MenuItem value="sure">sure</MenuItem>
+          </TextField>
+        )}
+        <DayField
+          label="Hatched or born"
+          value={animal.hatched}
+          onCommit={(hatched) => change({ hatched })}
+        />
+        <LineField
+          key={`s ${animal.source}`}
+          label="From whom"
+          optional
+          value={animal.source}
+          onCommit={(source) => change({ source })}
+        />
+        {[0, 1].map((index) => (
+          <LineField
+            key={`p${index} ${animal.parents[index] ?? ''}`}
+            label={index === 0 ? 'One parent' : 'The other parent'}
+            optional
+            value={nameOf(animal.parents[index] ?? '')}
+            onCommit={(name) => {
+              const known = all?.find((it) => it.name === name && it.id !== animal.id)?.id ?? name;
+              const parents = [animal.parents[0] ?? '', animal.parents[1] ?? ''];
+              parents[index] = known;
+              change({ parents: parents.every((it) => it === '') ? [] : parents });
+            }}
+          />
+        ))}
+      </Row>
+      <Box>
+        <Typography variant="h3" sx={{ mb: 0.75 }}>
+          Where it lived
+        </Typography>
+        <Row>
+          <TextField
+            select
+            label="Lives in"
+            value={home ?? ''}
+            onChange={(event) => {
+              const to = event.target.value === '' ? null : event.target.value;
+              const moved = moveTo(animal, to, today);
+              void book
+                .saveAnimal(moved)
+                .then(() =>
+                  undoable(to === null ? 'Moved out.' : `Moved to ${boxName(to)}.`, () =>
+                    book.saveAnimal({ ...animal, changed: Date.now() }),
+                  ),
+                );
+            }}
+            sx={{ width: 210 }}
+          >
+            <MenuItem value="">no box</MenuItem>
+            {boxes.map((it) => (
+              <MenuItem key={it.id} value={it.id}>
+                {it.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <DayField
+            label="Quarantine from"
+            value={animal.quarantine?.from ?? null}
+            onCommit={(from) =>
+              change({ quarantine: from === null ? null : { to: null, ...animal.quarantine, from } })
+            }
+          />
+          {animal.quarantine && (
+            <DayField
+              label="until"
+              value={animal.quarantine.to}
+              onCommit={(to) => animal.quarantine && change({ quarantine: { ...animal.quarantine, to } })}
+            />
+          )}
+          <DayField label="Died or given away" value={animal.left} onCommit={(left) => change({ left })} />
+        </Row>
+        <Box component="ul" sx={{ m: 0, mt: 0.75, pl: 2.5, typography: 'body2', color: 'earth.quiet' }}>
+          {animal.homes.map((it, index) => (
+            <li key={index}>
+              {boxName(it.design)}: {it.from ?? 'from the beginning'} to {it.to ?? 'now'}
+            </li>
+          ))}
+        </Box>
+        {animal.quarantine && animal.quarantine.to === null && (
+          <Typography variant="body2" sx={{ mt: 0.75 }}>
+            Quarantine ends when a qualified veterinarian’s tests are in: a faecal test, and for amphibians
+            tests for skin diseases.
+          </Typography>
+        )}
+      </Box>
+      <Papers animal={animal} onChange={change} />
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' }, gap: 2 }}>
+        <WeightChart animal={animal} log={log} />
+        <MealChart animal={animal} log={log} />
+      </Box>
+      <LineField
+        key={`n ${animal.note}`}
+        label="Note"
+        multiline
+        optional
+        value={animal.note}
+        onCommit={(note) => change({ note })}
+      />
+      <PictureStrip
+        label={animal.name}
+        pictures={shots.pictures}
+        onAdd={shots.add}
+        onRemove={(id) =>
+          void shots
+            .remove(id)
+            .then((row) => row && undoable('Picture taken away.', () => shots.putBack(row)))
+        }
+      />
+    </Box>
+  );
+}
+
+const Row = ({ children }: { readonly children: ReactNode }) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>{children}</Box>
+);
+
+function Papers({
+  animal,
+  onChange,
+}: {
+  readonly animal: AnimalRecord;
+  readonly onChange: (part: Partial<AnimalRecord>) => void;
+}) {
+  const set = (index: number, part: Partial<AnimalRecord['papers'][number]>): void =>
+    onChange({ papers: animal.papers.map((it, i) => (i === index ? { ...it, ...part } : it)) });
+  return (
+    <Box>
+      <Typography variant="h3" sx={{ mb: 0.75 }}>
+        Papers
+      </Typography>
+      <Box sx={{ display: 'grid', gap: 1 }}>
+        {animal.papers.map((it, index) => (
+          <Row key={index}>
+            <LineField
+              key={`w ${it.what}`}
+              label="Paper"
+              value={it.what}
+              onCommit={(what) => set(index, { what })}
+            />
+            <LineField
+              key={`n ${it.number}`}
+              label="Its number"
+              optional
+              value={it.number}
+              onCommit={(number) => set(index, { number })}
+            />
+            <DayField label="Good until" value={it.until} onCommit={(until) => set(index, { until })} />
+            <Button onClick={() => onChange({ papers: animal.papers.filter((_, i) => i !== index) })}>
+              Take it out
+            </Button>
+          </Row>
+        ))}
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
+          <Button
+            variant="outlined"
+            onClick={() =>
+              onChange({ papers: [...animal.papers, { what: 'Permit', number: '', until: null }] })
+            }
+          >
+            Add a paper
+          </Button>
+          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+            Which papers a kind needs, the local authority says.
+          </Typography>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,160 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { findAnimal } from '@/core/catalogue';
+import { homeOf, type AnimalRecord } from '@/core/records';
+import { useAnimals, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
+import { localToday } from '@/ui/days';
+import { Message } from '@/ui/Message';
+import { TableCard } from '@/ui/TableCard';
+import { useReader } from '@/ui/units';
+import { LOOK_BACK } from '../due';
+import { readingWords } from '../readings/readingWords';
+import { AnimalCard } from './AnimalCard';
+import { SeenMap } from './SeenMap';
+
+export const SEX_WORD: Record<AnimalRecord['sex'], string> = {
+  unknown: 'not known',
+  female: 'female',
+  male: 'male',
+};
+
+/** Who lives here and who did; each with its papers, its weight, its meals and where it was seen. */
+export function AnimalsTab() {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
+  const animals = useAnimals();
+  const log = useLog(design.id, LOOK_BACK);
+  const book = useRecordBook();
+  const { write } = useReader();
+  const [picked, setPicked] = useState<string | null>(null);
+  const [today] = useState(() => localToday(new Date()));
+  if (!animals || !log) return <Message title="Fetching the animals" role="status" />;
+  const own = animals.filter((it) => it.homes.some((home) => home.design === design.id));
+  const here = own.filter((it) => homeOf(it) === design.id);
+  const others = animals.filter((it) => homeOf(it) === null && it.left === null && !own.includes(it));
+  const kind = findAnimal(catalogue, design.brief.animal);
+  const chosen = own.find((it) => it.id === picked);
+  const add = (): void => {
+    const id = crypto.randomUUID();
+    void book
+      .saveAnimal({
+        id,
+        changed: 0,
+        gone: false,
+        name: `${kind?.english ?? 'Animal'} ${own.length + 1}`,
+        kind: design.brief.animal,
+        sex: 'unknown',
+        sexKnown: 'guess',
+        hatched: null,
+        source: '',
+        parents: [],
+        quarantine: null,
+        homes: [{ design: design.id, from: today, to: null }],
+        papers: [],
+        left: null,
+        note: '',
+      })
+      .then(() => setPicked(id));
+  };
+  const weightOf = (id: string): string => {
+    const last = log
+      .filter((it) => it.animal === id && it.kind === 'weight' && it.values.mass !== null)
+      .at(-1);
+    return last?.values.mass === null || last === undefined
+      ? '–'
+      : readingWords(last.values.mass ?? 0, 'mass', { write });
+  };
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      {own.length === 0 ? (
+        <Message
+          title="Nobody is written down here"
+          actions={
+            <Button variant="contained" onClick={add}>
+              Write an animal down
+            </Button>
+          }
+        >
+          Who it is, from whom, since when, and what it weighs: then meals and weights are its own.
+        </Message>
+      ) : (
+        <>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+            <Typography variant="h2" sx={{ flex: 1 }}>
+              {here.length === 0
+                ? 'Nobody lives here now'
+                : here.length === 1
+                  ? 'One lives here'
+                  : `${here.length} live here`}
+            </Typography>
+            {here.length !== design.brief.count && design.brief.stage === 'inhabited' && (
+              <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+                the Brief says {design.brief.count}
+              </Typography>
+            )}
+            <Button variant="outlined" onClick={add}>
+              Another one
+            </Button>
+          </Box>
+          <TableCard label="Animals">
+            <thead>
+              <tr>
+                <th scope="col">Who</th>
+                <th scope="col">Kind</th>
+                <th scope="col">Sex</th>
+                <th scope="col">Hatched</th>
+                <th scope="col" className="number">
+                  Last weight
+                </th>
+                <th scope="col">Where</th>
+              </tr>
+            </thead>
+            <tbody>
+              {own.map((it) => (
+                <tr key={it.id} data-animal={it.name} data-selected={it.id === picked}>
+                  <td>
+                    <Button
+                      onClick={() => setPicked(it.id)}
+                      sx={{ p: 0, minWidth: 0, color: 'earth.ink', textAlign: 'left' }}
+                    >
+                      {it.name}
+                    </Button>
+                  </td>
+                  <td>{findAnimal(catalogue, it.kind)?.english ?? 'not said'}</td>
+                  <td>
+                    {SEX_WORD[it.sex]}
+                    {it.sex !== 'unknown' && it.sexKnown !== 'sure' && ` (${it.sexKnown})`}
+                  </td>
+                  <td>{it.hatched ?? '–'}</td>
+                  <td className="number">{weightOf(it.id)}</td>
+                  <td>
+                    {it.left !== null
+                      ? `left ${it.left}`
+                      : homeOf(it) === design.id
+                        ? it.quarantine && it.quarantine.to === null
+                          ? 'here, in quarantine'
+                          : 'here'
+                        : 'in another box'}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </TableCard>
+        </>
+      )}
+      {others.length > 0 && (
+        <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+          Without a box: {others.map((it) => it.name).join(', ')}.
+        </Typography>
+      )}
+      {chosen && (
+        <AnimalCard key={chosen.id} animal={chosen} log={log} today={today} onClose={() => setPicked(null)} />
+      )}
+      <SeenMap log={log} animals={own} />
+    </Box>
+  );
+}

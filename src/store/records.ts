@@ -1,0 +1,46 @@
+import { AnimalRecord, EquipmentRecord, isLater } from '@/core/records';
+import { Series } from '@/core/readings';
+import { Entry } from '@/core/log';
+import type { RinconDatabase } from './database';
+
+/** Tables of records that are merged by their identity, and what one of each must look like. */
+const SCHEMAS = { animals: AnimalRecord, equipment: EquipmentRecord, series: Series, log: Entry } as const;
+export type RecordTable = keyof typeof SCHEMAS;
+interface RecordOf {
+  readonly animals: AnimalRecord;
+  readonly equipment: EquipmentRecord;
+  readonly series: Series;
+  readonly log: Entry;
+}
+
+/** Writes records down, each unless a later version of it is here; all or none. */
+export async function putRecords<T extends RecordTable>(
+  db: RinconDatabase,
+  table: T,
+  records: readonly RecordOf[T][],
+): Promise<void> {
+  const into = db.table<RecordOf[T], string>(table);
+  await db.transaction('rw', into, async () => {
+    const here = await into.bulkGet(records.map((it) => it.id));
+    const fresh = records.filter((it, i) => {
+      const own = here[i];
+      return own === undefined || isLater<{ readonly id: string; readonly changed: number }>(it, own);
+    });
+    await into.bulkPut(fresh.map((it) => SCHEMAS[table].parse(it) as RecordOf[T]));
+  });
+}
+
+/** Changes a record here: made later than the version it comes from, whatever the clock says. */
+export const changed = <T extends { readonly changed: number }>(record: T, now: number): T => ({
+  ...record,
+  changed: Math.max(now, record.changed + 1),
+});
+
+/** Records that are not struck out. */
+export async function listRecords<T extends 'animals' | 'equipment'>(
+  db: RinconDatabase,
+  table: T,
+): Promise<readonly RecordOf[T][]> {
+  const all = await db.table<RecordOf[T], string>(table).toArray();
+  return all.filter((it) => !it.gone);
+}

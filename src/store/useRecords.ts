@@ -1,0 +1,43 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { homeOf, type AnimalRecord, type EquipmentRecord } from '@/core/records';
+import { useStore } from './react';
+import { changed, listRecords, putRecords } from './records';
+
+/** Every animal that is written down; undefined while they are read. */
+export function useAnimals(): readonly AnimalRecord[] | undefined {
+  const { db } = useStore();
+  return useLiveQuery(async () => {
+    const all = await listRecords(db, 'animals');
+    return [...all].sort((a, b) => a.name.localeCompare(b.name));
+  }, [db]);
+}
+
+/** Those that live in a box now. */
+export function useAnimalsIn(design: string): readonly AnimalRecord[] {
+  const all = useAnimals();
+  return useMemo(() => (all ?? []).filter((it) => homeOf(it) === design), [all, design]);
+}
+
+/** Equipment of a box; undefined while it is read. */
+export function useEquipment(design: string): readonly EquipmentRecord[] | undefined {
+  const { db } = useStore();
+  return useLiveQuery(
+    async () => (await listRecords(db, 'equipment')).filter((it) => it.design === design),
+    [db, design],
+  );
+}
+
+/** Ways to write animals and equipment down. */
+export function useRecordBook() {
+  const { db } = useStore();
+  return useMemo(
+    () => ({
+      saveAnimal: (record: AnimalRecord) => putRecords(db, 'animals', [changed(record, Date.now())]),
+      saveEquipment: (record: EquipmentRecord) => putRecords(db, 'equipment', [changed(record, Date.now())]),
+    }),
+    [db],
+  );
+}
