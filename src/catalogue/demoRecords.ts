@@ -11,6 +11,7 @@ const dayAgo = (now: number, days: number): string => new Date(now - days * DAY)
 const FROGS = [
   { key: 'sedge', name: 'Sedge', sex: 'female', sure: 'sure', mass: 0.0148, grows: 0.0006 },
   { key: 'peat', name: 'Peat', sex: 'female', sure: 'likely', mass: 0.0131, grows: 0.0007 },
+  { key: 'fern', name: 'Fern', sex: 'unknown', sure: 'guess', mass: 0.0096, grows: 0.0008 },
   { key: 'drip', name: 'Drip', sex: 'male', sure: 'sure', mass: 0.0104, grows: 0.0003 },
 ] as const;
 
@@ -81,7 +82,7 @@ export function demoSeen(designs: readonly Design[], now: number): readonly Entr
     const swing = Math.sin(i * 2.399);
     return line(`seen ${i}`, 1 + i, night ? 22 : 10, {
       kind: 'behaviour',
-      animal: `demo ${FROGS[i % 3]?.key ?? ''}`,
+      animal: `demo ${FROGS[i % 4]?.key ?? ''}`,
       values: {
         x: width * (night ? 0.55 + 0.3 * swing : 0.2 + 0.08 * swing),
         y: depth * (0.5 + 0.2 * Math.cos(i)),

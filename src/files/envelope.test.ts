@@ -43,6 +43,7 @@ describe('files of every earlier version', () => {
     'rack-v7',
     'rack-v8',
     'rack-v9',
+    'rack-v10',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -95,18 +96,40 @@ describe('files of every earlier version', () => {
       ),
     );
     expect(JSON.parse(text).log[0].values).toEqual({ count: 6, left: 2 });
-    const { designs, prices, shelf, own, log } = read.value;
-    expect(readEnvelope(writeEnvelope(designs, { prices, shelf, own, log }, NOW))).toEqual({
+    const { designs, own, log } = read.value;
+    expect(readEnvelope(writeEnvelope(designs, read.value, NOW))).toEqual({
       ok: true,
       value: { ...read.value, written: NOW.toISOString() },
     });
-    const one = readEnvelope(writeSingle(designs[1]!, own, NOW, log));
+    const one = readEnvelope(writeSingle(designs[1]!, own, NOW, { ...NO_STORES, log }));
     expect(one.ok && one.value.log).toEqual([]);
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v8.rincon.json', 'utf8'));
     expect(before.ok && before.value.log).toEqual([]);
     const wrong = JSON.parse(text);
     wrong.log[0].values.count = -3;
     expect(readEnvelope(JSON.stringify(wrong))).toMatchObject({ ok: false, place: 'log[0].values.count' });
+  });
+
+  it('version 6 carries animals, equipment and measuring points; an enclosure takes its own with it', () => {
+    const text = readFileSync('tests/fixtures/rack-v10.rincon.json', 'utf8');
+    const read = readEnvelope(text);
+    if (!read.ok) throw new Error('not read');
+    const { designs, own, animals, equipment, points } = read.value;
+    expect([animals.length, equipment.length, points.length]).toEqual([4, 3, 5]);
+    expect(readEnvelope(writeEnvelope(designs, read.value, NOW))).toEqual({
+      ok: true,
+      value: { ...read.value, written: NOW.toISOString() },
+    });
+    const single = readEnvelope(writeSingle(designs[2]!, own, NOW, read.value));
+    expect(single.ok && [single.value.animals.length, single.value.points.map((it) => it.name)]).toEqual([
+      0,
+      ['warm side', 'cool side air'],
+    ]);
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v9.rincon.json', 'utf8'));
+    expect(before.ok && before.value.animals).toEqual([]);
+    const wrong = JSON.parse(text);
+    wrong.animals[1].hatched = 'long ago';
+    expect(readEnvelope(JSON.stringify(wrong))).toMatchObject({ ok: false, place: 'animals[1].hatched' });
   });
 
   it('version 2 had one stack of layers and at most a drain on the floor', () => {

@@ -4,11 +4,13 @@ import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { allLayers, Design, migrate } from '@/core/design';
 import { materialsIn } from '@/core/ground';
 import { Entry } from '@/core/log';
+import { Series } from '@/core/readings';
+import { AnimalRecord, EquipmentRecord } from '@/core/records';
 import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import { pathText, type Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 5;
+export const ENVELOPE_VERSION = 6;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -35,6 +37,10 @@ export const Envelope = z.strictObject({
   }),
   /** The log: lines told apart by their id; struck ones too, so that they stay struck where they are taken in. */
   log: z.array(Entry).max(100_000),
+  /** Animals, equipment and measuring points, merged as the log is. What the points read is not in it: see the backup. */
+  animals: z.array(AnimalRecord).max(20_000),
+  equipment: z.array(EquipmentRecord).max(20_000),
+  points: z.array(Series).max(20_000),
 });
 export type Envelope = z.infer<typeof Envelope>;
 
@@ -49,9 +55,20 @@ export interface Stores {
   readonly shelf: readonly ShelfMove[];
   readonly own: OwnRows;
   readonly log: readonly Entry[];
+  readonly animals: readonly AnimalRecord[];
+  readonly equipment: readonly EquipmentRecord[];
+  readonly points: readonly Series[];
 }
 
-export const NO_STORES: Stores = { prices: {}, shelf: [], own: NO_OWN_ROWS, log: [] };
+export const NO_STORES: Stores = {
+  prices: {},
+  shelf: [],
+  own: NO_OWN_ROWS,
+  log: [],
+  animals: [],
+  equipment: [],
+  points: [],
+};
 
 /** Own rows that these designs name, so that a single enclosure can be read elsewhere. */
 export function rowsUsedBy(designs: readonly Design[], own: OwnRows): OwnRows {
@@ -98,6 +115,9 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
       crew: [...crew],
     },
     log: stores.log.map(spoken),
+    animals: [...stores.animals],
+    equipment: [...stores.equipment],
+    points: [...stores.points],
   } satisfies z.input<typeof Envelope>;
   return `${JSON.stringify(envelope, null, 2)}\n`;
 }
@@ -108,19 +128,25 @@ const spoken = (entry: Entry): z.input<typeof Entry> => ({
   values: Object.fromEntries(Object.entries(entry.values).filter(([, value]) => value !== null)),
 });
 
-/** Text of a file holding one enclosure with its log and the own rows it names: whole wherever it is read. */
+/** What of all that is kept belongs to one enclosure. */
+export type Belongings = Pick<Stores, 'log' | 'animals' | 'equipment' | 'points'>;
+
+/** Text of a file holding one enclosure with all that belongs to it: whole wherever it is read. */
 export const writeSingle = (
   design: Design,
   own: OwnRows,
   written: Date,
-  log: readonly Entry[] = [],
+  belongings: Belongings = NO_STORES,
 ): string =>
   writeEnvelope(
     [design],
     {
       ...NO_STORES,
       own: rowsUsedBy([design], own),
-      log: log.filter((it) => it.design === design.id),
+      log: belongings.log.filter((it) => it.design === design.id),
+      animals: belongings.animals.filter((it) => it.homes.some((home) => home.design === design.id)),
+      equipment: belongings.equipment.filter((it) => it.design === design.id),
+      points: belongings.points.filter((it) => it.design === design.id),
     },
     written,
   );
@@ -128,9 +154,12 @@ export const writeSingle = (
 const fault = <T>(place: string, message: string): Read<T> => ({ ok: false, place, message });
 
 /** Reads a file of any earlier version. Nothing is taken over unless all of it will do. */
-export function readEnvelope(text: string): Read<Envelope> {
-  if (text.length > MAX_BYTES) {
-    return fault('the whole file', 'it is larger than 20 MB, which no file written by Rincon is');
+export function readEnvelope(text: string, most = MAX_BYTES): Read<Envelope> {
+  if (text.length > most) {
+    return fault(
+      'the whole file',
+      `it is larger than ${Math.round(most / 1024 ** 2)} MB, which no file written by Rincon is`,
+    );
   }
   let json: unknown;
   try {
@@ -177,7 +206,10 @@ export function readEnvelope(text: string): Read<Envelope> {
     json = { ...json, version: 4, own: { plants: [], crew: [], ...json.own } };
   }
   // Version 4 had no log.
-  if (isObject(json) && json.version === 4) json = { log: [], ...json, version: ENVELOPE_VERSION };
+  if (isObject(json) && json.version === 4) json = { log: [], ...json, version: 5 };
+  // Version 5 had neither animals nor equipment nor measuring points.
+  if (isObject(json) && json.version === 5)
+    json = { animals: [], equipment: [], points: [], ...json, version: ENVELOPE_VERSION };
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];

@@ -9,3 +9,5 @@ export * from './table';
 export * from './senml';
 export * from './cell';
 export * from './readingsOut';
+export * from './backup';
+export * from './tables';

@@ -2,11 +2,14 @@ import Dexie from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
 import type { Entry } from '@/core/log';
+import type { Series } from '@/core/readings';
+import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import type { ShelfMove } from '@/core/shelf';
 import type { DesignRow, RinconDatabase } from './database';
 import { OWN_KINDS, type OwnRows } from '@/catalogue';
 import { loadSettings, saveOwnRow, saveSetting } from './settings';
 import { takeInLog } from './log';
+import { putRecords } from './records';
 import { takeInMoves } from './shelf';
 
 /** Steps kept for undo; older ones are let go. */
@@ -229,11 +232,15 @@ export async function takeInFile(
     readonly shelf?: readonly ShelfMove[];
     readonly own?: OwnRows;
     readonly log?: readonly Entry[];
+    readonly animals?: readonly AnimalRecord[];
+    readonly equipment?: readonly EquipmentRecord[];
+    readonly points?: readonly Series[];
   },
   makeId: () => string,
   now: number,
 ): Promise<TakenIn> {
-  return db.transaction('rw', [db.designs, db.steps, db.settings, db.shelf, db.log], async () => {
+  const tables = [db.designs, db.steps, db.settings, db.shelf, db.log, db.animals, db.equipment, db.series];
+  return db.transaction('rw', tables, async () => {
     const taken = await takeIn(db, file.designs, makeId, now);
     if (Object.keys(file.prices).length > 0) {
       const { prices } = await loadSettings(db);
@@ -242,6 +249,9 @@ export async function takeInFile(
     const here = await loadSettings(db);
     await takeInMoves(db, file.shelf ?? []);
     await takeInLog(db, file.log ?? []);
+    await putRecords(db, 'animals', file.animals ?? []);
+    await putRecords(db, 'equipment', file.equipment ?? []);
+    await putRecords(db, 'series', file.points ?? []);
     for (const kind of OWN_KINDS) {
       const known = new Set(here[kind].map((row) => row.id));
       for (const row of file.own?.[kind] ?? []) if (!known.has(row.id)) await saveOwnRow(db, kind, row);

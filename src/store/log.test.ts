@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns, demoLog } from '@/catalogue';
 import { RinconDatabase } from './database';
 import { createDesign, deleteDesign, emptyOldBin, takeInFile } from './designs';
-import { listLog, strike, takeInLog, wholeLog, writeEntries } from './log';
+import { listLog, strike, takeInLog, writeEntries } from './log';
+import { belongingsOf } from './records';
 
 const DAY = 86_400_000;
 const [bog, hedge] = demoDesigns(catalogue);
@@ -29,6 +30,8 @@ const note = (text: string, at: number) => ({
 });
 const texts = async (own: RinconDatabase): Promise<string[]> =>
   (await listLog(own, bog!.id, 0)).map((it) => it.text);
+
+const wholeLog = async (db: RinconDatabase, design: string | null) => (await belongingsOf(db, design)).log;
 
 describe('the log', () => {
   it('is written all or none, listed in the order of time, by enclosure and since a day', async () => {

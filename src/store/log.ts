@@ -15,10 +15,6 @@ export async function writeEntries(
   return entries.map((it) => it.id);
 }
 
-/** Every line of one enclosure or of all, struck ones too: for a file. */
-export const wholeLog = (db: RinconDatabase, design: string | null): Promise<readonly Entry[]> =>
-  design === null ? db.log.orderBy('at').toArray() : db.log.where('design').equals(design).sortBy('at');
-
 /** Lines from a file: each once, of two versions the later one. */
 export const takeInLog = (db: RinconDatabase, entries: readonly Entry[]): Promise<void> =>
   putRecords(db, 'log', entries);

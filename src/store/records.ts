@@ -44,3 +44,15 @@ export async function listRecords<T extends 'animals' | 'equipment'>(
   const all = await db.table<RecordOf[T], string>(table).toArray();
   return all.filter((it) => !it.gone);
 }
+
+/** All that belongs to one enclosure, or to all (null), struck out or not: for a file. */
+export async function belongingsOf(db: RinconDatabase, design: string | null) {
+  return db.transaction('r', [db.log, db.animals, db.equipment, db.series], async () => ({
+    log: await (design === null ? db.log.orderBy('at').toArray() : db.log.where({ design }).sortBy('at')),
+    animals: await db.animals
+      .filter((it) => design === null || it.homes.some((home) => home.design === design))
+      .toArray(),
+    equipment: await (design === null ? db.equipment.toArray() : db.equipment.where({ design }).toArray()),
+    points: await (design === null ? db.series.toArray() : db.series.where({ design }).toArray()),
+  }));
+}

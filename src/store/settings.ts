@@ -100,6 +100,21 @@ export async function loadSettings(db: RinconDatabase): Promise<Settings> {
   return Settings.parse(Object.fromEntries(rows.map((row) => [row.key, row.value])));
 }
 
+/** Settings that go into a backup; prices and own rows go with the enclosures. */
+export const KEPT_SETTINGS = ['units', 'tub', 'spare', 'matches', 'quiet', 'bench'] as const;
+
+/** Settings from a backup, where nothing is set here. */
+export async function restoreSettings(
+  db: RinconDatabase,
+  given: Readonly<Record<string, unknown>>,
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    for (const key of KEPT_SETTINGS)
+      if (given[key] !== undefined && (await db.settings.get(key)) === undefined)
+        await db.settings.put({ key, value: given[key] });
+  });
+}
+
 export async function saveSetting<K extends keyof Settings>(
   db: RinconDatabase,
   key: K,

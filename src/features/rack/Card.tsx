@@ -13,7 +13,7 @@ import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { fileName, writeSingle } from '@/files';
 import { length } from '@/core/units';
-import { ownRows, useStore } from '@/store';
+import { belongingsOf, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { Section } from '@/ui/section/Section';
 import { useElementSize } from '@/ui/useElementSize';
@@ -37,7 +37,7 @@ const TONE = { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', f
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
-  const { settings } = useStore();
+  const { db, settings } = useStore();
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
   const { write, tell } = useReader();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -154,7 +154,9 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
         <MenuItem
           onClick={() => {
             close();
-            download(fileName(design.name), writeSingle(design, ownRows(settings), new Date()));
+            void belongingsOf(db, design.id).then((own) =>
+              download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), own)),
+            );
           }}
         >
           Export

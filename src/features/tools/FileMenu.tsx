@@ -12,10 +12,12 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/design';
-import { fileName, MAX_BYTES, readEnvelope, writeSingle } from '@/files';
-import { layDemo, ownRows, takeInFile, useStore, wholeLog } from '@/store';
+import { fileName, isZip, MAX_BYTES, readEnvelope, writeSingle } from '@/files';
+import { belongingsOf, layDemo, ownRows, storageTrouble, takeInFile, useStore, type TakenIn } from '@/store';
 import { download } from '@/ui/download';
+import { restoreBackup } from '@/workers/backup';
 import { exportEverything } from './exportEverything';
+import { useBackup } from './useBackup';
 
 interface Refusal {
   readonly file: string;
@@ -23,16 +25,52 @@ interface Refusal {
   readonly message: string;
 }
 
+/** What became of the enclosures of a file. */
+const takenWords = ({ added, same, copies }: TakenIn): readonly string[] =>
+  [
+    added > 0 && `${added} read in`,
+    same > 0 && `${same} already here`,
+    copies.length > 0 && `${copies.length} kept beside the one here: ${copies.join(', ')}`,
+  ].filter((it) => it !== false);
+
 /** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
 export function FileMenu({ open }: { readonly open?: () => Design }) {
   const { db, settings, set } = useStore();
-  const { enqueueSnackbar } = useSnackbar();
+  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const backup = useBackup();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [refusal, setRefusal] = useState<Refusal>();
   const input = useRef<HTMLInputElement>(null);
   const close = (): void => setAnchor(null);
 
+  const restore = async (file: File): Promise<void> => {
+    const key = enqueueSnackbar('Reading the backup in…', { persist: true });
+    try {
+      const found = await restoreBackup(file, () => undefined);
+      if (!found.ok) {
+        setRefusal({ file: file.name, place: found.place, message: found.message });
+        return;
+      }
+      const { taken, readings, pictures } = found;
+      const said = [
+        ...takenWords(taken),
+        readings > 0 && `${readings} readings`,
+        pictures > 0 && `${pictures} ${pictures === 1 ? 'picture' : 'pictures'}`,
+      ].filter(Boolean);
+      enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'All of it was here already.');
+    } catch (error) {
+      setRefusal({
+        file: file.name,
+        place: 'the browser’s storage',
+        message: `${storageTrouble(error)}. Nothing was changed`,
+      });
+    } finally {
+      closeSnackbar(key);
+    }
+  };
+
   const importFile = async (file: File): Promise<void> => {
+    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))) return restore(file);
     if (file.size > MAX_BYTES) {
       setRefusal({
         file: file.name,
@@ -47,12 +85,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
       return;
     }
     try {
-      const { added, same, copies } = await takeInFile(db, read.value, () => crypto.randomUUID(), Date.now());
-      const said = [
-        added > 0 && `${added} read in`,
-        same > 0 && `${same} already here`,
-        copies.length > 0 && `${copies.length} kept beside the one here: ${copies.join(', ')}`,
-      ].filter(Boolean);
+      const said = takenWords(await takeInFile(db, read.value, () => crypto.randomUUID(), Date.now()));
       enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'The file holds no enclosure.');
     } catch (error) {
       setRefusal({
@@ -74,8 +107,8 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
             onClick={() => {
               close();
               const design = open();
-              void wholeLog(db, design.id).then((log) =>
-                download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), log)),
+              void belongingsOf(db, design.id).then((own) =>
+                download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), own)),
               );
             }}
           >
@@ -89,6 +122,14 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
           }}
         >
           Export everything
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            void backup.save();
+          }}
+        >
+          Back everything up, with pictures
         </MenuItem>
         <MenuItem
           onClick={() => {
@@ -113,7 +154,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         hidden
         aria-label="File to read in"
         onChange={(event) => {

@@ -5,14 +5,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { askToPersist, useDesigns, useStore } from '@/store';
-import { exportEverything } from './exportEverything';
+import { useBackup } from './useBackup';
 
 /** Days after which a copy is asked for. */
 const REMIND = 7;
 
 /** Where everything lives, and when it was last saved elsewhere. */
 export function Keeping() {
-  const { db, settings, set } = useStore();
+  const { settings } = useStore();
+  const { share, save } = useBackup();
   const designs = useDesigns();
   const [kept, setKept] = useState<boolean>();
   const [now] = useState(() => Date.now());
@@ -52,14 +53,16 @@ export function Keeping() {
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
           {designs.length} {designs.length === 1 ? 'enclosure lives' : 'enclosures live'} only in this browser
-          {kept === false && ', which may clear it when space runs short'}. A file keeps them safe.
+          {kept === false && ', which may clear it when space runs short'}. One file keeps them safe, with all
+          readings and pictures.
         </Typography>
       </Box>
       <Button
         variant={overdue ? 'contained' : 'outlined'}
-        onClick={() => void exportEverything(db, settings).then(() => set('exported', Date.now()))}
+        disabled={share !== null}
+        onClick={() => void save()}
       >
-        Save a copy
+        {share === null ? 'Save a copy' : `${Math.round(100 * share)} %`}
       </Button>
     </Box>
   );

@@ -35,8 +35,6 @@ export function AlarmBell() {
       enqueueSnackbar(
         `${design.name}: ${series.name} ${alarm.side === 'low' ? 'too low' : 'too high'}, ${readingWords(alarm.worst, series.quantity, reader)}.`,
         {
-          variant: 'warning',
-          persist: false,
           preventDuplicate: true,
           action: (
             <Button color="inherit" onClick={() => router.push(`/e/${design.id}/keep?tab=off&see=readings`)}>

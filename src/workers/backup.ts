@@ -1,0 +1,26 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type { BackupApi, Restored } from './backup.worker';
+
+export type { Restored } from './backup.worker';
+
+async function inWorker<T>(work: (api: Remote<BackupApi>) => Promise<T>): Promise<T> {
+  const worker = new Worker(new URL('./backup.worker.ts', import.meta.url), { type: 'module' });
+  const broken = new Promise<never>((_, refuse) => {
+    worker.addEventListener('error', (event) =>
+      refuse(new Error(event.message || 'the worker could not be loaded')),
+    );
+  });
+  try {
+    return await Promise.race([work(wrap<BackupApi>(worker)), broken]);
+  } finally {
+    worker.terminate();
+  }
+}
+
+/** Everything that is kept as one ZIP, made beside the page. */
+export const makeBackup = (onProgress: (share: number) => void): Promise<Blob> =>
+  inWorker((api) => api.write(proxy(onProgress)));
+
+/** Reads a backup in beside the page: all of it or nothing. */
+export const restoreBackup = (file: Blob, onProgress: (share: number) => void): Promise<Restored> =>
+  inWorker(async (api): Promise<Restored> => api.restore(file, proxy(onProgress)));

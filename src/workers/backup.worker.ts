@@ -1,0 +1,118 @@
+import { expose } from 'comlink';
+import {
+  animalsCsv,
+  equipmentCsv,
+  logCsv,
+  readBackup,
+  writeBackup,
+  writeEnvelope,
+  type BackupPicture,
+  type BackupTrack,
+} from '@/files';
+import { belongingsOf } from '@/store/records';
+import { RinconDatabase } from '@/store/database';
+import { listDesigns, takeInFile, type TakenIn } from '@/store/designs';
+import { addReadings, readTrack } from '@/store/readings';
+import { KEPT_SETTINGS, loadSettings, ownRows, restoreSettings } from '@/store/settings';
+import { listMoves } from '@/store/shelf';
+
+/** What was read in, or why nothing was. */
+export type Restored =
+  | {
+      readonly ok: true;
+      readonly taken: TakenIn;
+      readonly readings: number;
+      readonly pictures: number;
+    }
+  | { readonly ok: false; readonly place: string; readonly message: string };
+
+const api = {
+  /** Everything that is kept, as one ZIP. */
+  async write(onProgress: (share: number) => void): Promise<Blob> {
+    const db = new RinconDatabase();
+    try {
+      const now = new Date();
+      const designs = (await listDesigns(db)).flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
+      const settings = await loadSettings(db);
+      const belongings = await belongingsOf(db, null);
+      const shelf = await listMoves(db);
+      const pictures = await db.pictures.toCollection().primaryKeys();
+      let done = 0;
+      const count = Math.max(1, belongings.points.length + pictures.length);
+      const step = (): void => onProgress((done += 1) / count);
+      const pieces: BlobPart[] = [];
+      await writeBackup(
+        {
+          envelope: writeEnvelope(
+            designs,
+            { prices: settings.prices, shelf, own: ownRows(settings), ...belongings },
+            now,
+          ),
+          settings: Object.fromEntries(KEPT_SETTINGS.map((key) => [key, settings[key]])),
+          tables: {
+            'log.csv': logCsv(belongings.log, designs, belongings.animals),
+            'animals.csv': animalsCsv(belongings.animals, designs),
+            'equipment.csv': equipmentCsv(belongings.equipment, designs),
+          },
+          tracks: (async function* (): AsyncGenerator<BackupTrack> {
+            for (const { id, quantity } of belongings.points) {
+              yield { series: id, quantity, track: await readTrack(db, id, -Infinity, Infinity) };
+              step();
+            }
+          })(),
+          pictures: (async function* (): AsyncGenerator<BackupPicture> {
+            for (const id of pictures) {
+              const row = await db.pictures.get(id);
+              if (!row) continue;
+              const { blob, ...rest } = row;
+              yield { ...rest, jpeg: new Uint8Array(await blob.arrayBuffer()) };
+              step();
+            }
+          })(),
+        },
+        // A copy: the packer uses its memory again.
+        (piece) => pieces.push(piece.slice()),
+      );
+      return new Blob(pieces, { type: 'application/zip' });
+    } finally {
+      db.close();
+    }
+  },
+
+  /** Reads a backup in beside what is here: all of it or nothing. What is here already stands. */
+  async restore(file: Blob, onProgress: (share: number) => void): Promise<Restored> {
+    const read = await readBackup(file, (share) => onProgress(0.5 * share));
+    if (!read.ok) return read;
+    const { envelope, tracks, pictures, settings } = read.value;
+    const db = new RinconDatabase();
+    try {
+      const points = new Map(envelope.points.map((it) => [it.id, it]));
+      return await db.transaction('rw', db.tables, async (): Promise<Restored> => {
+        const taken = await takeInFile(db, envelope, () => crypto.randomUUID(), Date.now());
+        await restoreSettings(db, settings);
+        const batch = await addReadings(
+          db,
+          tracks.flatMap(({ series, track }) => {
+            const point = points.get(series);
+            return point ? [{ series: point, track }] : [];
+          }),
+        );
+        const here = await db.pictures.bulkGet(pictures.map((it) => it.id));
+        const fresh = pictures.filter((_, i) => here[i] === undefined);
+        await db.pictures.bulkAdd(
+          fresh.map(({ jpeg, ...it }) => ({
+            ...it,
+            blob: new Blob([jpeg as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
+          })),
+        );
+        onProgress(1);
+        return { ok: true, taken, readings: batch.fresh, pictures: fresh.length };
+      });
+    } finally {
+      db.close();
+    }
+  },
+};
+
+export type BackupApi = typeof api;
+expose(api);
