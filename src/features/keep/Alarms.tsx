@@ -55,7 +55,7 @@ export function Alarms({
                 {oddity && `Since ${momentWords(oddity.from, now)}: ${ODDITY_WORD[oddity.kind]}.`}
               </Box>
             </Box>
-            <Button component={NextLink} href={`/e/${design.id}/keep?tab=off&see=readings`}>
+            <Button component={NextLink} href={`/e/${design.id}/keep?tab=off`}>
               Why
             </Button>
           </Box>

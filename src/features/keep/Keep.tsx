@@ -12,6 +12,7 @@ import { useOpenDesign } from '@/store';
 import { localToday } from '@/ui/days';
 import { AnimalsTab } from './animals/AnimalsTab';
 import { CareTab } from './CareTab';
+import { DiagnosisTab } from './DiagnosisTab';
 import { EquipmentTab } from './EquipmentTab';
 import { LogTab } from './LogTab';
 import { ReadingsTab } from './readings/ReadingsTab';
@@ -21,6 +22,7 @@ const TABS = [
   { id: 'care', name: 'Care' },
   { id: 'log', name: 'Log' },
   { id: 'readings', name: 'Readings' },
+  { id: 'off', name: 'Something off' },
   { id: 'animals', name: 'Animals' },
   { id: 'equipment', name: 'Equipment' },
 ] as const;
@@ -30,6 +32,7 @@ const PANELS: Record<KeepTab, (today: string) => ReactNode> = {
   care: (today) => <CareTab today={today} />,
   log: () => <LogTab />,
   readings: () => <ReadingsTab />,
+  off: () => <DiagnosisTab />,
   animals: () => <AnimalsTab />,
   equipment: () => <EquipmentTab />,
 };

@@ -37,7 +37,7 @@ export function AlarmBell() {
         {
           preventDuplicate: true,
           action: (
-            <Button color="inherit" onClick={() => router.push(`/e/${design.id}/keep?tab=off&see=readings`)}>
+            <Button color="inherit" onClick={() => router.push(`/e/${design.id}/keep?tab=off`)}>
               Why
             </Button>
           ),

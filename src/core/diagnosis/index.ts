@@ -1,0 +1,3 @@
+export * from './types';
+export * from './diagnose';
+export type { PointTrack } from './features';
