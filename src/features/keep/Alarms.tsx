@@ -7,7 +7,7 @@ import WarningAmberIcon from '@mui/icons-material/WarningAmber';
 import NextLink from 'next/link';
 import { useReader } from '@/ui/units';
 import { CardList } from './CardList';
-import { momentWords, ODDITY_WORD, readingWords } from './readings/readingWords';
+import { momentWords, ODDITY_WORD, readingWords } from '@/ui/readingWords';
 import { useNow, type Standing } from './useAlarms';
 
 /** What is outside its band now; each with the way to its cause. */

@@ -12,7 +12,7 @@ import { DAY } from '@/core/readings';
 import { useEditing, useLog, useOpenDesign, useSeries, useStore, useTracks } from '@/store';
 import { Message } from '@/ui/Message';
 import { LOOK_BACK } from './due';
-import { isDayIn } from './readings/day';
+import { isDayIn } from '@/ui/boxDay';
 import { useNow } from './useAlarms';
 
 const GROUPS = [

@@ -5,7 +5,7 @@ import { findAnimal } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { alarmsOf, DAY, oddities, type Alarm, type Oddity, type Series } from '@/core/readings';
 import { useSeries, useStore, useTracks } from '@/store';
-import { isDayIn } from './readings/day';
+import { isDayIn } from '@/ui/boxDay';
 
 /** A point that alarms now, or whose probe is not to be trusted. */
 export interface Standing {

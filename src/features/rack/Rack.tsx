@@ -63,7 +63,13 @@ export function Rack({ tools, keeping }: Props) {
   const duplicate = async (design: Design): Promise<void> => {
     const copy = { ...design, id: crypto.randomUUID(), name: `${design.name.slice(0, 70)} copy` };
     await createDesign(db, copy, Date.now());
-    enqueueSnackbar(`“${copy.name}” stands beside it.`);
+    enqueueSnackbar(`“${copy.name}” stands beside it.`, {
+      action: (
+        <Button component={NextLink} href={`/compare?of=${design.id},${copy.id}`} color="inherit">
+          Compare
+        </Button>
+      ),
+    });
   };
 
   return (
@@ -109,9 +115,14 @@ export function Rack({ tools, keeping }: Props) {
               )}
               <Box sx={{ flex: 1 }} />
               {loaded.length > 1 && !away && (
-                <Button component={NextLink} href="/lists" variant="outlined">
-                  Buy for several
-                </Button>
+                <>
+                  <Button component={NextLink} href="/compare">
+                    Side by side
+                  </Button>
+                  <Button component={NextLink} href="/lists" variant="outlined">
+                    Buy for several
+                  </Button>
+                </>
               )}
               <Button component={NextLink} href="/new" variant="contained">
                 New enclosure

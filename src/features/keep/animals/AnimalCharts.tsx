@@ -8,7 +8,7 @@ import type { Entry } from '@/core/log';
 import type { AnimalRecord } from '@/core/records';
 import { Chart, type Inks } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
-import { readingWords } from '../readings/readingWords';
+import { readingWords } from '@/ui/readingWords';
 
 interface Props {
   readonly animal: AnimalRecord;

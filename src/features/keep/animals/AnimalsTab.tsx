@@ -12,7 +12,7 @@ import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
 import { LOOK_BACK } from '../due';
-import { readingWords } from '../readings/readingWords';
+import { readingWords } from '@/ui/readingWords';
 import { AnimalCard } from './AnimalCard';
 import { SeenMap } from './SeenMap';
 

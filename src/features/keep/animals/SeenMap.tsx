@@ -9,7 +9,7 @@ import type { Entry } from '@/core/log';
 import type { AnimalRecord } from '@/core/records';
 import { useOpenDesign } from '@/store';
 import { BoxMap } from '../BoxMap';
-import { isDayIn } from '../readings/day';
+import { isDayIn } from '@/ui/boxDay';
 
 const WHEN = { all: 'by day and night', day: 'by day', night: 'by night' } as const;
 

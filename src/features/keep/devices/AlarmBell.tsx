@@ -7,7 +7,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { isQuiet } from '@/core/readings';
 import { useDesigns, useStore } from '@/store';
 import { useReader } from '@/ui/units';
-import { readingWords } from '../readings/readingWords';
+import { readingWords } from '@/ui/readingWords';
 import { useAlarms } from '../useAlarms';
 
 /** Says so, wherever one is in Rincon, when a joined box leaves its band; never in the quiet hours. */

@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { addFromSource, forgetSince, listSeries, ownRows, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
-import { readingWords } from '../readings/readingWords';
+import { readingWords } from '@/ui/readingWords';
 import { useWrite } from '../useWrite';
 import { DeviceTrouble, hubSince, meter, mistFor, placeBox, scale, setFaults, sourceTracks } from './client';
 

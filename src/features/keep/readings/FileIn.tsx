@@ -27,7 +27,7 @@ import { PlainTable } from '@/ui/PlainTable';
 import { useUndoable } from '@/ui/useUndoable';
 import { IngestStopped, startIngest } from '@/workers/ingest';
 import { sourceTracks } from '../devices/client';
-import { PLACE_WORD, QUANTITY_WORD } from './readingWords';
+import { PLACE_WORD, QUANTITY_WORD } from '@/ui/readingWords';
 
 /** Enough of a file to see what is in it. */
 const HEAD = 256 * 1024;

@@ -14,7 +14,7 @@ import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
 import { BoxMap } from '../BoxMap';
 import { useReckoned } from './useReckoned';
-import { onAxis, PLACE_WORD, readingWords } from './readingWords';
+import { onAxis, PLACE_WORD, readingWords } from '@/ui/readingWords';
 
 const PLACE_OPTIONS = PLACES.map((value) => ({ value, name: PLACE_WORD[value] }));
 

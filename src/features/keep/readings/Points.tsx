@@ -9,8 +9,8 @@ import { alarmsOf, DAY, fromSteps, oddities, type Series, type Track } from '@/c
 import { useOpenDesign, useStore, useTracks } from '@/store';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
-import { isDayIn } from './day';
-import { momentWords, ODDITY_WORD, PLACE_WORD, QUANTITY_WORD, readingWords } from './readingWords';
+import { isDayIn } from '@/ui/boxDay';
+import { momentWords, ODDITY_WORD, PLACE_WORD, QUANTITY_WORD, readingWords } from '@/ui/readingWords';
 
 interface Props {
   readonly series: readonly Series[];

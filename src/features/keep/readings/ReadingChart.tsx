@@ -14,8 +14,8 @@ import { TimeChart, type TimeWindow } from '@/ui/TimeChart';
 import type { Inks } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
 import { KIND_WORD } from '../entryWords';
-import { lightOf } from './day';
-import { onAxis, PLACE_WORD, QUANTITY_WORD } from './readingWords';
+import { lightOf } from '@/ui/boxDay';
+import { onAxis, PLACE_WORD, QUANTITY_WORD } from '@/ui/readingWords';
 
 interface Props {
   readonly quantity: ReadQuantity;

@@ -20,7 +20,7 @@ import { Devices } from '../devices/Devices';
 import { FileIn } from './FileIn';
 import { PointCard } from './PointCard';
 import { Points } from './Points';
-import { QUANTITY_WORD } from './readingWords';
+import { QUANTITY_WORD } from '@/ui/readingWords';
 import { ReadingChart } from './ReadingChart';
 
 /** Kinds of entry that are marked on a chart. */

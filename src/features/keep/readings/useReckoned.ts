@@ -7,7 +7,7 @@ import { DAY, fromSteps, type Series, type Track } from '@/core/readings';
 import { useOpenDesign, useStore, useTracks } from '@/store';
 import { useReader } from '@/ui/units';
 import { ClimateStopped, startForecast } from '@/workers/climate';
-import { readingWords } from './readingWords';
+import { readingWords } from '@/ui/readingWords';
 
 /** What the reckoning says for a point, beside what was read there in its last week, in one sentence. */
 export function useReckoned(point: Series): string {

@@ -1,6 +1,6 @@
 import type { MeasuringPlace, Oddity, ReadQuantity } from '@/core/readings';
 import { light, mass, percent, temperature } from '@/core/units';
-import type { Reader } from '@/ui/units';
+import type { Reader } from './units';
 
 export const QUANTITY_WORD: Record<ReadQuantity, string> = {
   temperature: 'Temperature',

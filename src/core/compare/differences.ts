@@ -1,0 +1,116 @@
+import { findAnimal, findCrew, findDeviceKind, findMaterial, findPlant, type Catalogue } from '../catalogue';
+import type { Corners, Design, Layer } from '../design';
+import { length, percent, temperature, type Said } from '../units';
+
+/** Something two designs do not have alike. */
+export interface Difference {
+  readonly where: 'brief' | 'room' | 'enclosure' | 'ground' | 'scape' | 'living' | 'climate';
+  readonly what: string;
+  readonly sides: readonly Said[];
+}
+
+const mean = (it: Corners): number => (it.frontLeft + it.frontRight + it.backLeft + it.backRight) / 4;
+
+/** What a design is, thing by thing, in words that can be set beside another’s. */
+function linesOf(
+  design: Design,
+  catalogue: Catalogue,
+): ReadonlyMap<string, { where: Difference['where']; said: Said }> {
+  const lines = new Map<string, { where: Difference['where']; said: Said }>();
+  const put = (where: Difference['where'], what: string, said: Said): void =>
+    void lines.set(what, { where, said });
+  const { brief, enclosure, ground, scape, living, climate } = design;
+  put('brief', 'Animal', [findAnimal(catalogue, brief.animal)?.english ?? 'none yet']);
+  put('brief', 'How many', [String(brief.count)]);
+  put('brief', 'Since', [brief.since ?? 'not said']);
+  put('room', 'Room', [
+    brief.room.kind ?? 'not said',
+    ...(brief.room.temperature === null ? [] : [', ', temperature(brief.room.temperature)]),
+    ...(brief.room.humidity === null ? [] : [', ', percent(brief.room.humidity)]),
+  ]);
+  put('enclosure', 'Size', [
+    length(enclosure.width),
+    ' × ',
+    length(enclosure.depth),
+    ' × ',
+    length(enclosure.height),
+  ]);
+  put('enclosure', 'Made of', [enclosure.material]);
+  put('enclosure', 'Top', [
+    enclosure.top,
+    ...(enclosure.topCover > 0 ? [', ', percent(enclosure.topCover), ' covered'] : []),
+  ]);
+  put('ground', 'Method', [ground.method]);
+  const seen = new Map<string, number>();
+  for (const layer of ground.layers) {
+    const name = nameOf(layer, catalogue);
+    const n = (seen.get(name) ?? 0) + 1;
+    seen.set(name, n);
+    put('ground', n === 1 ? name : `${name}, ${n}`, [
+      ...('thickness' in layer ? [length(mean(layer.thickness)), ' deep'] : ['there']),
+      ...(layer.kind === 'substrate' ? [': ', mixWords(layer.mix.parts, catalogue)] : []),
+    ]);
+  }
+  const pieces = new Map<string, number>();
+  for (const it of scape.pieces) pieces.set(it.name, (pieces.get(it.name) ?? 0) + 1);
+  for (const [name, count] of pieces) put('scape', name, [count === 1 ? 'there' : `${count} of them`]);
+  put('scape', 'Backgrounds', [scape.backgrounds.map((it) => it.kind).join(', ') || 'none']);
+  const plants = new Map<string, number>();
+  for (const it of living.plants) {
+    const name = findPlant(catalogue, it.kind)?.english ?? it.name;
+    plants.set(name, (plants.get(name) ?? 0) + 1);
+  }
+  for (const [name, count] of plants) put('living', name, [String(count)]);
+  for (const it of living.crew)
+    put('living', findCrew(catalogue, it.kind)?.english ?? it.kind, [`${it.count} let in`]);
+  const devices = new Map<string, number>();
+  for (const it of climate.devices) {
+    const name = findDeviceKind(catalogue, it.kind)?.name ?? it.name;
+    const n = (devices.get(name) ?? 0) + 1;
+    devices.set(name, n);
+    put('climate', n === 1 ? name : `${name}, ${n}`, [`${Math.round(it.power * it.dim)} W`]);
+  }
+  put('climate', 'Mist', [
+    climate.mist.times.length === 0
+      ? 'none'
+      : `${climate.mist.times.length} times, ${climate.mist.times.reduce((sum, it) => sum + it.seconds, 0)} s${climate.mist.everyDays > 1 ? ` every ${climate.mist.everyDays} days` : ' a day'}, by ${climate.mist.by}`,
+  ]);
+  put('climate', 'Hours of light', [`${Math.round((climate.day.off - climate.day.on) / 6) / 10}`]);
+  put('climate', 'Vents', [
+    climate.vents.length === 0 ? 'none' : climate.vents.map((it) => it.wall).join(', '),
+  ]);
+  return lines;
+}
+
+const mixWords = (
+  parts: readonly { readonly material: string; readonly parts: number }[],
+  catalogue: Catalogue,
+): string => {
+  const sum = parts.reduce((all, it) => all + it.parts, 0);
+  return [...parts]
+    .sort((a, b) => b.parts - a.parts)
+    .map(
+      (it) =>
+        `${Math.round((100 * it.parts) / Math.max(1e-9, sum))} % ${(findMaterial(catalogue, it.material)?.name ?? it.material).toLowerCase()}`,
+    )
+    .join(', ');
+};
+
+const nameOf = (layer: Layer, catalogue: Catalogue): string =>
+  layer.kind === 'substrate'
+    ? layer.name
+    : layer.kind === 'water'
+      ? 'Open water'
+      : (findMaterial(catalogue, layer.material)?.name ?? layer.kind);
+
+/** What several designs do not have alike; what all of them have alike is left out. */
+export function differencesOf(designs: readonly Design[], catalogue: Catalogue): readonly Difference[] {
+  const all = designs.map((it) => linesOf(it, catalogue));
+  const whats = [...new Set(all.flatMap((it) => [...it.keys()]))];
+  return whats.flatMap((what): Difference[] => {
+    const sides = all.map((it) => it.get(what)?.said ?? ['–']);
+    if (new Set(sides.map((it) => JSON.stringify(it))).size === 1) return [];
+    const where = all.find((it) => it.has(what))?.get(what)?.where ?? 'brief';
+    return [{ where, what, sides }];
+  });
+}

@@ -1,0 +1,2 @@
+export * from './differences';
+export * from './weeks';
