@@ -53,6 +53,7 @@ module.exports = {
       ['files', 'catalogue', 'core'],
       'Simulated devices run on the server and know no screen.',
     ),
+    below('server-below', 'server', [], 'What the server holds for a while knows nothing of what is in it.'),
     below('cli-below', 'cli', ['files', 'catalogue', 'core'], 'The shell uses the same core, no screen.'),
     below(
       'features-below',

@@ -3,12 +3,12 @@ import { spawn } from 'node:child_process';
 /**
  * Starts the built application on a port and waits until it answers.
  * @param {number} port
- * @param {{ demo?: boolean }} [options]
+ * @param {{ demo?: boolean, lan?: boolean }} [options] `lan`: on every address of the machine, not on its own alone
  */
-export async function serve(port, { demo = false } = {}) {
+export async function serve(port, { demo = false, lan = false } = {}) {
   const child = spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    ['node_modules/next/dist/bin/next', 'start', '-H', lan ? '0.0.0.0' : '127.0.0.1', '-p', String(port)],
     {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', RINCON_DEMO: demo ? '1' : '0' },

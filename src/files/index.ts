@@ -11,3 +11,4 @@ export * from './cell';
 export * from './readingsOut';
 export * from './backup';
 export * from './tables';
+export * from './seal';

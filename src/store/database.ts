@@ -1,3 +1,4 @@
+import './insecure';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/design';
 import type { Entry } from '@/core/log';

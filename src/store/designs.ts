@@ -187,12 +187,20 @@ export interface TakenIn {
   readonly copies: readonly string[];
 }
 
-/** Takes designs in from a file, all or none. Nothing that stands here is overwritten. */
+/** Which of two designs of one enclosure is to stand: the one here, the one from the file, or both. */
+export type Which = 'here' | 'file' | 'both';
+
+/**
+ * Takes designs in from a file, all or none. Nothing that stands here is overwritten unless it is chosen; then undo
+ * brings it back.
+ * @param which for enclosures that are here and differ, by id; both where nothing is said
+ */
 export async function takeIn(
   db: RinconDatabase,
   designs: readonly Design[],
   makeId: () => string,
   now: number,
+  which: Readonly<Record<string, Which>> = {},
 ): Promise<TakenIn> {
   return db.transaction('rw', db.designs, db.steps, async () => {
     let added = 0;
@@ -202,6 +210,20 @@ export async function takeIn(
       const here = await db.designs.get(design.id);
       if (here && here.deleted === 0 && JSON.stringify(here.design) === JSON.stringify(design)) {
         same += 1;
+        continue;
+      }
+      const choice = which[design.id] ?? 'both';
+      if (here && here.deleted === 0 && choice === 'here') {
+        same += 1;
+        continue;
+      }
+      if (here && here.deleted === 0 && choice === 'file') {
+        await saveDesign(
+          db,
+          { design, revision: here.revision, label: 'as the file has it', gesture: null },
+          now,
+        );
+        added += 1;
         continue;
       }
       if (here && here.deleted !== 0) {
@@ -238,10 +260,11 @@ export async function takeInFile(
   },
   makeId: () => string,
   now: number,
+  which: Readonly<Record<string, Which>> = {},
 ): Promise<TakenIn> {
   const tables = [db.designs, db.steps, db.settings, db.shelf, db.log, db.animals, db.equipment, db.series];
   return db.transaction('rw', tables, async () => {
-    const taken = await takeIn(db, file.designs, makeId, now);
+    const taken = await takeIn(db, file.designs, makeId, now, which);
     if (Object.keys(file.prices).length > 0) {
       const { prices } = await loadSettings(db);
       await saveSetting(db, 'prices', { ...file.prices, ...prices });
@@ -257,5 +280,21 @@ export async function takeInFile(
       for (const row of file.own?.[kind] ?? []) if (!known.has(row.id)) await saveOwnRow(db, kind, row);
     }
     return taken;
+  });
+}
+
+/** Enclosures of a file that are here too, and differ: which of both is to stand has to be asked. */
+export async function clashesWith(
+  db: RinconDatabase,
+  designs: readonly Design[],
+): Promise<readonly { readonly here: Design; readonly file: Design }[]> {
+  const rows = await db.designs.bulkGet(designs.map((it) => it.id));
+  return designs.flatMap((file, i) => {
+    const row = rows[i];
+    if (!row || row.deleted !== 0) return [];
+    const here = openRow(row);
+    return here.state === 'ready' && JSON.stringify(here.row.design) !== JSON.stringify(file)
+      ? [{ here: here.row.design, file }]
+      : [];
   });
 }

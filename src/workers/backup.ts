@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import type { Which } from '@/store';
 import type { BackupApi, Restored } from './backup.worker';
 
 export type { Restored } from './backup.worker';
@@ -17,10 +18,17 @@ async function inWorker<T>(work: (api: Remote<BackupApi>) => Promise<T>): Promis
   }
 }
 
-/** Everything that is kept as one ZIP, made beside the page. */
-export const makeBackup = (onProgress: (share: number) => void): Promise<Blob> =>
-  inWorker((api) => api.write(proxy(onProgress)));
+/** Everything that is kept, or all of one enclosure, as one ZIP made beside the page. */
+export const makeBackup = (only: string | null, onProgress: (share: number) => void): Promise<Blob> =>
+  inWorker((api) => api.write(only, proxy(onProgress)));
 
-/** Reads a backup in beside the page: all of it or nothing. */
-export const restoreBackup = (file: Blob, onProgress: (share: number) => void): Promise<Restored> =>
-  inWorker(async (api): Promise<Restored> => api.restore(file, proxy(onProgress)));
+/**
+ * Reads a backup in beside the page: all of it or nothing.
+ * @param which of two designs of one enclosure is to stand; null: it is asked, before anything is written
+ */
+export const restoreBackup = (
+  file: Blob,
+  which: Readonly<Record<string, Which>> | null,
+  onProgress: (share: number) => void,
+): Promise<Restored> =>
+  inWorker(async (api): Promise<Restored> => api.restore(file, which, proxy(onProgress)));

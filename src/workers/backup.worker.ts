@@ -1,9 +1,11 @@
 import { expose } from 'comlink';
+import type { Design } from '@/core/design';
 import {
   animalsCsv,
   equipmentCsv,
   logCsv,
   readBackup,
+  rowsUsedBy,
   writeBackup,
   writeEnvelope,
   type BackupPicture,
@@ -11,32 +13,40 @@ import {
 } from '@/files';
 import { belongingsOf } from '@/store/records';
 import { RinconDatabase } from '@/store/database';
-import { listDesigns, takeInFile, type TakenIn } from '@/store/designs';
+import { clashesWith, listDesigns, takeInFile, type TakenIn, type Which } from '@/store/designs';
 import { addReadings, readTrack } from '@/store/readings';
 import { KEPT_SETTINGS, loadSettings, ownRows, restoreSettings } from '@/store/settings';
 import { listMoves } from '@/store/shelf';
 
-/** What was read in, or why nothing was. */
+/** What was read in; which of two designs is to stand, asked before anything is written; or why nothing was. */
 export type Restored =
   | {
-      readonly ok: true;
+      readonly state: 'done';
       readonly taken: TakenIn;
       readonly readings: number;
       readonly pictures: number;
     }
-  | { readonly ok: false; readonly place: string; readonly message: string };
+  | {
+      readonly state: 'ask';
+      readonly clashes: readonly { readonly here: Design; readonly file: Design }[];
+    }
+  | { readonly state: 'refused'; readonly place: string; readonly message: string };
 
 const api = {
-  /** Everything that is kept, as one ZIP. */
-  async write(onProgress: (share: number) => void): Promise<Blob> {
+  /** Everything that is kept, or all that belongs to one enclosure, as one ZIP. */
+  async write(only: string | null, onProgress: (share: number) => void): Promise<Blob> {
     const db = new RinconDatabase();
     try {
       const now = new Date();
-      const designs = (await listDesigns(db)).flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
+      const designs = (await listDesigns(db)).flatMap((it) =>
+        it.state === 'ready' && (only === null || it.row.id === only) ? [it.row.design] : [],
+      );
       const settings = await loadSettings(db);
-      const belongings = await belongingsOf(db, null);
-      const shelf = await listMoves(db);
-      const pictures = await db.pictures.toCollection().primaryKeys();
+      const belongings = await belongingsOf(db, only);
+      const shelf = only === null ? await listMoves(db) : [];
+      const pictures = await (
+        only === null ? db.pictures.toCollection() : db.pictures.where({ design: only })
+      ).primaryKeys();
       let done = 0;
       const count = Math.max(1, belongings.points.length + pictures.length);
       const step = (): void => onProgress((done += 1) / count);
@@ -45,10 +55,15 @@ const api = {
         {
           envelope: writeEnvelope(
             designs,
-            { prices: settings.prices, shelf, own: ownRows(settings), ...belongings },
+            {
+              prices: only === null ? settings.prices : {},
+              shelf,
+              own: only === null ? ownRows(settings) : rowsUsedBy(designs, ownRows(settings)),
+              ...belongings,
+            },
             now,
           ),
-          settings: Object.fromEntries(KEPT_SETTINGS.map((key) => [key, settings[key]])),
+          settings: only === null ? Object.fromEntries(KEPT_SETTINGS.map((key) => [key, settings[key]])) : {},
           tables: {
             'log.csv': logCsv(belongings.log, designs, belongings.animals),
             'animals.csv': animalsCsv(belongings.animals, designs),
@@ -80,15 +95,21 @@ const api = {
   },
 
   /** Reads a backup in beside what is here: all of it or nothing. What is here already stands. */
-  async restore(file: Blob, onProgress: (share: number) => void): Promise<Restored> {
+  async restore(
+    file: Blob,
+    which: Readonly<Record<string, Which>> | null,
+    onProgress: (share: number) => void,
+  ): Promise<Restored> {
     const read = await readBackup(file, (share) => onProgress(0.5 * share));
-    if (!read.ok) return read;
+    if (!read.ok) return { state: 'refused', place: read.place, message: read.message };
     const { envelope, tracks, pictures, settings } = read.value;
     const db = new RinconDatabase();
     try {
+      const clashes = await clashesWith(db, envelope.designs);
+      if (which === null && clashes.length > 0) return { state: 'ask', clashes };
       const points = new Map(envelope.points.map((it) => [it.id, it]));
       return await db.transaction('rw', db.tables, async (): Promise<Restored> => {
-        const taken = await takeInFile(db, envelope, () => crypto.randomUUID(), Date.now());
+        const taken = await takeInFile(db, envelope, () => crypto.randomUUID(), Date.now(), which ?? {});
         await restoreSettings(db, settings);
         const batch = await addReadings(
           db,
@@ -106,7 +127,7 @@ const api = {
           })),
         );
         onProgress(1);
-        return { ok: true, taken, readings: batch.fresh, pictures: fresh.length };
+        return { state: 'done', taken, readings: batch.fresh, pictures: fresh.length };
       });
     } finally {
       db.close();

@@ -12,89 +12,24 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/design';
-import { fileName, isZip, MAX_BYTES, readEnvelope, writeSingle } from '@/files';
-import { belongingsOf, layDemo, ownRows, storageTrouble, takeInFile, useStore, type TakenIn } from '@/store';
+import { fileName, writeSingle } from '@/files';
+import { belongingsOf, layDemo, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
-import { restoreBackup } from '@/workers/backup';
 import { exportEverything } from './exportEverything';
+import { HandOver } from './HandOver';
 import { useBackup } from './useBackup';
-
-interface Refusal {
-  readonly file: string;
-  readonly place: string;
-  readonly message: string;
-}
-
-/** What became of the enclosures of a file. */
-const takenWords = ({ added, same, copies }: TakenIn): readonly string[] =>
-  [
-    added > 0 && `${added} read in`,
-    same > 0 && `${same} already here`,
-    copies.length > 0 && `${copies.length} kept beside the one here: ${copies.join(', ')}`,
-  ].filter((it) => it !== false);
+import { useTakeIn } from './useTakeIn';
 
 /** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
 export function FileMenu({ open }: { readonly open?: () => Design }) {
   const { db, settings, set } = useStore();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const { enqueueSnackbar } = useSnackbar();
   const backup = useBackup();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [refusal, setRefusal] = useState<Refusal>();
+  const { takeIn, dialog, refusal, forget } = useTakeIn();
+  const [handing, setHanding] = useState<{ readonly only: Design | null }>();
   const input = useRef<HTMLInputElement>(null);
   const close = (): void => setAnchor(null);
-
-  const restore = async (file: File): Promise<void> => {
-    const key = enqueueSnackbar('Reading the backup in…', { persist: true });
-    try {
-      const found = await restoreBackup(file, () => undefined);
-      if (!found.ok) {
-        setRefusal({ file: file.name, place: found.place, message: found.message });
-        return;
-      }
-      const { taken, readings, pictures } = found;
-      const said = [
-        ...takenWords(taken),
-        readings > 0 && `${readings} readings`,
-        pictures > 0 && `${pictures} ${pictures === 1 ? 'picture' : 'pictures'}`,
-      ].filter(Boolean);
-      enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'All of it was here already.');
-    } catch (error) {
-      setRefusal({
-        file: file.name,
-        place: 'the browser’s storage',
-        message: `${storageTrouble(error)}. Nothing was changed`,
-      });
-    } finally {
-      closeSnackbar(key);
-    }
-  };
-
-  const importFile = async (file: File): Promise<void> => {
-    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))) return restore(file);
-    if (file.size > MAX_BYTES) {
-      setRefusal({
-        file: file.name,
-        place: 'the whole file',
-        message: 'it is larger than 20 MB, which no file written by Rincon is',
-      });
-      return;
-    }
-    const read = readEnvelope(await file.text());
-    if (!read.ok) {
-      setRefusal({ file: file.name, place: read.place, message: read.message });
-      return;
-    }
-    try {
-      const said = takenWords(await takeInFile(db, read.value, () => crypto.randomUUID(), Date.now()));
-      enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'The file holds no enclosure.');
-    } catch (error) {
-      setRefusal({
-        file: file.name,
-        place: 'the browser’s storage',
-        message: `${error instanceof Error ? error.message : 'it could not be written'}. Nothing was changed`,
-      });
-    }
-  };
 
   return (
     <>
@@ -134,6 +69,14 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
+            setHanding({ only: open ? open() : null });
+          }}
+        >
+          Hand over to another device
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
             input.current?.click();
           }}
         >
@@ -160,10 +103,12 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
-          if (file) void importFile(file);
+          if (file) void takeIn(file, file.name);
         }}
       />
-      <Dialog open={refusal !== undefined} onClose={() => setRefusal(undefined)} aria-labelledby="refusal">
+      {dialog}
+      {handing && <HandOver only={handing.only} onClose={() => setHanding(undefined)} />}
+      <Dialog open={refusal !== null} onClose={forget} aria-labelledby="refusal">
         <DialogTitle id="refusal">This file cannot be read</DialogTitle>
         <DialogContent>
           <p style={{ marginTop: 0 }}>{refusal?.file}</p>
@@ -173,7 +118,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
           <p style={{ marginBottom: 0 }}>Nothing was changed.</p>
         </DialogContent>
         <DialogActions>
-          <Button variant="contained" onClick={() => setRefusal(undefined)}>
+          <Button variant="contained" onClick={forget}>
             Close
           </Button>
         </DialogActions>

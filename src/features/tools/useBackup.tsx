@@ -14,7 +14,7 @@ export function useBackup() {
   const save = async (): Promise<void> => {
     setShare(0);
     try {
-      const zip = await makeBackup(setShare);
+      const zip = await makeBackup(null, setShare);
       download(`rincon-${new Date().toISOString().slice(0, 10)}.zip`, zip, 'application/zip');
       await set('exported', Date.now());
     } catch (error) {

@@ -1,0 +1,110 @@
+'use client';
+
+import { useSnackbar } from 'notistack';
+import { useState, type ReactNode } from 'react';
+import { isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
+import { clashesWith, storageTrouble, takeInFile, useStore, type TakenIn, type Which } from '@/store';
+import { ClashDialog, type Clash } from '@/ui/ClashDialog';
+import { restoreBackup } from '@/workers/backup';
+
+/** Why a file was not read in, and where in it that is. */
+export interface Refusal {
+  readonly file: string;
+  readonly place: string;
+  readonly message: string;
+}
+
+type Choices = Readonly<Record<string, Which>>;
+
+/** What became of the enclosures of a file. */
+const takenWords = ({ added, same, copies }: TakenIn): readonly string[] =>
+  [
+    added > 0 && `${added} read in`,
+    same > 0 && `${same} already here`,
+    copies.length > 0 && `${copies.length} kept beside the one here: ${copies.join(', ')}`,
+  ].filter((it) => it !== false);
+
+/** Takes files in, backups and single ones; where an enclosure was changed on both sides it asks. */
+export function useTakeIn() {
+  const { db, catalogue } = useStore();
+  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [asking, setAsking] = useState<{
+    readonly clashes: readonly Clash[];
+    readonly go: (which: Choices) => void;
+  } | null>(null);
+
+  const guarded = async (name: string, work: () => Promise<void>): Promise<void> => {
+    const key = enqueueSnackbar('Reading it in…', { persist: true });
+    try {
+      await work();
+    } catch (error) {
+      setRefusal({
+        file: name,
+        place: 'the browser’s storage',
+        message: `${storageTrouble(error)}. Nothing was changed`,
+      });
+    } finally {
+      closeSnackbar(key);
+    }
+  };
+
+  const zip = (file: Blob, name: string, which: Choices | null): Promise<void> =>
+    guarded(name, async () => {
+      const found = await restoreBackup(file, which, () => undefined);
+      if (found.state === 'refused') setRefusal({ file: name, place: found.place, message: found.message });
+      else if (found.state === 'ask')
+        setAsking({ clashes: found.clashes, go: (choices) => void zip(file, name, choices) });
+      else {
+        const { taken, readings, pictures } = found;
+        const said = [
+          ...takenWords(taken),
+          readings > 0 && `${readings} readings`,
+          pictures > 0 && `${pictures} ${pictures === 1 ? 'picture' : 'pictures'}`,
+        ].filter(Boolean);
+        enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'All of it was here already.');
+      }
+    });
+
+  const json = (envelope: Envelope, name: string, which: Choices | null): Promise<void> =>
+    guarded(name, async () => {
+      const clashes = await clashesWith(db, envelope.designs);
+      if (which === null && clashes.length > 0) {
+        setAsking({ clashes, go: (choices) => void json(envelope, name, choices) });
+        return;
+      }
+      const said = takenWords(
+        await takeInFile(db, envelope, () => crypto.randomUUID(), Date.now(), which ?? {}),
+      );
+      enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'The file holds no enclosure.');
+    });
+
+  const takeIn = async (file: Blob, name: string): Promise<void> => {
+    setRefusal(null);
+    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))) return zip(file, name, null);
+    if (file.size > MAX_BYTES) {
+      setRefusal({
+        file: name,
+        place: 'the whole file',
+        message: 'it is larger than 20 MB, which no file written by Rincon is',
+      });
+      return;
+    }
+    const read = readEnvelope(await file.text());
+    if (read.ok) await json(read.value, name, null);
+    else setRefusal({ file: name, place: read.place, message: read.message });
+  };
+
+  const dialog: ReactNode = asking && (
+    <ClashDialog
+      clashes={asking.clashes}
+      catalogue={catalogue}
+      onCancel={() => setAsking(null)}
+      onChoose={(which) => {
+        setAsking(null);
+        asking.go(which);
+      }}
+    />
+  );
+  return { takeIn, dialog, refusal, forget: () => setRefusal(null) };
+}
