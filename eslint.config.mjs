@@ -37,7 +37,7 @@ const config = [
     },
   },
   {
-    files: ['src/app/**/*.tsx', '*.config.{ts,mjs}', 'next.config.ts'],
+    files: ['src/app/**/*.tsx', 'src/app/manifest.ts', '*.config.{ts,mjs}', 'next.config.ts'],
     rules: { 'import/no-default-export': 'off' },
   },
   {

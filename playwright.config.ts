@@ -19,6 +19,8 @@ export default defineConfig({
     baseURL: 'http://127.0.0.1:4181',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Pages come from the server; what stands in for it while it is off is tested apart.
+    serviceWorkers: 'block',
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
   },
   webServer: [

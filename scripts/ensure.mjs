@@ -55,13 +55,17 @@ export function ensureBuild() {
     'tsconfig.json',
     ...filesIn('src'),
     ...filesIn('public'),
+    'scripts/worker.mjs',
   ];
   const hash = createHash('sha256');
-  for (const file of files) if (existsSync(file)) hash.update(file).update(readFileSync(file));
+  // The service worker is made from the build, not the build from it.
+  for (const file of files)
+    if (existsSync(file) && file !== 'public/sw.js') hash.update(file).update(readFileSync(file));
   const wanted = hash.digest('hex');
   const mark = '.next/rincon-built';
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return true;
   if (!run(process.execPath, ['node_modules/next/dist/bin/next', 'build'])) return false;
+  if (!run(process.execPath, ['scripts/worker.mjs'])) return false;
   writeFileSync(mark, wanted);
   return true;
 }

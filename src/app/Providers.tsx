@@ -6,6 +6,7 @@ import { SnackbarProvider } from 'notistack';
 import type { ReactNode } from 'react';
 import { AlarmBell } from '@/features/keep/devices/AlarmBell';
 import { LiveDevices } from '@/features/keep/devices/LiveDevices';
+import { Offline } from '@/features/tools/Offline';
 import { StoreProvider, useStore } from '@/store';
 import { Message } from '@/ui/Message';
 import { theme } from '@/ui/theme/theme';
@@ -30,6 +31,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             {children}
             <LiveDevices />
             <AlarmBell />
+            <Offline />
           </InUnits>
         </StoreProvider>
       </SnackbarProvider>

@@ -10,6 +10,7 @@ import { Providers } from './Providers';
 export const metadata: Metadata = {
   title: 'Rincon',
   description: 'Plan, reckon and keep living animal enclosures.',
+  appleWebApp: { capable: true, title: 'Rincon' },
 };
 
 export const viewport: Viewport = {

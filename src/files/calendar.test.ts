@@ -2,9 +2,10 @@ import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
+import { careNow, dueOf } from '@/core/care';
 import { planOf } from '@/core/plan';
 import { METRIC } from '@/core/units';
-import { planCalendar } from './calendar';
+import { careCalendar, planCalendar } from './calendar';
 
 describe('a plan as iCalendar, read back by another library', () => {
   it('holds every step on its day, every wait with its length, and moving in', () => {
@@ -32,6 +33,29 @@ describe('a plan as iCalendar, read back by another library', () => {
       expect(new Set(events.map((it) => it.uid)).size).toBe(events.length);
       // Folded; the writer counts characters, the standard octets, of which a dash or degree takes more.
       for (const line of text.split('\r\n')) expect([...line].length).toBeLessThanOrEqual(75);
+    }
+  });
+});
+
+describe('care as iCalendar, read back by another library', () => {
+  it('comes again as its rule says, from the day it is next due', () => {
+    const bog = demoDesigns(catalogue)[0]!;
+    const rules = careNow(bog, catalogue);
+    const due = dueOf(rules, new Map(), '2026-11-01', '2026-11-25');
+    const text = careCalendar([{ id: bog.id, name: bog.name, due }], METRIC);
+    const events = new ICAL.Component(ICAL.parse(text) as unknown[])
+      .getAllSubcomponents('vevent')
+      .map((it) => new ICAL.Event(it));
+    expect(events).toHaveLength(due.length);
+    for (const { rule, day } of due) {
+      const event = events.find((it) => it.uid === `care.${rule.id}.${bog.id}@rincon`)!;
+      expect(event.startDate.toString()).toBe(day);
+      expect(event.isRecurring()).toBe(true);
+      const times = event.iterator();
+      const [first, second] = [times.next()!, times.next()!];
+      expect(first.toString()).toBe(day);
+      if (rule.when.by === 'since')
+        expect(second.subtractDate(first).toSeconds() / 86_400).toBe(rule.when.days);
     }
   });
 });

@@ -1,4 +1,5 @@
 import { createEvents, type EventAttributes } from 'ics';
+import type { CareRule } from '@/core/care';
 import type { BuildPlan } from '@/core/plan';
 import { tell, type UnitPrefs } from '@/core/units';
 
@@ -60,3 +61,31 @@ export function planCalendar(
   if (error || !value) throw error ?? new Error('no calendar was written');
   return value;
 }
+
+/** Care that comes again, as iCalendar: an event of whole days with its rule (RFC 5545), from when it is next due. */
+export function careCalendar(
+  boxes: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly due: readonly { readonly rule: CareEvent; readonly day: string }[];
+  }[],
+  prefs: UnitPrefs,
+): string {
+  const events = boxes.flatMap(({ id, name, due }) =>
+    due.map(({ rule, day }): EventAttributes => ({
+      uid: `care.${rule.id}.${id}@rincon`,
+      productId: 'rincon',
+      title: `${name}: ${rule.what}`,
+      start: dateOf(day),
+      duration: { days: 1 },
+      busyStatus: 'FREE',
+      description: [tell(rule.amount, { prefs, locale: 'en' }), rule.why].filter(Boolean).join('\n'),
+      recurrenceRule: rule.when.by === 'calendar' ? rule.when.rrule : `FREQ=DAILY;INTERVAL=${rule.when.days}`,
+    })),
+  );
+  const { error, value } = createEvents(events);
+  if (error || !value) throw error ?? new Error('no calendar was written');
+  return value;
+}
+
+type CareEvent = Pick<CareRule, 'id' | 'what' | 'why' | 'when' | 'amount'>;

@@ -124,3 +124,32 @@ function intervalOf(when: When & { readonly by: 'calendar' }): number {
   const { freq, interval } = RRule.parseString(when.rrule);
   return (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 30);
 }
+
+/** Something to be done on a day while its keeper is away. */
+export interface SitterDay {
+  readonly day: string;
+  readonly rules: readonly HeldRule[];
+}
+
+/**
+ * What falls on each day while the keeper is away: what must not be left out, and what comes seldom and falls into those
+ * days is left for his return unless it must not wait.
+ */
+export function awayDays(
+  rules: readonly HeldRule[],
+  last: ReadonlyMap<string, string>,
+  began: string,
+  from: string,
+  to: string,
+): readonly SitterDay[] {
+  const days: SitterDay[] = [];
+  const done = new Map(last);
+  const asked = rules.filter((it) => it.sitter && !it.paused);
+  for (let day = from; day <= to; day = dayPlus(day, 1)) {
+    const due = dueOf(asked, done, began, day).filter((it) => it.late >= 0);
+    // As if it were done on each day it is due: the next time follows from it.
+    for (const { rule } of due) done.set(rule.id, day);
+    days.push({ day, rules: due.map((it) => it.rule) });
+  }
+  return days;
+}

@@ -5,10 +5,14 @@ import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
 import { careNow, careOf, type Due, type HeldRule } from '@/core/care';
 import { useEditing, useLog, useOpenDesign, useStore } from '@/store';
+import { careCalendar } from '@/files';
 import { dayWords } from '@/ui/days';
+import { download } from '@/ui/download';
+import { useReader } from '@/ui/units';
 import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
@@ -23,6 +27,7 @@ export function CareTab({ today }: { readonly today: string }) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const log = useLog(design.id, LOOK_BACK);
+  const { prefs } = useReader();
   const [picked, setPicked] = useState<string | null>(null);
   const due = useMemo(
     () => (log ? dueIn(design, log, today, catalogue) : []),
@@ -96,6 +101,26 @@ export function CareTab({ today }: { readonly today: string }) {
         </TableCard>
       </Box>
       <AddOwn />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button
+          variant="outlined"
+          onClick={() =>
+            download(
+              'care.ics',
+              careCalendar(
+                [{ id: design.id, name: design.name, due: due.filter((it) => active.has(it.rule.id)) }],
+                prefs,
+              ),
+              'text/calendar',
+            )
+          }
+        >
+          Care as a calendar
+        </Button>
+        <Button component={NextLink} href="/sitter">
+          A sheet for the sitter
+        </Button>
+      </Box>
     </Box>
   );
 }

@@ -76,6 +76,11 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <BoxDue key={design.id} design={design} due={due.filter((it) => it.late >= 0)} />
             ))}
             <Week boxes={kept} today={today} />
+            <Box>
+              <Button component={NextLink} href="/sitter">
+                A sheet for the sitter
+              </Button>
+            </Box>
           </Box>
         )}
       </Box>

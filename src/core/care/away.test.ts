@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest';
+import { catalogue, demoDesigns } from '@/catalogue';
+import { entryOf } from '../log';
+import { after, awayDays, careNow, daily, daysOfUvLeft, dayPlus, meteredLamp, type HeldRule } from '.';
+
+const rule = (change: Partial<HeldRule>): HeldRule => ({
+  id: 'r',
+  group: 'food',
+  what: 'Feed',
+  why: '',
+  when: after(3),
+  amount: [],
+  minutes: 5,
+  sitter: true,
+  paused: false,
+  reason: '',
+  own: false,
+  ...change,
+});
+const of = (rules: readonly HeldRule[], last: Record<string, string> = {}, to = '2026-08-10') =>
+  awayDays(rules, new Map(Object.entries(last)), '2026-07-01', '2026-08-01', to)
+    .filter((it) => it.rules.length > 0)
+    .map((it) => it.day.slice(8));
+
+describe('while the keeper is away', () => {
+  it('what comes again after so many days comes as if the sitter did it each time', () => {
+    expect(of([rule({})], { r: '2026-07-31' })).toEqual(['03', '06', '09']);
+    // Overdue on the first day: done then, and three days after.
+    expect(of([rule({})], { r: '2026-07-20' })).toEqual(['01', '04', '07', '10']);
+  });
+  it('what is daily is there every day; what may wait, and what is paused, is not', () => {
+    expect(of([rule({ when: daily() })], { r: '2026-07-31' })).toHaveLength(10);
+    expect(of([rule({ sitter: false })])).toEqual([]);
+    expect(of([rule({ paused: true })])).toEqual([]);
+  });
+  it('of the demo: a few things a day in boxes that are lived in or grow', () => {
+    const bog = demoDesigns(catalogue).find((it) => it.id === 'demo-bog-shelf')!;
+    const days = awayDays(careNow(bog, catalogue), new Map(), '2026-06-01', '2026-08-01', '2026-08-07');
+    expect(days).toHaveLength(7);
+    for (const it of days) expect(it.rules.length).toBeLessThan(12);
+    expect(days.some((it) => it.rules.length > 0)).toBe(true);
+  });
+});
+
+describe('a lamp by its meter', () => {
+  const series = (...pairs: [number, number][]) => pairs.map(([day, index]) => ({ day, index }));
+  it('loses a share in equal times: half in a hundred days is found again', () => {
+    const readings = [0, 30, 60, 90].map((day): [number, number] => [day, 2 * 2 ** (-day / 100)]);
+    // 1 is reached after a hundred days: ten after the last reading.
+    expect(daysOfUvLeft(series(...readings), 1)).toBeCloseTo(10, 6);
+  });
+  it('says nothing by one reading, by two of one week, or by a lamp that does not fall', () => {
+    expect(daysOfUvLeft(series([0, 2]), 1)).toBeNull();
+    expect(daysOfUvLeft(series([0, 2], [7, 1.8]), 1)).toBeNull();
+    expect(daysOfUvLeft(series([0, 2], [60, 2.1]), 1)).toBeNull();
+    expect(daysOfUvLeft([], 1)).toBeNull();
+  });
+  it('is due now once a reading lies under what is needed', () => {
+    expect(daysOfUvLeft(series([0, 2], [60, 0.8]), 1)).toBe(0);
+    expect(daysOfUvLeft(series([60, 0.8]), 1)).toBe(0);
+  });
+  it('by the log of a box with a UV lamp: only readings since it was fitted count', () => {
+    const hedge = demoDesigns(catalogue).find((it) => it.id === 'demo-hedge')!;
+    const fitted = {
+      ...hedge,
+      climate: {
+        ...hedge.climate,
+        devices: hedge.climate.devices.map((it) => ({ ...it, since: '2026-01-01' })),
+      },
+    };
+    const read = (day: string, uvIndex: number) =>
+      entryOf(
+        { kind: 'lamp', values: { uvIndex }, text: '' },
+        { id: day, design: hedge.id, at: Date.parse(day), changed: 0 },
+      );
+    const log = [
+      read('2025-06-01', 0.1),
+      read('2026-01-10', 2),
+      read('2026-04-10', 1.4),
+      read('2026-07-10', 1),
+    ];
+    const found = meteredLamp(fitted, log, catalogue);
+    expect(found).not.toBeNull();
+    expect(found!.readings).toBe(3);
+    expect(found!.day > '2026-07-10' && found!.day < dayPlus('2026-07-10', 400)).toBe(true);
+    expect(meteredLamp(fitted, [], catalogue)).toBeNull();
+    expect(
+      meteredLamp({ ...fitted, climate: { ...fitted.climate, devices: [] } }, log, catalogue),
+    ).toBeNull();
+  });
+});

@@ -1,0 +1,202 @@
+'use client';
+
+import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState, type ReactNode } from 'react';
+import { CAUTIONS } from '@/catalogue';
+import { awayDays, careNow, dayPlus, lastDone } from '@/core/care';
+import { findAnimal, type Range } from '@/core/catalogue';
+import type { Design } from '@/core/design';
+import { temperature } from '@/core/units';
+import { useDesigns, useLog, useStore } from '@/store';
+import { dayWords, localDay, localToday } from '@/ui/days';
+import { Message } from '@/ui/Message';
+import { TopBar } from '@/ui/shell/TopBar';
+import { counted, OUTER_PLACES } from '@/ui/words';
+import { useReader } from '@/ui/units';
+import { Blank, Paper } from './Paper';
+
+/** Longest time a sheet is written for, days. */
+const MOST = 42;
+
+/** A week away: what whoever comes in has to do, day by day and box by box, and when to call. */
+export function Sitter({ tools }: { readonly tools: ReactNode }) {
+  const { catalogue } = useStore();
+  const designs = useDesigns();
+  const log = useLog(null, 800);
+  const reader = useReader();
+  const [today] = useState(() => localToday(new Date()));
+  const [from, setFrom] = useState(() => dayPlus(today, 1));
+  const [to, setTo] = useState(() => dayPlus(today, 7));
+  const boxes = useMemo(() => {
+    if (!designs || !log || to < from) return [];
+    return designs.flatMap((it) => {
+      if (it.state !== 'ready') return [];
+      const { design } = it.row;
+      const own = log.filter((line) => line.design === design.id);
+      const end = to > dayPlus(from, MOST) ? dayPlus(from, MOST) : to;
+      const days = awayDays(
+        careNow(design, catalogue),
+        lastDone(own, localDay),
+        design.brief.since ?? today,
+        from,
+        end,
+      );
+      return days.some((day) => day.rules.length > 0) ? [{ design, days }] : [];
+    });
+  }, [designs, log, from, to, today, catalogue]);
+  const days = boxes[0]?.days.map((it) => it.day) ?? [];
+  return (
+    <Box sx={{ minHeight: '100dvh' }}>
+      <div className="no-print">
+        <TopBar places={OUTER_PLACES('/sitter')} tools={tools} />
+      </div>
+      <Box component="main" sx={{ px: { xs: 1.5, md: 2.5 }, py: 2.25, maxWidth: 900, mx: 'auto' }}>
+        <Box
+          className="no-print"
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center', mb: 2 }}
+        >
+          <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+            While you are away
+          </Typography>
+          <Day label="From" value={from} onChange={setFrom} />
+          <Day label="To" value={to} onChange={setTo} />
+          <Button
+            variant="contained"
+            startIcon={<PrintOutlinedIcon />}
+            disabled={boxes.length === 0}
+            onClick={() => window.print()}
+          >
+            Print it
+          </Button>
+        </Box>
+        {!designs || !log ? (
+          <Message title="Looking what falls into those days" role="status" />
+        ) : to < from ? (
+          <Message title="You would be back before you go" role="status">
+            Choose a last day after the first.
+          </Message>
+        ) : boxes.length === 0 ? (
+          <Message title="Nothing must be done in those days">
+            Every box does without its keeper for so long.
+          </Message>
+        ) : (
+          <Paper
+            kicker="For the sitter"
+            title={`${dayWords(from)} to ${dayWords(to)}`}
+            path="/today"
+            lines={[
+              `${boxes.length} ${boxes.length === 1 ? 'box' : 'boxes'}. Tick what is done. If you are not sure, change nothing and call.`,
+            ]}
+          >
+            <h3>Whom to call</h3>
+            <Blank label="The keeper" />
+            <Blank label="A veterinarian for such animals" />
+            <Blank label="Who knows the fuse box" />
+            <h3>Day by day</h3>
+            <table>
+              <tbody>
+                {days.map((day, index) => {
+                  const all = boxes.flatMap(({ design, days: own }) =>
+                    (own[index]?.rules ?? []).map((rule) => ({ design, rule })),
+                  );
+                  return (
+                    <tr key={day}>
+                      <td style={{ width: '20%' }}>
+                        <strong>{weekday(day)}</strong>
+                      </td>
+                      <td>
+                        {all.length === 0 ? (
+                          <span className="quiet">Nothing. A look through the glass is enough.</span>
+                        ) : (
+                          all.map(({ design, rule }) => (
+                            <div key={`${design.id} ${rule.id}`}>
+                              ☐ <strong>{design.name}</strong>: {rule.what}
+                              {rule.amount.length > 0 && `, ${reader.tell(rule.amount)}`}
+                            </div>
+                          ))
+                        )}
+                      </td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+            <h3>Box by box</h3>
+            {boxes.map(({ design }) => (
+              <BoxNote key={design.id} design={design} />
+            ))}
+            <h3>Always</h3>
+            <ul>
+              <li>
+                {CAUTIONS.hygiene.title}: {CAUTIONS.hygiene.text}
+              </li>
+              <li>
+                {CAUTIONS.electric.title}: {CAUTIONS.electric.text}
+              </li>
+              <li>
+                Doors shut and locked. Nothing is fed that is not on this sheet, and no medicine is given.
+              </li>
+              <li>
+                An animal that gasps, lies limp, bleeds or is swollen: call the veterinarian at once, then the
+                keeper.
+              </li>
+            </ul>
+          </Paper>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** What is right in one box, so that who looks in sees when it is not. */
+function BoxNote({ design }: { readonly design: Design }) {
+  const { catalogue } = useStore();
+  const { write } = useReader();
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const said = (): string => {
+    if (!animal || design.brief.stage !== 'inhabited') return ': nobody lives in it yet.';
+    const band = ({ low, high }: Range): string =>
+      `${write(temperature(low))} to ${write(temperature(high))}`;
+    const { warm, night } = animal.climate;
+    return `: ${counted(design.brief.count, animal.english)}. ${band(warm.value)} on the warm side by day, ${band(night.value)} at night are right. Outside that for half a day: call.`;
+  };
+  return (
+    <div style={{ marginBottom: 6 }}>
+      <strong>{design.name}</strong>
+      {said()}
+    </div>
+  );
+}
+
+const weekday = (day: string): string =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString(undefined, {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  });
+
+function Day({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (day: string) => void;
+}) {
+  return (
+    <TextField
+      type="date"
+      label={label}
+      value={value}
+      onChange={(event) => event.target.value !== '' && onChange(event.target.value)}
+      slotProps={{ inputLabel: { shrink: true } }}
+      sx={{ width: 165 }}
+    />
+  );
+}
