@@ -97,3 +97,64 @@ export async function sound(
   );
   expect(told, what).toEqual([]);
 }
+
+/** What the browser's storage holds, row by row, in an order that does not change; history and settings left out. */
+export async function stored(page: Page): Promise<Record<string, unknown[]>> {
+  return page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((done, refuse) => {
+      const asked = indexedDB.open('rincon');
+      asked.onsuccess = () => done(asked.result);
+      asked.onerror = () => refuse(asked.error);
+    });
+    const plain = async (value: unknown): Promise<unknown> => {
+      if (value instanceof Blob) return [...new Uint8Array(await value.arrayBuffer())].join(' ');
+      if (value instanceof Uint8Array) return [...value].join(' ');
+      if (Array.isArray(value)) return Promise.all(value.map(plain));
+      if (typeof value !== 'object' || value === null) return value;
+      const entries = await Promise.all(
+        Object.entries(value).map(async ([key, own]) => [key, await plain(own)] as const),
+      );
+      return Object.fromEntries(entries.sort(([x], [y]) => (x < y ? -1 : 1)));
+    };
+    /** A row as its name and a number that changes with whatever is in it. */
+    const said = (row: unknown): string => {
+      const text = JSON.stringify(row);
+      let sum = 2_166_136_261;
+      for (let i = 0; i < text.length; i += 1) sum = Math.imul(sum ^ text.charCodeAt(i), 16_777_619) >>> 0;
+      const { id, series, level, week } = row as Record<string, unknown>;
+      return `${String(id ?? `${String(series)} ${String(level)} ${String(week)}`)}: ${text.length} ${sum}`;
+    };
+    const all: Record<string, unknown[]> = {};
+    for (const name of ['designs', 'log', 'animals', 'equipment', 'series', 'blocks', 'pictures', 'shelf']) {
+      const rows = await new Promise<Record<string, unknown>[]>((done) => {
+        const asked = db.transaction(name).objectStore(name).getAll();
+        asked.onsuccess = () => done(asked.result as Record<string, unknown>[]);
+      });
+      const told: string[] = [];
+      for (const row of rows) {
+        // When and how often a row was written is not what it holds.
+        const { updated, revision, cursor, ...rest } = row;
+        void [updated, revision, cursor];
+        told.push(said(await plain(rest)));
+      }
+      all[name] = told.sort();
+    }
+    db.close();
+    return all;
+  });
+}
+
+/** A picture as a camera would give it: a few hundred pixels of colour. */
+export const snapshot = (page: Page): Promise<Buffer> =>
+  page
+    .evaluate(async () => {
+      const canvas = new OffscreenCanvas(640, 480);
+      const context = canvas.getContext('2d')!;
+      for (let i = 0; i < 60; i += 1) {
+        context.fillStyle = `hsl(${i * 37} 50% ${30 + (i % 40)}%)`;
+        context.fillRect((i * 97) % 640, (i * 53) % 480, 80, 60);
+      }
+      const blob = await canvas.convertToBlob({ type: 'image/png' });
+      return [...new Uint8Array(await blob.arrayBuffer())];
+    })
+    .then((bytes) => Buffer.from(bytes));

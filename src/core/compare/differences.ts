@@ -41,16 +41,20 @@ function linesOf(
     ...(enclosure.topCover > 0 ? [', ', percent(enclosure.topCover), ' covered'] : []),
   ]);
   put('ground', 'Method', [ground.method]);
-  const seen = new Map<string, number>();
-  for (const layer of ground.layers) {
-    const name = nameOf(layer, catalogue);
-    const n = (seen.get(name) ?? 0) + 1;
-    seen.set(name, n);
-    put('ground', n === 1 ? name : `${name}, ${n}`, [
-      ...('thickness' in layer ? [length(mean(layer.thickness)), ' deep'] : ['there']),
-      ...(layer.kind === 'substrate' ? [': ', mixWords(layer.mix.parts, catalogue)] : []),
-    ]);
-  }
+  const lay = (layers: readonly Layer[], part: string): void => {
+    const seen = new Map<string, number>();
+    for (const layer of layers) {
+      const name = nameOf(layer, catalogue);
+      const n = (seen.get(name) ?? 0) + 1;
+      seen.set(name, n);
+      put('ground', `${part}${name}${n === 1 ? '' : `, ${n}`}`, [
+        ...('thickness' in layer ? [length(mean(layer.thickness)), ' deep'] : ['there']),
+        ...(layer.kind === 'substrate' ? [': ', mixWords(layer.mix.parts, catalogue)] : []),
+      ]);
+    }
+  };
+  lay(ground.layers, '');
+  for (const region of ground.regions) lay(region.layers, `${region.name}: `);
   const pieces = new Map<string, number>();
   for (const it of scape.pieces) pieces.set(it.name, (pieces.get(it.name) ?? 0) + 1);
   for (const [name, count] of pieces) put('scape', name, [count === 1 ? 'there' : `${count} of them`]);
@@ -107,10 +111,22 @@ const nameOf = (layer: Layer, catalogue: Catalogue): string =>
 export function differencesOf(designs: readonly Design[], catalogue: Catalogue): readonly Difference[] {
   const all = designs.map((it) => linesOf(it, catalogue));
   const whats = [...new Set(all.flatMap((it) => [...it.keys()]))];
-  return whats.flatMap((what): Difference[] => {
+  const found = whats.flatMap((what): Difference[] => {
     const sides = all.map((it) => it.get(what)?.said ?? ['–']);
     if (new Set(sides.map((it) => JSON.stringify(it))).size === 1) return [];
     const where = all.find((it) => it.has(what))?.get(what)?.where ?? 'brief';
     return [{ where, what, sides }];
   });
+  return found.sort((a, b) => PLACES.indexOf(a.where) - PLACES.indexOf(b.where));
 }
+
+/** In the order of work. */
+const PLACES: readonly Difference['where'][] = [
+  'brief',
+  'room',
+  'enclosure',
+  'ground',
+  'scape',
+  'living',
+  'climate',
+];

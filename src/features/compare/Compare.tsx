@@ -172,41 +172,6 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
           <Typography key={it}>{it}</Typography>
         ))}
       </Box>
-      <Box component="section" aria-labelledby="differ">
-        <Typography variant="h2" id="differ" sx={{ mb: 0.75 }}>
-          {differences.length === 0 ? 'The designs are alike' : 'How the designs differ'}
-        </Typography>
-        {differences.length > 0 && (
-          <TableCard label="How the designs differ">
-            <thead>
-              <tr>
-                <th scope="col">Place</th>
-                <th scope="col">What</th>
-                {designs.map((it) => (
-                  <th scope="col" key={it.id}>
-                    {it.name}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {differences.map((it, index) => (
-                <tr key={`${it.where} ${it.what}`}>
-                  <td style={{ color: 'var(--mui-palette-earth-quiet)' }}>
-                    {differences[index - 1]?.where === it.where ? '' : WHERE[it.where]}
-                  </td>
-                  <td>{it.what}</td>
-                  {it.sides.map((side, at) => (
-                    <td key={at} style={{ whiteSpace: 'normal' }}>
-                      {reader.tell(side)}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </TableCard>
-        )}
-      </Box>
       <Box component="section" aria-labelledby="came">
         <Typography variant="h2" id="came" sx={{ mb: 0.75 }}>
           What came of them
@@ -217,6 +182,7 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
           )}
         </Typography>
         <TableCard label="What came of them">
+          <Columns sides={designs.length} first={1} />
           <thead>
             <tr>
               <th scope="col">Over the same weeks</th>
@@ -255,7 +221,56 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
           </tbody>
         </TableCard>
       </Box>
+      <Box component="section" aria-labelledby="differ">
+        <Typography variant="h2" id="differ" sx={{ mb: 0.75 }}>
+          {differences.length === 0 ? 'The designs are alike' : 'How the designs differ'}
+        </Typography>
+        {differences.length > 0 && (
+          <TableCard label="How the designs differ">
+            <Columns sides={designs.length} first={2} />
+            <thead>
+              <tr>
+                <th scope="col">Place</th>
+                <th scope="col">What</th>
+                {designs.map((it) => (
+                  <th scope="col" key={it.id}>
+                    {it.name}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {differences.map((it, index) => (
+                <tr key={`${it.where} ${it.what}`}>
+                  <td style={{ color: 'var(--mui-palette-earth-quiet)' }}>
+                    {differences[index - 1]?.where === it.where ? '' : WHERE[it.where]}
+                  </td>
+                  <td>{it.what}</td>
+                  {it.sides.map((side, at) => (
+                    <td key={at} style={{ whiteSpace: 'normal' }}>
+                      {reader.tell(side)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </TableCard>
+        )}
+      </Box>
     </>
+  );
+}
+
+/** Sides of one width, so that the two tables stand in line. */
+function Columns({ sides, first }: { readonly sides: number; readonly first: 1 | 2 }) {
+  return (
+    <colgroup>
+      {first === 2 && <col style={{ width: '9%' }} />}
+      <col style={{ width: first === 2 ? '21%' : '30%' }} />
+      {Array.from({ length: sides }, (_, it) => (
+        <col key={it} style={{ width: `${70 / sides}%` }} />
+      ))}
+    </colgroup>
   );
 }
 

@@ -53,7 +53,7 @@ export function Keep() {
         sx={{ maxWidth: 1080, mx: 'auto', display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}
       >
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.25 }}>
-          <Typography variant="h1" component="h1">
+          <Typography variant="h1" component="h1" sx={{ flex: { xs: 1, md: 'none' } }}>
             Keep
           </Typography>
           <Tabs
@@ -62,7 +62,7 @@ export function Keep() {
             onChange={(_, next: KeepTab) => setTab(next)}
             variant="scrollable"
             aria-label="Keeping"
-            sx={{ flex: 1, ml: { md: 2 } }}
+            sx={{ flex: { xs: '1 0 100%', md: 1 }, order: { xs: 1, md: 0 }, ml: { md: 2 }, minWidth: 0 }}
           >
             {TABS.map(({ id, name }) => (
               <Tab key={id} value={id} label={name} id={`tab-${id}`} aria-controls={`panel-${id}`} />
