@@ -20,6 +20,7 @@ const { warnings } = await generateSW({
   inlineWorkboxRuntime: true,
   cleanupOutdatedCaches: true,
   clientsClaim: true,
+  importScripts: ['/sw-first.js'],
   skipWaiting: false,
   runtimeCaching: [
     {

@@ -51,7 +51,9 @@ export function useAlarms(designs: readonly Design[] | undefined): readonly Stan
             if (!track || last === undefined || now - last > DAY) return [];
             const alarm = alarmsOf(series, track, animal, isDay).find((it) => it.to === null) ?? null;
             const oddity = oddities(track, series.quantity, now).find((it) => it.to >= last) ?? null;
-            return alarm || oddity ? [{ design, series, alarm, oddity }] : [];
+            // What a probe says that is not to be trusted is no alarm; that it is not is one of its own.
+            if (oddity) return [{ design, series, alarm: null, oddity }];
+            return alarm ? [{ design, series, alarm, oddity }] : [];
           });
       });
   }, [designs, all, tracks, catalogue, now]);

@@ -87,7 +87,7 @@ export function sourceTracks(all: readonly NamedReading[]): readonly SourceTrack
     return [
       {
         source: name,
-        name: (parts.length > 1 ? parts.slice(-2) : parts).join(' ').replaceAll('-', ' ') || name,
+        name: (parts.length > 2 ? parts.slice(1) : parts.slice(-1)).join(' ').replaceAll('-', ' ') || name,
         quantity,
         place,
         track: trackOf(

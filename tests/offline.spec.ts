@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test';
+import { demo } from './helpers';
+
+test.use({ serviceWorkers: 'allow' });
+
+test('with the server off it opens, the round is done, and nothing is lost', async ({ page, context }) => {
+  test.setTimeout(240_000);
+  await demo(page);
+  const manifest = await (await page.request.get('/manifest.webmanifest')).json();
+  expect(manifest).toMatchObject({ name: 'Rincon', display: 'standalone', start_url: '/today' });
+  for (const { src } of manifest.icons as { src: string }[])
+    expect((await page.request.get(src)).ok()).toBe(true);
+  // Pages are put by once all is quiet.
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const cache = await caches.open('rincon-pages');
+          return (await cache.keys()).filter((it) => it.url.includes('/e/')).length;
+        }),
+      { timeout: 120_000 },
+    )
+    .toBe(28);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await context.setOffline(true);
+  // Never visited before, and opened without a server.
+  await page.goto('/today');
+  const due = page.locator('[data-due]');
+  await expect(due.first()).toBeVisible();
+  const before = await due.count();
+  await due
+    .first()
+    .getByRole('button', { name: /^Done:/ })
+    .click();
+  await expect(due).toHaveCount(before - 1);
+  await page.goto('/e/demo-limestone/keep?tab=log');
+  await page.getByLabel('Write down').fill('23.1 C 74 %');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-entry=reading]').first()).toContainText('23.1');
+  // A design is opened and changed too, a worker reckons.
+  await page.goto('/e/demo-hedge/climate');
+  await expect(page.getByRole('heading', { name: 'Climate', level: 1 })).toBeVisible();
+  await expect(
+    page.getByRole('list', { name: /What it comes to/ }).or(page.getByLabel('What it comes to')),
+  ).toBeVisible({
+    timeout: 60_000,
+  });
+  await context.setOffline(false);
+  await page.goto('/today');
+  await expect(due).toHaveCount(before - 1);
+  await page.goto('/e/demo-limestone/keep?tab=log');
+  await expect(page.locator('[data-entry=reading]').first()).toContainText('23.1');
+});

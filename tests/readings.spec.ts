@@ -1,0 +1,181 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { demo, sound } from './helpers';
+
+const rows = Array.from(
+  { length: 3000 },
+  (_, i) =>
+    `${String(1 + Math.floor(i / 288)).padStart(2, '0')}.10.2026 ${String(Math.floor((i % 288) / 12)).padStart(2, '0')}:${String((i % 12) * 5).padStart(2, '0')};${(23 + Math.sin(i / 40)).toFixed(1).replace('.', ',')};${70 + (i % 8)}`,
+);
+const CSV = `\uFEFFLogger 12\r\nDatum;Temp. [°C];Feuchte [%]\r\n${rows.join('\r\n')}\r\n`;
+const point = (page: Page, name: string) => page.locator(`[data-point="${name}"]`);
+
+test('a logger’s file: matched once, remembered, taken back; out as CSV and SenML and in again', async ({
+  page,
+}) => {
+  await demo(page);
+  await page.goto('/e/demo-hedge/keep?tab=readings');
+  await expect(page.getByText('Nothing has been read by a sensor yet')).toBeVisible();
+  const read = (name: string, text: string, type = 'text/csv') =>
+    page.getByLabel('File of a sensor').setInputFiles({ name, mimeType: type, buffer: Buffer.from(text) });
+  await read('october.csv', CSV);
+  const matcher = page.getByRole('region', { name: 'What is in it' });
+  await expect(matcher.getByRole('combobox', { name: 'What Temp. [°C] holds' })).toHaveText(
+    'Temperature, °C',
+  );
+  await expect(matcher).toContainText('The first row is read as 1 Oct 2026, 00:00');
+  await matcher.getByRole('textbox', { name: 'Name of the point for Temp. [°C]' }).fill('branch');
+  await sound(page, 'light', 'matcher');
+  await matcher.getByRole('button', { name: 'Read it in' }).click();
+  await expect(page.getByText('october.csv: 3000 rows, 6000 readings.')).toBeVisible();
+  await expect(point(page, 'branch')).toContainText('Temperature');
+  await expect(point(page, 'Feuchte [%]')).toContainText('%');
+  // Taken back it is gone; read in again it asks nothing anew.
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByText('Nothing has been read by a sensor yet')).toBeVisible();
+  await read('october.csv', CSV);
+  await expect(matcher).toContainText('Matched as the last file with these headings was');
+  await matcher.getByRole('button', { name: 'Read it in' }).click();
+  await expect(point(page, 'branch')).toBeVisible();
+  // What is no such file says where and what to do.
+  await read('words.csv', 'a,b\nx,y\n');
+  const wrong = page.getByRole('alert').filter({ hasText: /^(words|pack)/ });
+  await expect(wrong).toContainText('words.csv, line 2: no column holds dates');
+  await read('pack.senml', '[{"n":"a b","v":1}]', 'application/json');
+  await expect(wrong).toContainText('pack.senml, record 1: “a b” is no name');
+
+  // Out and in again, in another box: the same readings.
+  const out = async (name: string) => {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    return readFileSync(await (await waiting).path(), 'utf8');
+  };
+  const csv = await out('All readings as CSV');
+  expect(csv.split('\r\n')).toHaveLength(6002);
+  const senml = await out('As SenML');
+  expect((JSON.parse(senml) as unknown[]).length).toBe(6000);
+  await page.goto('/e/demo-dry-wash/keep?tab=readings');
+  await read('hedge.senml.json', senml, 'application/senml+json');
+  await expect(page.getByText('6000 readings of 6000 records')).toBeVisible();
+  await expect(point(page, 'branch')).toContainText('°C');
+});
+
+test('readings over time: points picked, moved by keys, a point set in the drawing against the reckoning', async ({
+  page,
+}) => {
+  await demo(page);
+  await page.goto('/e/demo-bog-shelf/keep?tab=readings');
+  await expect(page.getByRole('img', { name: /^Temperature of over the water, warm side/ })).toBeVisible();
+  await page.getByRole('button', { name: 'warm side' }).first().click();
+  await expect(page.getByRole('img', { name: /^Temperature of over the water, \d/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Month' }).click();
+  await expect(page.getByRole('button', { name: 'Month' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Year' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByText('Nothing was read in this time.')).toBeVisible();
+  await page.getByRole('button', { name: 'All', exact: true }).click();
+  await expect(page.getByText('Nothing was read in this time.')).toBeHidden();
+  await point(page, 'air among the cork').getByRole('button').click();
+  const card = page.getByRole('region', { name: 'air among the cork' });
+  await expect(card).toContainText('By the animal');
+  await expect(card).toContainText(/Reckoned for such a day here: \d+.% to \d+.%/, { timeout: 60_000 });
+  await card.getByRole('button', { name: /^Where air among the cork sits/ }).press('ArrowRight');
+  await card.getByRole('textbox', { name: 'Alarm under, %' }).fill('40');
+  await card.getByRole('textbox', { name: 'Alarm under, %' }).press('Enter');
+  await expect(card).toContainText('By your own bounds');
+  await expect(point(page, 'air among the cork')).toContainText('nothing');
+  await card.getByRole('textbox', { name: 'Read now by hand, %' }).fill('71');
+  await card.getByRole('textbox', { name: 'Read now by hand, %' }).press('Enter');
+  await expect(point(page, 'air among the cork')).toContainText('71');
+});
+
+test('from a stand-in’s fault to its cause: joined, broken, called out on Today, named', async ({ page }) => {
+  await demo(page);
+  await page.goto('/e/demo-hedge/keep?tab=readings');
+  await page.getByRole('button', { name: 'Join the simulated devices' }).click();
+  await expect(page.getByText(/^Joined\./)).toBeVisible();
+  await expect(point(page, 'warm air')).toContainText('°C', { timeout: 60_000 });
+  await page.getByRole('button', { name: 'Measure the UV index' }).click();
+  await expect(page.getByText(/^UV index where it basks: \d/)).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh' }).click();
+  await expect(page.getByText(/^On the scale: [\d.]+.g/)).toBeVisible();
+  await page.getByRole('button', { name: 'Mist for 10 s' }).click();
+  await expect(page.getByText('Misted for 10 s.').first()).toBeVisible();
+
+  await page.getByRole('combobox', { name: 'Try what happens when' }).click();
+  await page.getByRole('option', { name: 'A probe sticks' }).click();
+  await page.getByRole('combobox', { name: 'Since' }).click();
+  await page.getByRole('option', { name: '12 h ago' }).click();
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByText(/As if it had begun 12 h ago/)).toBeVisible();
+  await page.goto('/today');
+  const alarm = page.locator('[data-alarm^="warm"]').first();
+  await expect(alarm).toContainText('not to be trusted', { timeout: 60_000 });
+  await alarm.getByRole('link', { name: 'Why' }).click();
+  await expect(page.getByRole('heading', { name: 'Most likely' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.locator('[data-cause]').first()).toHaveAttribute('data-cause', 'probe-stuck');
+  await expect(page.locator('[data-cause]').first()).toContainText('Breathe on it');
+});
+
+test('the first opinion: what is seen is picked, a veterinarian comes before all, an edit is tried in Climate', async ({
+  page,
+}) => {
+  await demo(page);
+  await page.goto('/e/demo-limestone/keep?tab=off');
+  await expect(page.getByRole('heading', { name: 'Nothing is off' })).toBeVisible();
+  await page.getByRole('button', { name: 'Mould' }).click();
+  await expect(page.locator('[data-cause]').first()).toContainText('Fresh wood and litter mould once');
+  await page.getByRole('button', { name: /^Gasping/ }).click();
+  await expect(page.locator('[data-cause]').first()).toContainText('Call a veterinarian');
+  await sound(page, 'light', 'diagnosis');
+  await page.goto('/e/demo-bog-shelf/keep?tab=off');
+  await expect(page.getByRole('list', { name: 'What the readings say' })).toContainText(
+    'lower than at these hours',
+  );
+  await expect(page.locator('[data-cause]').first()).toContainText('It is not misted as it should be');
+});
+
+test('animals, equipment and two boxes side by side', async ({ page }) => {
+  await demo(page);
+  await page.goto('/e/demo-bog-shelf/keep?tab=animals');
+  await expect(page.getByRole('heading', { name: '4 live here' })).toBeVisible();
+  await page.getByRole('button', { name: 'Another one' }).click();
+  const card = page.getByRole('region', { name: 'Vietnamese mossy frog 5' });
+  await card.getByRole('textbox', { name: 'Name or number' }).fill('Moss');
+  await card.getByRole('textbox', { name: 'Name or number' }).press('Enter');
+  const moss = page.getByRole('region', { name: 'Moss', exact: true });
+  await moss.getByRole('button', { name: 'Add a paper' }).click();
+  await moss.getByRole('textbox', { name: 'Its number' }).fill('A 17');
+  await moss.getByRole('textbox', { name: 'Its number' }).press('Enter');
+  await moss.getByRole('combobox', { name: 'Lives in' }).click();
+  await page.getByRole('option', { name: 'Limestone' }).click();
+  await expect(page.locator('[data-animal=Moss]')).toContainText('in another box');
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.locator('[data-animal=Moss]')).toContainText('here');
+  await page.getByRole('button', { name: 'Sedge' }).click();
+  await expect(page.getByRole('img', { name: 'Weight of Sedge' })).toBeVisible();
+  await expect(page.getByText(/^Seen \d+ times: \d+ % on the warm side/)).toBeVisible();
+  await sound(page, 'light', 'animals');
+
+  await page.getByRole('tab', { name: 'Equipment' }).click();
+  await page.getByRole('button', { name: 'Pump of the half-water' }).click();
+  await page.getByRole('button', { name: 'It failed today' }).click();
+  await expect(page.locator('[data-equipment="Pump of the half-water"]')).toContainText('failed');
+  await sound(page, 'light', 'equipment');
+
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Limestone' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await expect(page.getByRole('heading', { name: 'The designs are alike' })).toBeVisible();
+  await expect(page.getByText(/no time in common/)).toBeVisible();
+  await page.goto('/compare?of=demo-bog-shelf,demo-limestone');
+  await expect(page.getByRole('table', { name: 'What came of them' })).toContainText('% in its band');
+  await expect(page.getByText(/cannot be laid to any one of them/)).toBeVisible();
+  await sound(page, 'light', 'compare');
+  await page.goto('/sitter');
+  await expect(page.getByRole('heading', { name: 'Day by day' })).toBeVisible();
+  await sound(page, 'light', 'sitter');
+});
