@@ -10,5 +10,6 @@ const done = [
   run('node_modules/.bin/tsx', ['bench/drag.ts']),
   run('node_modules/.bin/tsx', ['bench/climate.ts']),
   run('node_modules/.bin/tsx', ['bench/living.ts']),
+  run('node_modules/.bin/tsx', ['bench/readings.ts']),
 ];
 process.exitCode = done.every(Boolean) ? 0 : 1;

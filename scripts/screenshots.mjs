@@ -23,13 +23,14 @@ const SHOTS = [
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
   ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
   ['plan', '/e/demo-limestone/build', planned],
-  ['bench-step', '/e/demo-hedge/build', atTheBench, { viewport: { width: 390, height: 844 } }],
-  ['list', '/e/demo-hedge/build'],
   ['build-sheet', '/e/demo-hedge/sheets', undefined, { viewport: { width: 1280, height: 1300 } }],
   ['bench', '/stores?tab=bench&design=demo-hedge&layer=layer-3', bench],
-  ['mixing-sheet', '/e/demo-dry-wash/mixing'],
-  ['almanac', '/almanac', almanac],
   ['today', '/today', quick],
+  ['readings', '/e/demo-bog-shelf/keep?tab=readings', humidity],
+  ['log', '/e/demo-bog-shelf/keep?tab=log', pictured],
+  ['diagnosis', '/e/demo-bog-shelf/keep?tab=off'],
+  ['compare', '/compare?of=demo-bog-shelf,demo-limestone'],
+  ['phone', '/today', undefined, { viewport: { width: 390, height: 844 }, colorScheme: 'dark' }],
 ];
 
 async function answerThree(page) {
@@ -53,14 +54,6 @@ async function bench(page) {
   await page.getByRole('option').first().click();
 }
 
-async function almanac(page) {
-  await page.getByLabel('Find in animals').fill('gecko');
-  await page
-    .getByRole('button', { name: /cave gecko/ })
-    .first()
-    .click();
-}
-
 async function pickRoot(page) {
   await page.getByRole('button', { name: 'Root wood, branched', exact: true }).click();
 }
@@ -68,11 +61,6 @@ async function pickRoot(page) {
 async function planned(page) {
   await page.getByRole('tab', { name: 'Plan', exact: true }).click();
   await page.locator('[data-step=measure]').click();
-}
-
-async function atTheBench(page) {
-  await page.getByRole('tab', { name: 'Plan', exact: true }).click();
-  await page.getByRole('button', { name: 'At the bench' }).click();
 }
 
 /** Waits until the forecast stands. */
@@ -125,12 +113,32 @@ async function year(page) {
   await reckoned(page);
 }
 
-ensureChromium();
-const server = await serve(4177, { demo: true });
 async function quick(page) {
   await page.getByLabel('Write down').fill('bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %');
 }
 
+async function humidity(page) {
+  await page.getByRole('button', { name: 'Humidity' }).click();
+  await page.getByRole('button', { name: 'Month' }).click();
+  await page.waitForTimeout(1200);
+}
+
+/** A line with a picture: the drawing itself, as if it had been taken through the glass. */
+async function pictured(page) {
+  await page.goto(page.url().replace('/keep?tab=log', '/ground'));
+  const shot = await page.locator('svg[role=img], svg').nth(2).screenshot();
+  await page.goBack();
+  await page.getByRole('button', { name: 'Write by its fields' }).click();
+  await page.getByLabel('In words').fill('Two out at dusk, on the upper branch.');
+  await page
+    .getByLabel('Pictures of it')
+    .setInputFiles({ name: 'dusk.png', mimeType: 'image/png', buffer: shot });
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: /^Picture 1 of/ }).waitFor();
+}
+
+ensureChromium();
+const server = await serve(4177, { demo: true });
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
 try {
   for (const [name, path, first, how] of SHOTS) {

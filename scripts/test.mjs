@@ -1,4 +1,5 @@
 /** Everything that is checked, in one go; ends with a line `N passed, N failed`. */
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureBuild, ensureChromium, ensurePackages, run } from './ensure.mjs';
 
@@ -12,16 +13,54 @@ let passed = 0;
 let failed = 0;
 const failures = [];
 
-/** One check that passes or fails as a whole. */
-function check(name, work) {
-  console.log(`\n— ${name}`);
-  const started = Date.now();
-  if (work()) passed += 1;
+/** One check that passes or fails as a whole, given how it went. */
+function count(name, ok, seconds) {
+  if (ok) passed += 1;
   else {
     failed += 1;
     failures.push(name);
   }
-  console.log(`  ${name}: ${((Date.now() - started) / 1000).toFixed(0)} s`);
+  console.log(`  ${name}: ${seconds.toFixed(0)} s`);
+}
+
+/** A command with its output held back, so that two side by side do not talk across each other. */
+const quietly = (command, args) =>
+  new Promise((done) => {
+    const child = spawn(command, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said += piece));
+    child.on('error', (error) => done({ ok: false, said: String(error) }));
+    child.on('close', (code) => done({ ok: code === 0, said }));
+  });
+
+/** Checks that do not wait for each other, two at a time. */
+async function sideBySide(checks) {
+  const waiting = [...checks];
+  const one = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const [name, ...commands] = next;
+      const started = Date.now();
+      let ok = true;
+      let all = '';
+      for (const [command, args] of commands) {
+        if (!ok) break;
+        const result = await quietly(command, args);
+        ok = result.ok;
+        all += result.said;
+      }
+      console.log(`\n— ${name}\n${ok ? '' : all}`);
+      count(name, ok, (Date.now() - started) / 1000);
+    }
+  };
+  await Promise.all([one(), one()]);
+}
+
+/** One check that passes or fails as a whole. */
+function check(name, work) {
+  console.log(`\n— ${name}`);
+  const started = Date.now();
+  const ok = work();
+  count(name, ok, (Date.now() - started) / 1000);
 }
 
 /** A runner that counts its own tests; no report, or none run, is a failure. */
@@ -42,12 +81,14 @@ function suite(name, work, read) {
 
 const json = (path) => JSON.parse(readFileSync(path, 'utf8'));
 
-check('types', () => run(bin('next'), ['typegen']) && run(bin('tsc'), ['--noEmit', '-p', '.']));
-check('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0']));
-check('layering', () => run(bin('depcruise'), ['src']));
-check('dead code', () => run(bin('knip'), []));
-check('formatting', () => run(bin('prettier'), ['--check', '--log-level', 'warn', '.']));
-check('published schema', () => run(bin('tsx'), ['scripts/schema.ts', '--check']));
+await sideBySide([
+  ['types', [bin('next'), ['typegen']], [bin('tsc'), ['--noEmit', '-p', '.']]],
+  ['lint', [bin('eslint'), ['.', '--max-warnings', '0']]],
+  ['layering', [bin('depcruise'), ['src']]],
+  ['formatting', [bin('prettier'), ['--check', '--log-level', 'warn', '.']]],
+  ['dead code', [bin('knip'), []]],
+  ['published schema', [bin('tsx'), ['scripts/schema.ts', '--check']]],
+]);
 suite(
   'unit tests',
   () =>

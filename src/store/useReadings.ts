@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { DAY, fromSteps, gapOver, HOUR, type Series, type Track } from '@/core/readings';
+import { DAY, EMPTY_TRACK, fromSteps, gapOver, HOUR, type Series, type Track } from '@/core/readings';
 import {
   addFromSource,
   addReadings,
@@ -36,6 +36,22 @@ export function useTracks(
       all.map((id, i) => [id, tracks[i] ?? { at: new Float64Array(0), steps: new Int32Array(0) }]),
     );
   }, [db, ids, since]);
+}
+
+/** What points read in the last stretch of time in which they read at all, ms; undefined while it is read. */
+export function useLatest(series: readonly Series[], span: number): ReadonlyMap<string, Track> | undefined {
+  const { db } = useStore();
+  const ids = series.map((it) => it.id).join('\n');
+  return useLiveQuery(async () => {
+    const all = ids === '' ? [] : ids.split('\n');
+    const tracks = await Promise.all(
+      all.map(async (id) => {
+        const whole = await extent(db, id);
+        return readTrack(db, id, (whole?.to ?? 0) - span, Infinity);
+      }),
+    );
+    return new Map(all.map((id, i) => [id, tracks[i] ?? EMPTY_TRACK]));
+  }, [db, ids, span]);
 }
 
 /** From when to when there are readings of any of these points; null: there are none. */

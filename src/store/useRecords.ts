@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import { homeOf, type AnimalRecord, type EquipmentRecord } from '@/core/records';
+import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import { useStore } from './react';
 import { changed, listRecords, putRecords } from './records';
 
@@ -13,12 +13,6 @@ export function useAnimals(): readonly AnimalRecord[] | undefined {
     const all = await listRecords(db, 'animals');
     return [...all].sort((a, b) => a.name.localeCompare(b.name));
   }, [db]);
-}
-
-/** Those that live in a box now. */
-export function useAnimalsIn(design: string): readonly AnimalRecord[] {
-  const all = useAnimals();
-  return useMemo(() => (all ?? []).filter((it) => homeOf(it) === design), [all, design]);
 }
 
 /** Equipment of a box; undefined while it is read. */

@@ -1,3 +1,2 @@
 export * from './types';
 export * from './diagnose';
-export type { PointTrack } from './features';

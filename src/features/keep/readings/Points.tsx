@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { alarmsOf, DAY, fromSteps, oddities, type Series, type Track } from '@/core/readings';
-import { useOpenDesign, useStore, useTracks } from '@/store';
+import { useOpenDesign, useStore, useLatest } from '@/store';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
 import { isDayIn } from '@/ui/boxDay';
@@ -24,7 +24,7 @@ export function Points({ series, picked, onPick }: Props) {
   const { design } = useOpenDesign();
   const reader = useReader();
   const [now] = useState(() => Date.now());
-  const tracks = useTracks(series, now - 400 * DAY);
+  const tracks = useLatest(series, 4 * DAY);
   const animal = findAnimal(catalogue, design.brief.animal);
   const isDay = useMemo(() => isDayIn(design.climate), [design.climate]);
   return (
