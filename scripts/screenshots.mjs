@@ -17,7 +17,6 @@ const SHOTS = [
   ['half-water', '/e/demo-bog-shelf/ground', plan],
   ['scape', '/e/demo-hedge/scape', pickRoot],
   ['living', '/e/demo-bog-shelf/living', grownUp],
-  ['living-plan', '/e/demo-hedge/living', plantPicked, { colorScheme: 'dark' }],
   ['living-crew', '/e/demo-limestone/living', crewed],
   ['climate', '/e/demo-limestone/climate', reckoned],
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
@@ -82,13 +81,6 @@ async function grownUp(page) {
   for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowRight');
 }
 
-async function plantPicked(page) {
-  await surveyed(page);
-  await page.getByRole('button', { name: 'Plan', exact: true }).click();
-  await page.locator('[data-plant]').nth(5).focus();
-  await page.keyboard.press('Enter');
-}
-
 async function crewed(page) {
   await surveyed(page);
   await page.getByRole('tab', { name: 'Crew' }).click();
@@ -126,7 +118,8 @@ async function humidity(page) {
 /** A line with a picture: the drawing itself, as if it had been taken through the glass. */
 async function pictured(page) {
   await page.goto(page.url().replace('/keep?tab=log', '/ground'));
-  const shot = await page.locator('svg[role=img], svg').nth(2).screenshot();
+  await page.getByRole('heading', { name: 'Ground', level: 1 }).waitFor();
+  const shot = await page.screenshot({ clip: { x: 330, y: 150, width: 430, height: 430 } });
   await page.goBack();
   await page.getByRole('button', { name: 'Write by its fields' }).click();
   await page.getByLabel('In words').fill('Two out at dusk, on the upper branch.');

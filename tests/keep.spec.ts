@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { build, demo, saved, sound } from './helpers';
+import { build, demo, saved, snapshot, sound } from './helpers';
 
 const due = (page: Page) => page.locator('[data-due]');
 
@@ -151,5 +151,52 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('tab', { name: 'Log' }).click();
     await expect(page.locator('[data-entry]').first()).toBeVisible();
     await sound(page, scheme, 'log');
+    for (const [tab, what] of [
+      ['Readings', 'Measuring points'],
+      ['Something off', 'What do you see?'],
+      ['Animals', '4 live here'],
+    ] as const) {
+      await page.getByRole('tab', { name: tab }).click();
+      await page.getByRole('heading', { name: what }).waitFor();
+      await sound(page, scheme, tab);
+    }
   });
 }
+
+test('the morning round on a phone, by taps, in under a minute', async ({ browser }) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  await demo(page);
+  await page.goto('/today');
+  await expect(due(page).first()).toBeVisible();
+  const began = Date.now();
+  // One with an amount and a picture, the rest in one tap each.
+  const feed = page.locator('[data-due=feed]').first();
+  await feed.getByRole('button', { name: /^More:/ }).tap();
+  await feed.getByLabel('Given').fill('6');
+  await feed.getByLabel('Left over').fill('1');
+  await feed
+    .getByLabel(/^Picture of it/)
+    .setInputFiles({ name: 'cup.png', mimeType: 'image/png', buffer: await snapshot(page) });
+  await feed.getByRole('button', { name: 'Done', exact: true }).tap();
+  await expect(page.getByText('Done: Feed.').first()).toBeVisible();
+  for (let left = await due(page).count(); left > 0; left -= 1) {
+    await due(page)
+      .first()
+      .getByRole('button', { name: /^Done:/ })
+      .tap();
+    await expect(due(page)).toHaveCount(left - 1);
+  }
+  await expect(page.getByText(/All is done/)).toBeVisible();
+  expect(Date.now() - began).toBeLessThan(60_000);
+  await page.goto('/e/demo-bog-shelf/keep?tab=log');
+  const fed = page.locator('[data-entry=feed]').first();
+  await expect(fed).toContainText('6, 1 left');
+  await expect(fed.getByRole('button', { name: /^Picture 1 of Fed/ })).toBeVisible();
+  await context.close();
+});

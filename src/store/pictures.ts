@@ -6,7 +6,8 @@ const QUALITY = 0.82;
 /** A file over this is no snapshot. */
 const MAX_FILE = 60 * 1024 * 1024;
 
-class NotAPicture extends Error {}
+/** Said of a file that cannot be kept as a picture; the message says what to do. */
+export class NotAPicture extends Error {}
 
 /**
  * A picture as it is kept: upright, at most 1600 px along its longer side, as JPEG without what the camera wrote about

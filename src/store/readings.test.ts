@@ -1,14 +1,18 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { catalogue, demoAnimals, demoDesigns, demoEquipment, demoLog, demoReadings } from '@/catalogue';
 import { HOUR, trackOf, WEEK, type Series } from '@/core/readings';
 import {
   addFromSource,
   addReadings,
+  changed,
   extent,
   listSeries,
   readSummary,
   readTrack,
   RinconDatabase,
+  saveSeries,
+  takeInFile,
   takeOutReadings,
 } from '.';
 
@@ -108,5 +112,66 @@ describe('readings kept by the week', () => {
     await addFromSource(db, 'bog', [source], START + WEEK);
     expect(await db.series.count()).toBe(2);
     expect(await listSeries(db, null)).toHaveLength(1);
+  });
+  it('of two tabs that write at once nothing is lost, and nothing is there twice', async () => {
+    const other = new RinconDatabase(db.name);
+    await other.open();
+    await Promise.all([
+      addReadings(db, [{ series, track: hours(0, 60) }]),
+      addReadings(other, [{ series, track: hours(40, 60, 2000 + (40 % 7)) }]),
+      addReadings(db, [{ series, track: hours(90, 30, 2000 + (90 % 7)) }]),
+    ]);
+    other.close();
+    expect((await all()).at.length).toBe(120);
+  });
+  it('a clock that was set back does not make a change the older one', async () => {
+    await saveSeries(db, [changed({ ...series, name: 'first' }, 5000)]);
+    const here = (await listSeries(db, 'bog'))[0]!;
+    await saveSeries(db, [changed({ ...here, name: 'second' }, 100)]);
+    expect((await listSeries(db, 'bog'))[0]!.name).toBe('second');
+    // An older version from another device changes nothing.
+    await saveSeries(db, [{ ...series, name: 'old', changed: 2 }]);
+    expect((await listSeries(db, 'bog'))[0]!.name).toBe('second');
+  });
+});
+
+describe('a file taken in with the storage full at every tenth write', () => {
+  it('is taken in whole or not at all, wherever it stops', async () => {
+    const now = Date.UTC(2026, 10, 25);
+    const designs = demoDesigns(catalogue);
+    const file = {
+      designs,
+      prices: { 'charcoal/bag-5l': 3 },
+      log: demoLog(designs, catalogue, now),
+      animals: demoAnimals(now),
+      equipment: demoEquipment(now),
+      points: demoReadings(designs, now).map((it) => it.series),
+    };
+    const count = async () =>
+      Object.fromEntries(
+        await Promise.all(db.tables.map(async (it) => [it.name, await it.count()] as const)),
+      );
+    const before = await count();
+    const { put, add } = IDBObjectStore.prototype;
+    for (const at of [1, 10, 20, 40]) {
+      let writes = 0;
+      const full = (): void => {
+        writes += 1;
+        if (writes % at === 0) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      };
+      vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, ...args) {
+        full();
+        return put.apply(this, args);
+      });
+      vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (this: IDBObjectStore, ...args) {
+        full();
+        return add.apply(this, args);
+      });
+      await expect(takeInFile(db, file, () => 'new', now)).rejects.toThrow(/quota/i);
+      vi.restoreAllMocks();
+      expect(await count()).toEqual(before);
+    }
+    await takeInFile(db, file, () => 'new', now);
+    expect(await count()).toMatchObject({ designs: 4, animals: 4, equipment: 3, series: 5 });
   });
 });

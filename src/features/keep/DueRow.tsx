@@ -13,6 +13,7 @@ import type { EntryKind } from '@/core/log';
 import { tell } from '@/core/units';
 import { useReader } from '@/ui/units';
 import { capital } from '@/ui/words';
+import { checkNumber, draftOfForm, numbersOf } from './entryFields';
 import { useWrite } from './useWrite';
 
 /** What an entry of a rule is an entry of, where there is a kind of its own for it. */
@@ -36,20 +37,21 @@ export function DueRow({ design, due }: Props) {
   const write = useWrite();
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
+  const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>({});
+  const [picture, setPicture] = useState<File | null>(null);
   const { rule, late } = due;
   const amount = tell(rule.amount, { prefs, locale: 'en' });
-  const settle = (outcome: 'done' | 'skipped'): void => {
-    const draft = {
-      kind: KIND_OF[rule.id] ?? 'care',
-      values: {},
-      text: note,
-      rule: rule.id,
-      outcome,
-    } as const;
-    void write(
-      [{ design, draft }],
-      outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`,
+  const kind = KIND_OF[rule.id] ?? 'care';
+  const asked = numbersOf(kind, prefs.temperature);
+  const wrong = asked.some((it) => checkNumber(numbers[it.name], it) !== true);
+  const settle = async (outcome: 'done' | 'skipped'): Promise<void> => {
+    const { values } = draftOfForm(
+      { kind, when: '', animal: '', text: '', point: '', refused: false, numbers },
+      prefs.temperature,
     );
+    const draft = { kind, values, text: note, rule: rule.id, outcome };
+    const said = outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`;
+    await write([{ design, draft }], said, picture);
   };
   return (
     <Box
@@ -61,7 +63,7 @@ export function DueRow({ design, due }: Props) {
         <Button
           variant="outlined"
           aria-label={`Done: ${rule.what}`}
-          onClick={() => settle('done')}
+          onClick={() => void settle('done')}
           sx={{ minWidth: 48, width: 48, minHeight: 48, p: 0, flex: 'none' }}
         >
           <CheckIcon />
@@ -97,10 +99,31 @@ export function DueRow({ design, due }: Props) {
             onChange={(event) => setNote(event.target.value)}
             sx={{ flex: 1, minWidth: 200 }}
           />
-          <Button variant="contained" onClick={() => settle('done')}>
+          {asked.map((it) => (
+            <TextField
+              key={it.name}
+              label={it.label}
+              value={numbers[it.name] ?? ''}
+              error={checkNumber(numbers[it.name], it) !== true}
+              onChange={(event) => setNumbers({ ...numbers, [it.name]: event.target.value })}
+              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+              sx={{ width: 110 }}
+            />
+          ))}
+          <Button component="label" variant="outlined">
+            {picture ? 'One picture' : 'Add a picture'}
+            <input
+              type="file"
+              accept="image/*"
+              hidden
+              aria-label={`Picture of it: ${rule.what}`}
+              onChange={(event) => setPicture(event.target.files?.[0] ?? null)}
+            />
+          </Button>
+          <Button variant="contained" disabled={wrong} onClick={() => void settle('done')}>
             Done
           </Button>
-          <Button variant="outlined" onClick={() => settle('skipped')}>
+          <Button variant="outlined" onClick={() => void settle('skipped')}>
             Leave it out
           </Button>
           {rule.caution && (

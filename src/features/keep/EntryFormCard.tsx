@@ -12,6 +12,7 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import { ENTRY_KINDS, type Entry } from '@/core/log';
 import {
   addPicture,
+  NotAPicture,
   shrinkPicture,
   storageTrouble,
   useAnimals,
@@ -102,11 +103,7 @@ export function EntryFormCard({ entry, onDone }: Props) {
       }
       onDone();
     } catch (error) {
-      setWrong(
-        error instanceof Error && /picture/i.test(error.message)
-          ? error.message
-          : `Not written: ${storageTrouble(error)}.`,
-      );
+      setWrong(error instanceof NotAPicture ? error.message : `Not written: ${storageTrouble(error)}.`);
     }
   });
   return (

@@ -59,7 +59,11 @@ export function LogTab() {
   const rules = new Map(careOf(design, catalogue).map((it) => [it.id, it.what]));
   const names = new Map(animals?.map((it) => [it.id, it.name]));
   const said = (it: Entry): string =>
-    [it.rule ? (rules.get(it.rule) ?? '') : '', names.get(it.animal ?? '') ?? '', entryWords(it, reader)]
+    [
+      it.rule && it.kind === 'care' ? (rules.get(it.rule) ?? '') : '',
+      names.get(it.animal ?? '') ?? '',
+      entryWords(it, reader),
+    ]
       .filter(Boolean)
       .join(' · ');
   const found = log

@@ -1,22 +1,37 @@
 import { useSnackbar } from 'notistack';
-import { storageTrouble, useLogBook } from '@/store';
+import { addPicture, NotAPicture, shrinkPicture, storageTrouble, useLogBook, useStore } from '@/store';
 import { useUndoable } from '@/ui/useUndoable';
 
 type Lines = Parameters<ReturnType<typeof useLogBook>['write']>[0];
 
 /** Writes into the log and offers to take it back; a write that fails says what to do. True when it is written. */
 export function useWrite() {
+  const { db } = useStore();
   const book = useLogBook();
   const undoable = useUndoable();
   const { enqueueSnackbar } = useSnackbar();
-  return async (lines: Lines, said: string): Promise<boolean> => {
+  return async (lines: Lines, said: string, picture: File | null = null): Promise<boolean> => {
     try {
+      // A file that is no picture is found out before anything is written.
+      const small = picture && (await shrinkPicture(picture));
       const ids = await book.write(lines);
+      const [first] = lines;
+      if (small && first && ids[0] !== undefined)
+        await addPicture(db, {
+          id: crypto.randomUUID(),
+          design: first.design,
+          about: `entry:${ids[0]}`,
+          at: Date.now(),
+          ...small,
+        });
       undoable(said, () => book.strike(ids));
       return true;
     } catch (error) {
-      enqueueSnackbar(`Not written: ${storageTrouble(error)}.`, { variant: 'error', persist: true });
+      enqueueSnackbar(`Not written: ${whyNot(error)}`, { variant: 'error', persist: true });
       return false;
     }
   };
 }
+
+const whyNot = (error: unknown): string =>
+  error instanceof NotAPicture ? error.message : `${storageTrouble(error)}.`;
