@@ -2,7 +2,8 @@ import type { Catalogue } from '../catalogue';
 import type { Design } from '../design';
 import type { Entry } from '../log';
 import type { PointTrack } from './features';
-import { factsOf, isMisted, readingCauses, signsRead } from './readingCauses';
+import { factsOf, isMisted, signsRead } from './facts';
+import { readingCauses } from './readingCauses';
 import { signCauses } from './signCauses';
 import type { Cause, Diagnosis, SignId } from './types';
 

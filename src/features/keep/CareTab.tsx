@@ -18,6 +18,7 @@ import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { whenWords } from '@/ui/whenWords';
 import { CardList } from './CardList';
+import { DetailCard } from './DetailCard';
 import { DueRow } from './DueRow';
 import { dueIn, LOOK_BACK } from './due';
 import { WhenField } from './WhenField';
@@ -141,25 +142,8 @@ function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose
   const isOwn = design.care.own.some((it) => it.id === rule.id);
   const changed = design.care.changes.some((it) => it.rule === rule.id);
   return (
-    <Box
-      component="section"
-      aria-label={rule.what}
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        px: 2,
-        py: 1.5,
-      }}
-    >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
-          {rule.what}
-        </Typography>
-        <Button onClick={onClose}>Close</Button>
-      </Box>
-      <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.5 }}>
+    <DetailCard title={rule.what} onClose={onClose}>
+      <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
         {rule.why}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
@@ -205,7 +189,7 @@ function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose
           )
         )}
       </Box>
-    </Box>
+    </DetailCard>
   );
 }
 

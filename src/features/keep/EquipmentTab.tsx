@@ -15,8 +15,8 @@ import { dayWords, localToday } from '@/ui/days';
 import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
-import { useUndoable } from '@/ui/useUndoable';
 import { DayField } from './animals/AnimalCard';
+import { DetailCard } from './DetailCard';
 import { LOOK_BACK } from './due';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -135,21 +135,16 @@ function EquipmentCard({
   readonly onClose: () => void;
 }) {
   const book = useRecordBook();
-  const undoable = useUndoable();
   const change = (part: Partial<EquipmentRecord>): void => void book.saveEquipment({ ...record, ...part });
   return (
-    <Box
-      component="section"
-      aria-label={record.name}
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        px: 2,
-        py: 1.5,
-        display: 'grid',
-        gap: 1.5,
+    <DetailCard
+      title={record.name}
+      onClose={onClose}
+      strike={{
+        label: 'Strike out',
+        said: `“${record.name}” is struck out.`,
+        away: () => book.saveEquipment({ ...record, gone: true }),
+        back: () => book.saveEquipment({ ...record, gone: false }),
       }}
     >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
@@ -200,27 +195,13 @@ function EquipmentCard({
         value={record.note}
         onCommit={(note) => change({ note })}
       />
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        {record.failed === null && (
+      {record.failed === null && (
+        <Box>
           <Button variant="outlined" onClick={() => change({ failed: today, spare: false })}>
             It failed today
           </Button>
-        )}
-        <Box sx={{ flex: 1 }} />
-        <Button
-          color="error"
-          onClick={() => {
-            change({ gone: true });
-            onClose();
-            undoable(`“${record.name}” is struck out.`, () =>
-              book.saveEquipment({ ...record, changed: Date.now(), gone: false }),
-            );
-          }}
-        >
-          Strike out
-        </Button>
-        <Button onClick={onClose}>Close</Button>
-      </Box>
-    </Box>
+        </Box>
+      )}
+    </DetailCard>
   );
 }

@@ -12,6 +12,7 @@ import { useAnimals, useDesigns, usePictures, useRecordBook, useStore } from '@/
 import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useUndoable } from '@/ui/useUndoable';
+import { DetailCard } from '../DetailCard';
 import { MealChart, WeightChart } from './AnimalCharts';
 
 interface Props {
@@ -61,38 +62,16 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
   const home = homeOf(animal);
   const nameOf = (parent: string): string => all?.find((it) => it.id === parent)?.name ?? parent;
   return (
-    <Box
-      component="section"
-      aria-label={animal.name}
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        px: 2,
-        py: 1.5,
-        display: 'grid',
-        gap: 2,
+    <DetailCard
+      title={animal.name}
+      onClose={onClose}
+      strike={{
+        label: 'Strike out',
+        said: `“${animal.name}” is struck out.`,
+        away: () => book.saveAnimal({ ...animal, gone: true }),
+        back: () => book.saveAnimal({ ...animal, gone: false }),
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
-          {animal.name}
-        </Typography>
-        <Button
-          color="error"
-          onClick={() => {
-            change({ gone: true });
-            onClose();
-            undoable(`“${animal.name}” is struck out.`, () =>
-              book.saveAnimal({ ...animal, changed: Date.now(), gone: false }),
-            );
-          }}
-        >
-          Strike out
-        </Button>
-        <Button onClick={onClose}>Close</Button>
-      </Box>
       <Row>
         <LineField
           key={animal.name}
@@ -247,7 +226,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
             .then((row) => row && undoable('Picture taken away.', () => shots.putBack(row)))
         }
       />
-    </Box>
+    </DetailCard>
   );
 }
 

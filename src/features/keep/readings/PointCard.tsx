@@ -1,7 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
@@ -13,6 +12,7 @@ import { LineField, PickField } from '@/ui/fields/PlainFields';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
 import { BoxMap } from '../BoxMap';
+import { DetailCard } from '../DetailCard';
 import { useReckoned } from './useReckoned';
 import { onAxis, PLACE_WORD, readingWords } from '@/ui/readingWords';
 
@@ -23,7 +23,6 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const book = useReadingsBook();
-  const undoable = useUndoable();
   const reader = useReader();
   const [spot, setSpot] = useState(point.at);
   const change = (part: Partial<Series>): void => void book.save({ ...point, ...part });
@@ -61,36 +60,16 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
     />
   );
   return (
-    <Box
-      component="section"
-      aria-label={point.name}
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        px: 2,
-        py: 1.5,
+    <DetailCard
+      title={point.name}
+      onClose={onClose}
+      strike={{
+        label: 'Put it away',
+        said: `“${point.name}” and its readings are put away.`,
+        away: () => book.save({ ...point, gone: true }),
+        back: () => book.save({ ...point, gone: false }),
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1 }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
-          {point.name}
-        </Typography>
-        <Button
-          color="error"
-          onClick={() => {
-            change({ gone: true });
-            onClose();
-            undoable(`“${point.name}” and its readings are put away.`, () =>
-              book.save({ ...point, changed: Date.now(), gone: false }),
-            );
-          }}
-        >
-          Put it away
-        </Button>
-        <Button onClick={onClose}>Close</Button>
-      </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' }, gap: 2 }}>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
@@ -157,7 +136,7 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
         </Box>
         <BoxMap label={`Where ${point.name} sits`} value={spot} onChange={setSpot} />
       </Box>
-    </Box>
+    </DetailCard>
   );
 }
 
