@@ -77,7 +77,9 @@ test('left out on purpose is not late; another rhythm, a pause, and one of oneâ€
   await page.getByLabel('Search the log').fill('');
   await page.getByRole('combobox', { name: 'Kind' }).click();
   await page.getByRole('option', { name: 'Weight' }).click();
-  await expect(page.locator('[data-entry]')).toHaveCount(1);
+  // Four frogs, weighed six times each.
+  await expect(page.locator('[data-entry]')).toHaveCount(24);
+  await expect(page.locator('[data-entry=weight]')).toHaveCount(24);
   await expect(page.locator('[data-entry]')).toContainText('11.2');
 
   await page.getByRole('tab', { name: 'Care' }).click();
