@@ -7,5 +7,7 @@ export default defineConfig({
     include: ['src/**/*.test.{ts,tsx}', 'tests/unit/**/*.test.ts'],
     // Whole places are drawn, on machines that may be busy with another suite.
     testTimeout: 240_000,
+    // Left to itself it keeps one core free, which on two is half of them.
+    maxWorkers: 2,
   },
 });
