@@ -11,6 +11,7 @@ import { CAUTIONS } from '@/catalogue';
 import type { Due } from '@/core/care';
 import type { EntryKind } from '@/core/log';
 import { tell } from '@/core/units';
+import { FileButton } from '@/ui/FileButton';
 import { useReader } from '@/ui/units';
 import { capital } from '@/ui/words';
 import { checkNumber, draftOfForm, numbersOf } from './entryFields';
@@ -110,16 +111,12 @@ export function DueRow({ design, due }: Props) {
               sx={{ width: 110 }}
             />
           ))}
-          <Button component="label" variant="outlined">
-            {picture ? 'One picture' : 'Add a picture'}
-            <input
-              type="file"
-              accept="image/*"
-              hidden
-              aria-label={`Picture of it: ${rule.what}`}
-              onChange={(event) => setPicture(event.target.files?.[0] ?? null)}
-            />
-          </Button>
+          <FileButton
+            words={picture ? 'One picture' : 'Add a picture'}
+            label={`Picture of it: ${rule.what}`}
+            accept="image/*"
+            onFiles={([file]) => setPicture(file ?? null)}
+          />
           <Button variant="contained" disabled={wrong} onClick={() => void settle('done')}>
             Done
           </Button>

@@ -20,6 +20,7 @@ import {
   useOpenDesign,
   useStore,
 } from '@/store';
+import { FileButton } from '@/ui/FileButton';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
 import { BoxMap, type Spot } from './BoxMap';
@@ -204,19 +205,17 @@ export function EntryFormCard({ entry, onDone }: Props) {
       )}
       {wrong && <Alert severity="error">{wrong}</Alert>}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-        <Button component="label" variant="outlined">
-          {files.length === 0
-            ? 'Add pictures'
-            : `${files.length} ${files.length === 1 ? 'picture' : 'pictures'}`}
-          <input
-            type="file"
-            accept="image/*"
-            multiple
-            hidden
-            aria-label="Pictures of it"
-            onChange={(event) => setFiles([...(event.target.files ?? [])].slice(0, 12))}
-          />
-        </Button>
+        <FileButton
+          words={
+            files.length === 0
+              ? 'Add pictures'
+              : `${files.length} ${files.length === 1 ? 'picture' : 'pictures'}`
+          }
+          label="Pictures of it"
+          accept="image/*"
+          multiple
+          onFiles={(all) => setFiles(all.slice(0, 12))}
+        />
         <Box sx={{ flex: 1 }} />
         <Button onClick={onDone}>Cancel</Button>
         <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
