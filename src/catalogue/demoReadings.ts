@@ -47,15 +47,9 @@ const POINTS: Readonly<Record<string, readonly Point[]>> = {
       quantity: 'humidity',
       place: 'warm',
       at: [0.6, 0.6, 0.5],
-      // The evening mist has failed for six days.
+      // Nothing has been misted for six days.
       value: (ago, hour, noise) =>
-        Math.min(
-          0.985,
-          0.76 +
-            (ago < 6 ? 0.19 * Math.exp(-((((hour - 8) % 24) + 24) % 24) / 3.2) - 0.09 : 0.19 * mist(hour)) -
-            0.06 * sun(hour) +
-            0.012 * noise,
-        ),
+        Math.min(0.985, 0.76 + (ago < 6 ? -0.05 : 0.19 * mist(hour)) - 0.06 * sun(hour) + 0.012 * noise),
     },
   ],
   'demo-limestone': [

@@ -154,7 +154,7 @@ export function ReadingChart({
   return (
     <Box component="section" aria-label={QUANTITY_WORD[quantity]}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center', mb: 0.5 }}>
-        <Typography variant="body2" component="h3" sx={{ fontWeight: 600, flex: 1, minWidth: 200 }}>
+        <Typography variant="body2" component="h2" sx={{ fontWeight: 600, flex: 1, minWidth: 200 }}>
           {QUANTITY_WORD[quantity]}
           {unit !== '' && `, ${unit}`}
           <Box component="span" sx={{ fontWeight: 400, color: 'earth.quiet' }}>
