@@ -86,6 +86,9 @@ test('readings over time: points picked, moved by keys, a point set in the drawi
   await card.getByRole('textbox', { name: 'Alarm under, %' }).press('Enter');
   await expect(card).toContainText('By your own bounds');
   await expect(point(page, 'air among the cork')).toContainText('nothing');
+  await card.getByRole('textbox', { name: 'Read now by hand, %' }).fill('150');
+  await card.getByRole('textbox', { name: 'Read now by hand, %' }).press('Enter');
+  await expect(card.getByText('0 to 100 can be read.')).toBeVisible();
   await card.getByRole('textbox', { name: 'Read now by hand, %' }).fill('71');
   await card.getByRole('textbox', { name: 'Read now by hand, %' }).press('Enter');
   await expect(point(page, 'air among the cork')).toContainText('71');

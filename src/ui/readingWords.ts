@@ -1,4 +1,4 @@
-import type { MeasuringPlace, Oddity, ReadQuantity } from '@/core/readings';
+import { POSSIBLE, type MeasuringPlace, type Oddity, type ReadQuantity } from '@/core/readings';
 import { light, mass, percent, temperature } from '@/core/units';
 import type { Reader } from './units';
 
@@ -46,21 +46,45 @@ export function readingWords(
   }
 }
 
-/** A value as it stands on the axis of a chart, in the reader’s unit, and that unit. */
-export function onAxis(quantity: ReadQuantity, { prefs }: Pick<Reader, 'prefs'>) {
+interface Axis {
+  readonly unit: string;
+  readonly value: (si: number) => number;
+  readonly si: (shown: number) => number;
+}
+
+const scaled = (unit: string, by: number): Axis => ({
+  unit,
+  value: (si) => si * by,
+  si: (shown) => shown / by,
+});
+
+/** A value as it stands on the axis of a chart or in a field, in the reader’s unit, and back. */
+export function onAxis(quantity: ReadQuantity, { prefs }: Pick<Reader, 'prefs'>): Axis {
   switch (quantity) {
     case 'temperature':
       return prefs.temperature === 'F'
-        ? { unit: '°F', value: (si: number) => (si * 9) / 5 + 32 }
-        : { unit: '°C', value: (si: number) => si };
+        ? { unit: '°F', value: (si) => (si * 9) / 5 + 32, si: (shown) => ((shown - 32) * 5) / 9 }
+        : scaled('°C', 1);
     case 'humidity':
     case 'soilWater':
-      return { unit: '%', value: (si: number) => si * 100 };
+      return scaled('%', 100);
     case 'mass':
-      return { unit: 'g', value: (si: number) => si * 1000 };
+      return scaled('g', 1000);
     case 'uvIndex':
-      return { unit: '', value: (si: number) => si };
+      return scaled('', 1);
   }
+}
+
+/** Why a typed value of a quantity cannot be; undefined when it can, or is empty. */
+export function checkTyped(text: string, quantity: ReadQuantity, axis: Axis): string | undefined {
+  if (text === '') return undefined;
+  const si = axis.si(Number(text.replace(',', '.')));
+  const [low, most] = POSSIBLE[quantity];
+  const high = quantity === 'humidity' ? 1 : most;
+  const told = (it: number): string => String(Math.round(axis.value(it)));
+  return Number.isFinite(si) && si >= low && si <= high
+    ? undefined
+    : `${told(low)} to ${told(high)} can be read.`;
 }
 
 /** A moment shortly: the time of today, the day and time otherwise. */

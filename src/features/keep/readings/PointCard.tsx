@@ -4,17 +4,18 @@ import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { bandAt, PLACES, toSteps, trackOf, type Series } from '@/core/readings';
-import { useOpenDesign, useReadingsBook, useStore } from '@/store';
+import { storageTrouble, useOpenDesign, useReadingsBook, useStore } from '@/store';
 import { LineField, PickField } from '@/ui/fields/PlainFields';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
 import { BoxMap } from '../BoxMap';
 import { DetailCard } from '../DetailCard';
 import { useReckoned } from './useReckoned';
-import { onAxis, PLACE_WORD, readingWords } from '@/ui/readingWords';
+import { checkTyped, onAxis, PLACE_WORD, readingWords } from '@/ui/readingWords';
 
 const PLACE_OPTIONS = PLACES.map((value) => ({ value, name: PLACE_WORD[value] }));
 
@@ -37,25 +38,18 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
   }, [spot, point, book]);
   const axis = onAxis(point.quantity, reader);
   const alarm = point.alarm ?? { on: true, low: null, high: null };
-  const toSi = (shown: number): number =>
-    axis.unit === '°F'
-      ? ((shown - 32) * 5) / 9
-      : axis.unit === '%'
-        ? shown / 100
-        : axis.unit === 'g'
-          ? shown / 1000
-          : shown;
   const bound = (side: 'low' | 'high', words: string) => (
     <LineField
       key={`${side} ${alarm[side] ?? ''}`}
       label={`${words}${axis.unit === '' ? '' : `, ${axis.unit}`}`}
       optional
       value={alarm[side] === null ? '' : String(Number(axis.value(alarm[side]).toFixed(2)))}
-      onCommit={(text) => {
-        const number = Number(text.replace(',', '.'));
-        if (text.trim() === '' || Number.isFinite(number))
-          change({ alarm: { ...alarm, [side]: text.trim() === '' ? null : toSi(number) } });
-      }}
+      check={(text) => checkTyped(text, point.quantity, axis)}
+      onCommit={(text) =>
+        change({
+          alarm: { ...alarm, [side]: text === '' ? null : axis.si(Number(text.replace(',', '.'))) },
+        })
+      }
       sx={{ width: 150 }}
     />
   );
@@ -156,38 +150,27 @@ function HandReading({ point }: { readonly point: Series }) {
   const book = useReadingsBook();
   const undoable = useUndoable();
   const reader = useReader();
-  const { unit } = onAxis(point.quantity, reader);
+  const { enqueueSnackbar } = useSnackbar();
+  const axis = onAxis(point.quantity, reader);
   const [round, setRound] = useState(0);
-  const limits = {
-    temperature: [-40, 194],
-    humidity: [0, 100],
-    soilWater: [0, 100],
-    uvIndex: [0, 30],
-    mass: [0, 1e6],
-  }[point.quantity];
+  const write = async (text: string): Promise<void> => {
+    const steps = toSteps(axis.si(Number(text.replace(',', '.'))), point.quantity);
+    try {
+      const batch = await book.add([{ series: point, track: trackOf([Date.now()], [steps]) }]);
+      undoable('Written.', () => book.takeOut(batch));
+      setRound(round + 1);
+    } catch (error) {
+      enqueueSnackbar(`Not written: ${storageTrouble(error)}.`, { variant: 'error', persist: true });
+    }
+  };
   return (
     <Box sx={{ display: 'flex', gap: 1.25, alignItems: 'center' }}>
       <LineField
         key={round}
-        label={`Read now by hand${unit === '' ? '' : `, ${unit}`}`}
+        label={`Read now by hand${axis.unit === '' ? '' : `, ${axis.unit}`}`}
         value=""
-        onCommit={(text) => {
-          const shown = Number(text.replace(',', '.'));
-          const [low = 0, high = 0] = limits;
-          if (text.trim() === '' || !Number.isFinite(shown) || shown < low || shown > high) return;
-          const si =
-            unit === '°F'
-              ? ((shown - 32) * 5) / 9
-              : unit === '%'
-                ? shown / 100
-                : unit === 'g'
-                  ? shown / 1000
-                  : shown;
-          void book
-            .add([{ series: point, track: trackOf([Date.now()], [toSteps(si, point.quantity)]) }])
-            .then((batch) => undoable('Written.', () => book.takeOut(batch)));
-          setRound(round + 1);
-        }}
+        check={(text) => checkTyped(text, point.quantity, axis)}
+        onCommit={(text) => void write(text)}
         sx={{ width: 210 }}
       />
     </Box>
