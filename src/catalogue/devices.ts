@@ -31,53 +31,74 @@ interface Row {
 
 const DEGREE = Math.PI / 180;
 
+/**
+ * Classes of linear UV tubes, by the share of their radiation that is UV-B as sold, T5 (16 mm) and T8 (26 mm);
+ * index at 30 cm under the middle of a new one in its reflector. A bare tube gives about half.
+ */
+const TUBE_CLASSES: readonly {
+  readonly part: string;
+  readonly why: string;
+  readonly t5: [number, number];
+  readonly t8: [number, number] | null;
+  /** Rows that were here before the classes keep their names in designs. */
+  readonly known?: string;
+}[] = [
+  { part: '2 %', why: 'A trace of UV for kinds that hide by day.', t5: [0.5, 0.9], t8: [0.2, 0.4] },
+  {
+    part: '5 to 7 %',
+    why: 'A gentle strip for forest and shade kinds.',
+    t5: [1.6, 2.6],
+    t8: [0.6, 1.1],
+    known: 'uv-tube-low',
+  },
+  {
+    part: '12 %',
+    why: 'For kinds that bask in dappled or open sun.',
+    t5: [3.2, 4.8],
+    t8: [1.2, 1.9],
+    known: 'uv-tube-middle',
+  },
+  {
+    part: '14 %',
+    why: 'For desert kinds that bask in the open; too much for a small forest box.',
+    t5: [4.2, 6.2],
+    t8: null,
+    known: 'uv-tube-high',
+  },
+];
+/** Of what a tube gives in its reflector, bare. */
+const BARE = 0.55;
+
+function tubes(): Row[] {
+  return TUBE_CLASSES.flatMap(({ part, why, t5, t8, known }) =>
+    (['T5', 'T8'] as const).flatMap((size) => {
+      const index = size === 'T5' ? t5 : t8;
+      if (!index) return [];
+      return [true, false].map((reflector): Row => {
+        const id = `uv-${size.toLowerCase()}-${part.split(' ')[0]}${reflector ? '' : '-bare'}`;
+        return {
+          id: size === 'T5' && reflector && known ? known : id,
+          name: `UV tube ${size}, ${part}, ${reflector ? 'in a reflector' : 'bare'}`,
+          group: 'uv',
+          form: 'tube',
+          why: reflector ? why : `${why} Without a reflector about half as strong.`,
+          powers: size === 'T5' ? [24, 8, 14, 39, 54] : [18, 15, 30],
+          length: size === 'T5' ? 0.55 : 0.59,
+          radiant: 0.45,
+          lumens: reflector ? 45 : 30,
+          light: 'fluorescent',
+          uv: reflector ? index : [index[0] * BARE, index[1] * BARE],
+          uvHalf: size === 'T5' ? 6000 : 5000,
+          price: (size === 'T5' ? 36 : 22) - (reflector ? 0 : 10),
+        };
+      });
+    }),
+  );
+}
+
 const rows: Row[] = [
   // UV
-  {
-    id: 'uv-tube-low',
-    name: 'Linear UV tube, low output',
-    group: 'uv',
-    form: 'tube',
-    why: 'A gentle strip for forest and shade kinds.',
-    powers: [14, 8, 22, 24],
-    length: 0.55,
-    radiant: 0.45,
-    lumens: 45,
-    light: 'fluorescent',
-    uv: [0.9, 1.5],
-    uvHalf: 6000,
-    price: 32,
-  },
-  {
-    id: 'uv-tube-middle',
-    name: 'Linear UV tube, middle output',
-    group: 'uv',
-    form: 'tube',
-    why: 'For kinds that bask in dappled sun.',
-    powers: [24, 14, 39],
-    length: 0.55,
-    radiant: 0.45,
-    lumens: 45,
-    light: 'fluorescent',
-    uv: [2.2, 3.4],
-    uvHalf: 6000,
-    price: 38,
-  },
-  {
-    id: 'uv-tube-high',
-    name: 'Linear UV tube, high output',
-    group: 'uv',
-    form: 'tube',
-    why: 'For desert kinds that bask in the open; too much for a small forest box.',
-    powers: [24, 39, 54],
-    length: 0.55,
-    radiant: 0.45,
-    lumens: 42,
-    light: 'fluorescent',
-    uv: [3.8, 5.6],
-    uvHalf: 6000,
-    price: 42,
-  },
+  ...tubes(),
   {
     id: 'uv-compact-low',
     name: 'Compact UV lamp, low output',
@@ -109,6 +130,42 @@ const rows: Row[] = [
     uv: [1.2, 2.2],
     uvHalf: 4500,
     price: 24,
+  },
+  {
+    id: 'uv-metal-halide',
+    name: 'UV metal halide flood',
+    group: 'uv',
+    form: 'bulb',
+    why: 'Bright light, UV and warmth from one lamp for kinds of open country; runs on its own ballast, is never dimmed.',
+    powers: [70, 35, 50, 150],
+    length: 0.12,
+    radiant: 0.6,
+    half: 28,
+    lumens: 75,
+    light: 'fluorescent',
+    uv: [3.5, 7],
+    uvHalf: 5000,
+    clearance: 0.25,
+    heats: true,
+    price: 60,
+  },
+  {
+    id: 'uv-mercury',
+    name: 'Self-ballasted mercury lamp',
+    group: 'uv',
+    form: 'bulb',
+    why: 'UV and warmth from one bulb in large dry boxes; never dimmed or held by a thermostat. Measure: they differ much.',
+    powers: [125, 100, 160],
+    length: 0.12,
+    radiant: 0.65,
+    half: 32,
+    lumens: 18,
+    light: 'fluorescent',
+    uv: [2.2, 5.5],
+    uvHalf: 4000,
+    clearance: 0.3,
+    heats: true,
+    price: 45,
   },
   // Light
   {

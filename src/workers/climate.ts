@@ -81,13 +81,17 @@ export function startForecast(design: Design, catalogue: Catalogue, asked: Forec
   let reject: (reason: Error) => void = () => undefined;
   const stopped = new Promise<never>((_, refuse) => {
     reject = refuse;
-    hand.worker.addEventListener('error', (event) => {
-      if (kept === hand) kept = undefined;
-      refuse(new Error(event.message || 'the worker could not be loaded'));
-    });
   });
+  // The worker outlives many questions: each takes its listener away when it is answered.
+  const fails = (event: ErrorEvent): void => {
+    if (kept === hand) kept = undefined;
+    reject(new Error(event.message || 'the worker could not be loaded'));
+  };
+  hand.worker.addEventListener('error', fails);
   return {
-    done: Promise.race([hand.api.forecast(design, partFor(design, catalogue), asked), stopped]),
+    done: Promise.race([hand.api.forecast(design, partFor(design, catalogue), asked), stopped]).finally(() =>
+      hand.worker.removeEventListener('error', fails),
+    ),
     stop: () => {
       // A year takes seconds: what nobody waits for is not worth finishing.
       if (asked.span === 'year') {

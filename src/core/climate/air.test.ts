@@ -17,7 +17,9 @@ import {
   pressureAt,
   ratioAt,
   relativeAt,
+  saturated,
   saturation,
+  saturationCurve,
   stackFlow,
   stackLaw,
   surfaceUnder,
@@ -25,7 +27,7 @@ import {
   wattsFor,
   wetBulb,
 } from '.';
-import { quickSaturation, soilResistance } from './properties';
+import { soilResistance } from './properties';
 
 interface Psychrometrics {
   SetUnitSystem(system: number): void;
@@ -81,14 +83,19 @@ describe('moist air', () => {
   it('pressure 1500 m up is 84.56 kPa (ASHRAE ch. 1, table 1)', () => {
     expect(pressureAt(1500) / 1000).toBeCloseTo(84.556, 2);
   });
-  it('the engine’s quick formula stays within 0.3 % of the full one indoors', () => {
-    for (let t = 5; t <= 45; t += 2.5) {
-      const full = (0.621945 * saturation(t)) / (SEA - saturation(t));
-      expect(Math.abs(quickSaturation(t, SEA) / full - 1)).toBeLessThan(0.003);
+  it('the quick curve is the full one within 2e-7, and its slope its own; it never stops rising', () => {
+    for (const pressure of [SEA, pressureAt(2500)]) {
+      const curve = saturationCurve(pressure);
+      for (let t = -30; t <= 70; t += 0.37) {
+        expect(Math.abs(curve.at(t) / saturated(t, pressure) - 1)).toBeLessThan(
+          Math.abs(t) < 1 ? 1e-4 : 2e-7,
+        );
+        const [low, high] = [curve.at(t - 1e-4), curve.at(t + 1e-4)];
+        curve.at(t);
+        if (Math.abs(t) > 1e-3) expect(curve.slope / ((high - low) / 2e-4)).toBeCloseTo(1, 4);
+      }
+      for (let t = 60; t < 400; t += 7) expect(curve.at(t + 7)).toBeGreaterThan(curve.at(t));
     }
-    // And rises on past boiling, where the full one turns its sign.
-    for (let t = -80; t < 400; t += 5)
-      expect(quickSaturation(t + 5, SEA)).toBeGreaterThanOrEqual(quickSaturation(t, SEA));
   });
 });
 

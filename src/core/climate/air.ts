@@ -1,15 +1,13 @@
 /** Moist air. SI: °C, Pa, kg of water per kg of dry air. ASHRAE Handbook Fundamentals, ch. 1, unless said otherwise. */
 
-/** 0 °C in kelvin. */
-export const KELVIN = 273.15;
+import { KELVIN } from '../physics/constants';
+
 /** Ratio of the molar masses of water and dry air. */
 const WATER_TO_AIR = 0.621945;
 /** Gas constant of dry air, J/kg K. */
 const GAS = 287.042;
 /** Sea level, Pa. */
 export const STANDARD_PRESSURE = 101_325;
-/** Heat taken up by evaporation at 20 °C, J/kg. */
-export const LATENT = 2.4535e6;
 
 /**
  * Saturation vapour pressure, Pa, over water (over ice below 0 °C): Hyland & Wexler 1983, as ASHRAE prints it.
@@ -70,6 +68,75 @@ export function wetBulb(celsius: number, ratio: number, pressure: number): numbe
         : ((2830 - 0.24 * wet) * full - 1.006 * (celsius - wet)) / (2830 + 1.86 * celsius - 2.1 * wet);
     return at - ratio;
   });
+}
+
+/**
+ * Saturated air at one pressure, kg/kg, by `saturated`, quick to read with its slope: a cubic through its values and
+ * slopes at every kelvin (within 2e-7 of it; 1e-4 in the kelvin around freezing). Over 70 °C, where no box may come, it goes on straight: near boiling the
+ * ratio has no end and then turns its sign, and a surface that a step threw there would stay there.
+ */
+export class SaturationCurve {
+  private readonly values: Float64Array;
+  /** At the start and at the end of each kelvin: at freezing the curve of ice ends and that of water begins. */
+  private readonly starts: Float64Array;
+  private readonly ends: Float64Array;
+  /** kg/kg K where it was read last. */
+  slope = 0;
+
+  constructor(pressure: number) {
+    const count = HOTTEST - COLDEST + 1;
+    this.values = Float64Array.from({ length: count }, (_, i) => saturated(COLDEST + i, pressure));
+    const d = 1e-3;
+    const slope = (low: number, high: number): number =>
+      (saturated(high, pressure) - saturated(low, pressure)) / (high - low);
+    const at = (i: number): number => COLDEST + i;
+    this.starts = Float64Array.from({ length: count }, (_, i) => {
+      const t = at(i);
+      return t === 0 ? slope(0, d) : slope(t - d, t + d);
+    });
+    this.ends = Float64Array.from({ length: count }, (_, i) => {
+      const t = at(i);
+      return t === 0 ? slope(-d, -1e-9) : slope(t - d, t + d);
+    });
+  }
+
+  /** kg/kg at a temperature, °C; its slope is left in `slope`. */
+  at(celsius: number): number {
+    const { values, starts, ends } = this;
+    const place = celsius - COLDEST;
+    const last = values.length - 1;
+    if (place >= last) {
+      this.slope = ends[last]!;
+      return values[last]! + (place - last) * this.slope;
+    }
+    if (place <= 0) {
+      this.slope = 0;
+      return values[0]!;
+    }
+    const i = Math.floor(place);
+    const u = place - i;
+    const v = 1 - u;
+    const a = values[i]!;
+    const b = values[i + 1]!;
+    const sa = starts[i]!;
+    const sb = ends[i + 1]!;
+    this.slope = 6 * u * v * (b - a) + v * (1 - 3 * u) * sa + u * (3 * u - 2) * sb;
+    return v * v * (1 + 2 * u) * a + u * u * (3 - 2 * u) * b + u * v * (v * sa - u * sb);
+  }
+}
+const COLDEST = -40;
+const HOTTEST = 70;
+
+const curves = new Map<number, SaturationCurve>();
+/** The curve of a pressure, made once for each. */
+export function saturationCurve(pressure: number): SaturationCurve {
+  let curve = curves.get(pressure);
+  if (!curve) {
+    if (curves.size > 60) curves.clear();
+    curve = new SaturationCurve(pressure);
+    curves.set(pressure, curve);
+  }
+  return curve;
 }
 
 /** Dry air in a volume of moist air, kg/m³. */

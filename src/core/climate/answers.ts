@@ -1,6 +1,7 @@
 import type { Animal, Range } from '../catalogue';
 import type { BoxModel } from './box';
 import type { Run, SeriesName, Timetable } from './simulate';
+import { humidityAtRecord, zonesFor } from './zones';
 
 /** Film over which a leaf counts as wet, and glass as fogged, kg/m² (common practice: what a finger feels, an eye sees). */
 export const WET = 0.005;
@@ -165,12 +166,9 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
     }
     return count > 0 ? sum / count : NaN;
   };
-  // Where the animal mostly is: both sides at the ground, for climbers the branches too.
-  const damp = (i: number): number =>
-    bands.climbs
-      ? (at('rh0')(i) + at('rh1')(i) + at('rh2')(i) + at('rh3')(i)) / 4
-      : (at('rh0')(i) + at('rh2')(i)) / 2;
-  const warmSide: SeriesName = bands.climbs ? 'air1' : 'air0';
+  const zones = zonesFor(bands);
+  const damp = (i: number): number => humidityAtRecord(run, zones, i);
+  const warmSide = zones.warm;
   const humidity = zone(damp, bands.humidityDay, bands.humidityNight);
   const leafy = box.cells.some((it) => it.leaves > 1e-3);
   const wet = (i: number): boolean =>
@@ -208,13 +206,13 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
   }
   return {
     warm: zone(at(warmSide), bands.warm, bands.night),
-    cool: zone(at('air2'), bands.cool, bands.night),
+    cool: zone(at(zones.cool), bands.cool, bands.night),
     basking: spotted && bands.basking ? zone(at(spotName), bands.basking, { low: -50, high: 100 }) : null,
     humidity,
     humidInside:
       (humidity.day.inside * humidity.day.hours + humidity.night.inside * humidity.night.hours) /
       Math.max(1e-9, humidity.day.hours + humidity.night.hours),
-    gradient: meanWhere(warmSide, true) - meanWhere('air2', true),
+    gradient: meanWhere(warmSide, true) - meanWhere(zones.cool, true),
     nightDrop: meanWhere(warmSide, true) - meanWhere(warmSide, false),
     wetPerMisting: mistings > 0 ? wetHours / mistings : 0,
     wetPerDay: wetHours / days,

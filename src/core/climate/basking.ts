@@ -1,9 +1,7 @@
 import { inBeam, onAxis } from '../light/sources';
 import type { Placed } from '../scape/place';
-import { KELVIN } from './air';
+import { KELVIN, STEFAN_BOLTZMANN } from '../physics/constants';
 
-/** W/m²K⁴ */
-const STEFAN_BOLTZMANN = 5.670374e-8;
 /** Of wood, stone and skin, for warmth that falls on them and that they give off (from memory). */
 const ABSORBS = 0.85;
 const EMITS = 0.95;

@@ -1,3 +1,4 @@
+import type { Hydraulics } from '../ground/hydraulics';
 import type { StackLaw } from './vents';
 
 /**
@@ -14,9 +15,13 @@ export interface BoxModel {
   readonly heaters: readonly HeaterModel[];
   readonly wetters: readonly WetterModel[];
   readonly fans: readonly FanModel[];
+  readonly chambers: readonly ChamberModel[];
   /** What calibration found: of air exchange, of evaporation from ground and water, of the heat that stays. */
   readonly factors: { readonly exchange: number; readonly wetness: number; readonly gain: number };
 }
+
+/** Less than a square millimetre is not there, m². */
+export const NO_AREA = 1e-6;
 
 export type Column = 0 | 1;
 export type Cell = 0 | 1 | 2 | 3;
@@ -25,8 +30,10 @@ export type Cell = 0 | 1 | 2 | 3;
 export interface CellModel {
   /** m³ */
   readonly air: number;
-  /** Panes or boards towards the room: m², J/K, and W/K from their middle to the room. */
+  /** Panes or boards towards the room: m², J/K, and W/K from their middle to the room; 0 m²: there are none. */
   readonly pane: { readonly area: number; readonly heat: number; readonly toRoom: number };
+  /** Gauze walls and open lid, through which warm bodies see the room, m². */
+  readonly open: number;
   /** One side of all leaves, m². */
   readonly leaves: number;
   /** Wood, stone and background: m² and J/K. */
@@ -40,9 +47,8 @@ export interface CellModel {
 export interface SoilNode {
   /** m */
   readonly thickness: number;
-  /** Water at rest over the water below, and when full, m³/m³. */
-  readonly rest: number;
-  readonly porosity: number;
+  /** How it holds and passes water. */
+  readonly soil: Hydraulics;
   /** What no root or air takes out, m³/m³. */
   readonly residual: number;
   /** J/K of all of it, moist. */
@@ -63,12 +69,48 @@ export interface ColumnModel {
   readonly sides: number;
   /** Drainage bed or floor: J/K, W/K to the soil over it and down to what it stands on. */
   readonly bed: { readonly heat: number; readonly toSoil: number; readonly down: number };
+  /** How the foot of the soil meets the water below; null: a bare floor that holds all that sinks. */
+  readonly foot: FootModel | null;
+  /** Share of what the ground sees overhead that is room, not box: an open lid. */
+  readonly sky: number;
   /** Open water: m², kg when full, W/K to the bed. */
   readonly pool: { readonly area: number; readonly full: number; readonly toBed: number };
   /** Moving water's own surface while it runs, m². */
   readonly falls: number;
   /** What lies under the lamp: m² and J/K; nothing shades it. */
   readonly spot: { readonly area: number; readonly heat: number };
+}
+
+/** Where soil ends over a bed or in open water. Heights m above the floor of the box. */
+export interface FootModel {
+  /** Underside of the soil: the barrier. */
+  readonly height: number;
+  /** Share of it that reaches down into the water, or is joined to it by a wick: there water rises as it sinks. */
+  readonly touches: number;
+  /** Pores of what lies between water and barrier, as vapour finds them: 1 where nothing does. */
+  readonly pores: number;
+  /** kg of water for each m of level below the soil. */
+  readonly perMetre: number;
+}
+
+/** A hide that keeps an air of its own: a box of moss, a cave with a reservoir, a half-buried tube. */
+export interface ChamberModel {
+  /** Piece it is. */
+  readonly piece: string;
+  readonly cell: Cell;
+  /** m³ of its air. */
+  readonly air: number;
+  /** m² of wet moss or reservoir, kg it holds when freshly wetted; 0: a dry one. */
+  readonly wet: number;
+  readonly holds: number;
+  /** m² of bare soil under it. */
+  readonly soil: number;
+  /** Way in: m², and its height, m. */
+  readonly way: { readonly area: number; readonly height: number };
+  /** J/K of what is in it and around it; W/K to the air outside and to the soil. */
+  readonly heat: number;
+  readonly toAir: number;
+  readonly toSoil: number;
 }
 
 export interface ExchangeModel {

@@ -3,7 +3,8 @@ import type { Design } from '../design/schema';
 import { ratioAt } from './air';
 import type { BoxModel } from './box';
 import { readyOf } from './forecast';
-import { settle, simulate, type Run } from './simulate';
+import { settle } from './settle';
+import { simulate, type Run } from './simulate';
 import type { Weather } from './weather';
 
 /** What a logger wrote, evenly or not: s from midnight of its first day, °C, 0 to 1. */
@@ -120,7 +121,10 @@ export function calibrate(
   const model = (log: readonly number[]): { humidity: number[]; temperature: number[] } => {
     const [exchange = 1, wetness = 1, gain = 1] = log.map(Math.exp);
     const box: BoxModel = { ...ready.box, factors: { exchange, wetness, gain } };
-    const start = settle({ box, weather, plan: ready.plan, looser: 4 }, 24);
+    const start = settle(
+      { box, weather, plan: ready.plan, looser: 4, cycle: ready.cycle, keptSoil: ready.keptSoil },
+      24,
+    );
     const run = simulate({ box, weather, plan: ready.plan, days, every, start, looser: 2 });
     return atReadings(run, readings, cell);
   };

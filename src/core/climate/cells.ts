@@ -4,6 +4,9 @@ import type { Placed } from '../scape/place';
 import type { Cell, CellModel, Column } from './box';
 import { WALL_STUFF } from './walls';
 
+/** J/m²K of the outermost millimetre of wood or foam that follows the air (from memory). */
+const HARD_SKIN = 1000;
+
 interface CellAsked {
   readonly design: Design;
   readonly cell: Cell;
@@ -43,7 +46,13 @@ export function cellModel({
   const stuff = material === 'mesh' ? WALL_STUFF.glass : WALL_STUFF[material];
   const side = walls.reduce((sum, { run }) => sum + run, 0) * tall;
   const lid = canopy ? floor * (top === 'solid' ? 1 : topCover) : 0;
-  const pane = Math.max(0.01, side + lid);
+  const pane = side + lid;
+  const sides = [
+    { wall: outer, run: depth },
+    { wall: 'back', run: width / 2 },
+    { wall: 'front', run: width / 2 },
+  ].reduce((sum, { run }) => sum + run, 0);
+  const open = sides * tall - side + (canopy ? floor - lid : 0);
   const behind = (wall: string): number =>
     design.scape.backgrounds.find((it) => it.wall === wall)?.thickness ?? 0;
   // A background insulates its wall.
@@ -83,10 +92,11 @@ export function cellModel({
     pane: {
       area: pane,
       heat: pane * wallThickness * stuff.density * stuff.heat,
-      toRoom: Math.max(0.02, toRoom),
+      toRoom,
     },
-    leaves: leafy * floor * (canopy ? 0.5 : 0.5),
-    hard: { area: Math.max(0.005, hard), heat: Math.max(50, Math.min(heat * foam, 60_000)) },
+    open: Math.max(0, open),
+    leaves: leafy * floor * 0.5,
+    hard: { area: hard, heat: Math.max(hard * HARD_SKIN, Math.min(heat * foam, 60_000)) },
     floor,
     height: tall,
   };

@@ -1,14 +1,14 @@
 import { materialOf, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
+import { WATER_DENSITY, VAPOUR_DIFFUSION } from '../physics/constants';
+import { hydraulicsOf } from '../ground/hydraulics';
 import { heightAt } from '../ground/floor';
 import type { Lying } from '../ground/lying';
 import { normalise } from '../ground/parts';
 import { blendOf, SQUEEZE, type Blend } from '../ground/water';
 import type { Placed } from '../scape/place';
-import type { Column, ColumnModel, SoilNode } from './box';
+import { NO_AREA, type Column, type ColumnModel, type FootModel, type SoilNode } from './box';
 import { letsThrough, WALL_STUFF } from './walls';
-
-const WATER = 998;
 
 /** What lies at a place of the floor, m. */
 export interface Sample {
@@ -59,8 +59,10 @@ export function samplesOf(
   return samples;
 }
 
-/** Diffusion through litter: 2.5e-5 m²/s in air, porosity 0.9, tortuosity 0.64: about 2100 s/m for 3 cm. */
-const LITTER_DIFFUSION = 2.5e-5 * 0.9 * 0.64;
+/** m²/s through leaf litter: porosity 0.9, tortuosity 0.64 (from memory): about 2100 s/m for 3 cm. */
+const LITTER_DIFFUSION = VAPOUR_DIFFUSION * 0.9 * 0.64;
+/** Pores of a raised panel or foam grid, as vapour finds them (from memory). */
+const PANEL_PORES = 0.9;
 
 const DEFAULT_BLEND: Blend = { porosity: 0.6, held: (suction) => 0.05 + 0.45 / (1 + (suction / 12) ** 0.9) };
 
@@ -74,6 +76,10 @@ interface ColumnAsked {
   readonly columnAt: (x: number) => Column;
   /** Half in which the basking place lies. */
   readonly basks: Column | null;
+  /** Water of the whole bed, kg, when it stands at the barrier. */
+  readonly bedFull: number;
+  /** Share of what its ground sees overhead that is open to the room. */
+  readonly sky: number;
 }
 
 /** Ground, bed and water of one half of the box. */
@@ -86,6 +92,8 @@ export function columnModel({
   half,
   columnAt,
   basks,
+  bedFull,
+  sky,
 }: ColumnAsked): ColumnModel {
   const per = half / Math.max(1, samples.length);
   const wet = samples.filter((it) => it.water > 0.003);
@@ -121,6 +129,7 @@ export function columnModel({
         )
       : 600;
     const rest = blend.held(Math.max(0, level - datum) * 100);
+    // What no root takes out, at 15 bar.
     const residual = Math.min(rest * 0.8, blend.held(15_000));
     const moist =
       drained || level / soilDepth <= moistShare
@@ -129,8 +138,7 @@ export function columnModel({
     const begins = drained ? rest : moist;
     soil.push({
       thickness,
-      rest,
-      porosity: blend.porosity,
+      soil: hydraulicsOf(blend),
       residual,
       heat: Math.max(1e-4, area) * thickness * (dry * 1100 + begins * 4.18e6),
       conducts: [0.05 + (0.2 * dry) / 1500, 0.45 + (1.3 * dry) / 1500],
@@ -143,8 +151,12 @@ export function columnModel({
     ({ piece, solid }) => columnAt(solid.foot.x) === column && dishOf(piece.kind, catalogue),
   );
   const dishArea = dishes.reduce((sum, { solid }) => sum + solid.shades * 0.8, 0);
-  const poolArea = wet.length * per + dishArea;
-  const poolWater = (wet.reduce((sum, it) => sum + it.water, 0) * per + dishArea * 0.02) * WATER;
+  // A bare floor is a shallow pool that holds what falls on it.
+  const bare = land.length === 0 && wet.length === 0;
+  const poolArea = bare ? half : wet.length * per + dishArea;
+  const poolWater = bare
+    ? 0
+    : (wet.reduce((sum, it) => sum + it.water, 0) * per + dishArea * 0.02) * WATER_DENSITY;
   const falls = pieces.reduce(
     (sum, { piece, solid }) =>
       piece.pump && columnAt(solid.foot.x) === column ? sum + Math.min(0.3, solid.surface * 0.4) : sum,
@@ -175,9 +187,45 @@ export function columnModel({
     },
     pool: { area: poolArea, full: poolWater, toBed: poolArea * 30 },
     falls,
+    foot: footOf({ design, land, foot, bedFull, poolArea }),
+    sky,
     spot: basks === column ? { area: 0.02, heat: 0.02 * 0.012 * 1.6e6 } : { area: 0, heat: 0 },
   };
 }
+
+/** How the soil of a half meets the water under it, or beside it. */
+function footOf({
+  design,
+  land,
+  foot,
+  bedFull,
+  poolArea,
+}: {
+  readonly design: Design;
+  readonly land: readonly Sample[];
+  readonly foot: number;
+  readonly bedFull: number;
+  readonly poolArea: number;
+}): FootModel | null {
+  if (land.length === 0) return null;
+  const { ground } = design;
+  if (ground.method === 'none') return null;
+  if (ground.method === 'full-water')
+    // Land in open water stands in it: it drinks from the level of the pool.
+    return { height: foot, touches: 1, pores: 1, perMetre: WATER_DENSITY * Math.max(NO_AREA, poolArea) };
+  const deep = Math.max(...land.map((it) => it.bed), 0);
+  if (deep <= 0 || bedFull <= 0) return null;
+  // What is filled down to the floor stands in the water beside the bed, as a wick does.
+  const touching = land.filter((it) => it.foot < deep - 0.005);
+  return {
+    height: deep,
+    touches: touching.length / land.length,
+    pores: ground.method === 'bead-bed' ? BED_PORES : PANEL_PORES,
+    perMetre: bedFull / deep,
+  };
+}
+/** Pores of a bed of beads as poured (common practice; Scott & Kilgour 1969 give 0.36 at the closest). */
+const BED_PORES = 0.4;
 
 const dishOf = (kind: string, catalogue: Catalogue): boolean =>
   catalogue.scape.pieces.some(

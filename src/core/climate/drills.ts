@@ -2,9 +2,9 @@ import type { Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
 import type { Bands } from './answers';
 import type { HeaterModel, WetterModel } from './box';
-import { readyOf, type Ready } from './forecast';
+import { readyOf, settled, type Ready } from './forecast';
 import { dayOfSeason, type Season } from './roomProfile';
-import { settle, simulate, type Run, type SeriesName, type Timetable } from './simulate';
+import { simulate, type Run, type SeriesName, type Timetable } from './simulate';
 
 export const DRILLS = [
   {
@@ -84,7 +84,7 @@ export function drill(
 ): DrillResult {
   const from = dayOfSeason(season, design.climate.room.latitude);
   const ready = readyOf(design, catalogue, from);
-  const start = settle({ box: ready.box, weather: ready.weather(4, null), plan: ready.plan, looser: 2 });
+  const start = settled(ready);
   const played = play(id, ready, design, start, seed);
   const limits = limitsOf(played, ready.bands, ready);
   const first = firstOf(limits);
@@ -235,7 +235,7 @@ function limitsOf({ t, series }: Run, bands: Bands, { outfit, box }: Ready): rea
     );
   if (outfit.bedFull > 0 && box.reservoir.takes === 'bed')
     limits.push(seek('water over the barrier', s('reservoir'), (it) => it > outfit.bedFull * 0.98, Math.max));
-  if (box.columns[0].soil[1].rest > 0.12) {
+  if (box.columns[0].start[1] > 0.12) {
     const dry = (i: number): number => Math.min(s('mid0')(i), s('mid1')(i));
     const least = box.columns[0].soil[1].residual + 0.02;
     limits.push(seek('soil dry', dry, (it) => it < least && least < (series.mid0[0] ?? 0), Math.min));

@@ -19,8 +19,7 @@ import {
 } from '.';
 import { SparseLu } from './sparse';
 import { Stepper } from './rosenbrock';
-import { counted } from './states';
-import { AIR_DENSITY } from './properties';
+import { AIR_DENSITY } from '../physics/constants';
 import { boxOf, fitted, FLAT, INDOORS, STEADY, STILL, TWO_MISTS, type Told } from './testing';
 
 const room = (box: BoxModel, days: number, profile: RoomProfile = FLAT, seed: number | null = 1) =>
@@ -139,20 +138,31 @@ describe('the stepper', () => {
     const jac = new Float64Array(system.pattern.length);
     const dy = new Float64Array(system.size);
     system.evaluate(40_000, y, dy, jac);
+    // Every state against every other, by differences from both sides; a corner of a table may lie between them.
+    const worst: string[] = [];
+    let compared = 0;
     const at = new Map(system.pattern.map(([r, c], i) => [r * 1000 + c, jac[i]!]));
-    for (let c = 0; c < 12; c += 1) {
-      const h = Math.max(1e-7, Math.abs(y[c]!) * 1e-6);
+    for (let c = 0; c < system.size; c += 1) {
+      const h = Math.max(1e-8, Math.abs(y[c]!) * 1e-7);
       const [a, b] = [Float64Array.from(y), Float64Array.from(y)];
       a[c]! -= h;
       b[c]! += h;
       const [fa, fb] = [new Float64Array(system.size), new Float64Array(system.size)];
       system.evaluate(40_000, a, fa, null);
       system.evaluate(40_000, b, fb, null);
-      for (let r = 0; r < 12; r += 1) {
+      for (let r = 0; r < system.size; r += 1) {
         const numeric = (fb[r]! - fa[r]!) / (2 * h);
-        expect(Math.abs(numeric - (at.get(r * 1000 + c) ?? 0))).toBeLessThan(2e-2 * Math.abs(numeric) + 1e-4);
+        const own = at.get(r * 1000 + c) ?? 0;
+        if (numeric !== 0) compared += 1;
+        if (
+          Math.abs(numeric - own) >
+          1e-3 * Math.abs(numeric) + 1e-6 * (1 + Math.abs(fa[r]!) / h) * 1e-3 + 1e-9
+        )
+          worst.push(`${r} by ${c}: ${numeric.toExponential(3)}, not ${own.toExponential(3)}`);
       }
     }
+    expect(worst).toEqual([]);
+    expect(compared).toBeGreaterThan(300);
   });
 });
 
@@ -220,7 +230,8 @@ describe('the physics', () => {
       const box = boxOf({ poolArea: 0, leaves: 0, theta: 0.6, litter: 0, cover: 0 });
       const airy: BoxModel = {
         ...box,
-        exchange: { ...box.exchange, topDraught: 0.2, stack: null },
+        exchange: { ...box.exchange, stack: null },
+        fans: [{ id: 'fan', flow: 0.2, control: null }],
         heaters: [
           {
             id: 'lamp',
@@ -233,7 +244,8 @@ describe('the physics', () => {
           },
         ],
       };
-      const plan = () => ({ ...STILL, heaters: [[{ from: 0, to: 86_400 }]] });
+      const on = [{ from: 0, to: 86_400 }];
+      const plan = () => ({ ...STILL, heaters: [on], fans: [on] });
       const it = simulate({
         box: airy,
         weather: room(airy, 1, STEADY, null),
@@ -253,8 +265,9 @@ describe('the physics', () => {
   });
 
   it('a mat of 150 W/m² under ten centimetres of moist soil stands some 30 K over it', () => {
-    // q·d/λ = 150 · 0.1 / 0.5 = 30 K by hand, with λ 0.5 W/m K.
-    const bare = boxOf({ poolArea: 0, leaves: 0, theta: 0.6, litter: 0 });
+    // q·d/λ = 150 · 0.1 / 0.5 = 30 K by hand, with λ 0.5 W/m K: of that 24 K between the middles of the outermost
+    // layers, half a centimetre under the top and 1.5 cm over the foot, and 150/200 K into the soil.
+    const bare = boxOf({ poolArea: 0, leaves: 0, theta: 0.75, litter: 1e9 });
     const column = bare.columns[0];
     const soil = column.soil.map((it) => ({
       ...it,
@@ -262,8 +275,10 @@ describe('the physics', () => {
     })) as unknown as typeof column.soil;
     const box: BoxModel = {
       ...bare,
+      // Without drainage and full to the brim: vapour in its pores would carry heat besides.
+      reservoir: { takes: 'nowhere', start: 0, full: 1e6, drain: null },
       columns: [
-        { ...column, soil, sides: 0, bed: { ...column.bed, toSoil: column.area * 200, down: 0 } },
+        { ...column, soil, sides: 0, foot: null, bed: { ...column.bed, toSoil: column.area * 200, down: 0 } },
         bare.columns[1],
       ],
       heaters: [
@@ -280,8 +295,7 @@ describe('the physics', () => {
       start: null,
     });
     const last = it.t.length - 1;
-    expect(it.series.bed0[last]! - it.series.ground0[last]!).toBeGreaterThan(24);
-    expect(it.series.bed0[last]! - it.series.ground0[last]!).toBeLessThan(33);
+    expect(it.series.bed0[last]! - it.series.ground0[last]!).toBeCloseTo(24.75, 0);
   });
 });
 
@@ -442,6 +456,5 @@ describe('must hold, over random boxes', () => {
     });
     expect(Math.max(...found.series.fogged)).toBeGreaterThan(0.004);
     expect(saturated(12, box.pressure)).toBeGreaterThan(0.008);
-    expect(counted(box, 'waterIn')).toBeGreaterThan(AT.probes - 1);
   });
 });

@@ -3,6 +3,9 @@ import type { Design, Device } from '../design/schema';
 import { siteOf } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
 import { layAll } from '../ground/lying';
+import { cavityOf } from '../light/cavity';
+import { PATCHES } from '../light/rays';
+import { WATER_DENSITY } from '../physics/constants';
 import { leavesOf } from '../living/growth';
 import type { Placed } from '../scape/place';
 import { pressureAt } from './air';
@@ -11,6 +14,7 @@ import type {
   BoxModel,
   Cell,
   CellModel,
+  ChamberModel,
   Column,
   ColumnModel,
   ControlModel,
@@ -23,7 +27,9 @@ import { cellModel } from './cells';
 import { columnModel, samplesOf } from './columns';
 import { lampsOf, type Lit } from './lamps';
 import { exchangeOf } from './openings';
-import { warms, wets } from './sharing';
+import { chamberOf } from './hides';
+import { sceneOf } from './scene';
+import { aroundOf, fogs, warms, wets } from './sharing';
 import { sprayOf } from './spray';
 
 /** A design as the engine takes it, with what the screens need to point back at it. */
@@ -50,7 +56,6 @@ export interface Outfit {
   readonly openings: { readonly low: number; readonly high: number; readonly top: number };
 }
 
-const WATER = 998;
 /** Share of the floor leaves cover, each side counted once, until plants are chosen: by stage (from memory). */
 const LEAVES: Record<Design['brief']['stage'], number> = {
   planned: 1,
@@ -59,9 +64,6 @@ const LEAVES: Record<Design['brief']['stage'], number> = {
   'growing-in': 1,
   inhabited: 1.5,
 };
-
-/** Share of the floor that catches drops even where hardly anything grows (from memory). */
-const LEAST_LEAVES = 0.4;
 
 /** Heat and water of a design as numbers for the engine. */
 export function outfitOf(
@@ -77,6 +79,7 @@ export function outfitOf(
   const columnAt = (x: number): Column => (x >= width / 2 === (scape.warm === 'right') ? 0 : 1);
   const samples = samplesOf(design, laid.stackAt, columnAt);
   const pieces = ground.pieces;
+  const highest = Math.max(0, ...samples.map((it) => Math.max(it.top, it.foot + it.water))) + 0.02;
   const half = (width / 2) * depth;
 
   const groundHeight = ([0, 1] as const).map((column) => {
@@ -92,6 +95,10 @@ export function outfitOf(
 
   const lit = lampsOf(design, catalogue, today);
   const basking = baskingPlace(design, pieces, lit, site.groundAt, columnAt);
+  const drainage = ground.layers.filter((it) => it.layer.kind === 'drainage');
+  const bedFull = drainage.reduce((sum, it) => sum + it.placed * (it.voids ?? 0.4), 0) * WATER_DENSITY;
+  const floorHeight = Math.max(0, Math.min(middle, height - 0.03));
+  const sky = skyOf(design, cavityOf({ width, depth, floor: floorHeight, tier: tierHeight, height }));
   const columns = ([0, 1] as const).map((column) =>
     columnModel({
       design,
@@ -102,22 +109,25 @@ export function outfitOf(
       half,
       columnAt,
       basks: basking?.column ?? null,
+      bedFull,
+      sky,
     }),
   ) as [ColumnModel, ColumnModel];
-  const dampness = columns[0].soil[0].rest;
+  // Before plants are chosen, a moist box is taken to be planted as its stage lets it be, a dry one to be bare.
   const planted = leavesOf(design, catalogue) / (width * depth);
-  // Stems, wood and litter catch drops where leaves are few. Much less than this is too little for the engine to hold: a leaf
-  // that weighs next to nothing can be thrown far off by one step.
-  const leafy =
-    planted > 0
-      ? Math.max(LEAST_LEAVES, planted)
-      : dampness > 0.12
-        ? LEAVES[design.brief.stage]
-        : LEAST_LEAVES;
+  const leafy = planted > 0 ? planted : columns[0].start[0] > 0.12 ? LEAVES[design.brief.stage] : 0;
   const cells = ([0, 1, 2, 3] as const).map((cell) =>
     cellModel({ design, cell, groundHeight, tierHeight, pieces, columnAt, leafy, catalogue }),
   ) as [CellModel, CellModel, CellModel, CellModel];
   const { exchange, openings } = exchangeOf(design, catalogue, Math.max(...groundHeight));
+  const around = aroundOf({
+    design,
+    catalogue,
+    scene: sceneOf({ design, groundHeight, tierHeight, cells, pieces }),
+    columns,
+    cells,
+    tierHeight,
+  });
 
   const heaters: HeaterModel[] = [];
   const heaterDevices: Device[] = [];
@@ -170,13 +180,11 @@ export function outfitOf(
       continue;
     }
     if (kind.water) {
-      const spray = kind.spray && sprayOf(device.at, kind.spray.value, shape, site, pieces);
+      const spray = kind.spray && sprayOf(device.at, kind.spray.value, shape, site, pieces, highest);
       wetters.push({
         id: device.id,
         rate: kind.water.value * device.dim,
-        targets: spray
-          ? wets(spray.shares, cell, columnAt(device.at.x), columns, cells, kind)
-          : [{ to: 'air', cell, share: 1 }],
+        targets: spray ? wets(around, [spray], kind.id === 'nozzle-fine') : fogs(around, device.at),
         control: kind.form === 'fogger' ? dampBy(device, 1) : null,
         bottle: 'bottle',
       });
@@ -188,15 +196,13 @@ export function outfitOf(
         id: device.id,
         power: device.power * device.dim,
         targets: warms({
-          design,
+          around,
           device,
           kind,
           cell,
           column: columnAt(device.at.x),
           basking,
           lit,
-          columns,
-          cells,
         }),
         control: heldBy(device, kind),
       });
@@ -207,16 +213,14 @@ export function outfitOf(
     (it) => it && (it.kind === 'hand-sprayer' || findDeviceKind(catalogue, it.kind)?.form === 'nozzle'),
   );
   if (sprayers.length === 0 && design.climate.mist.times.length > 0) {
-    const hand = sprayOf({ x: width / 2, y: depth * 0.2, z: height - 0.02 }, 0.9, shape, site, pieces);
+    // The hand goes along the front.
+    const hand = HAND.places.map((part) =>
+      sprayOf({ x: width * part, y: depth * 0.2, z: height - 0.02 }, HAND.half, shape, site, pieces, highest),
+    );
     wetters.push({
       id: 'hand',
-      rate: 0.0012,
-      targets: [0, 1].flatMap((column) =>
-        wets(hand.shares, (column * 2 + 1) as Cell, column as Column, columns, cells, null).map((it) => ({
-          ...it,
-          share: it.share / 2,
-        })),
-      ),
+      rate: HAND.rate,
+      targets: wets(around, hand, false),
       control: null,
       bottle: null,
     });
@@ -224,9 +228,7 @@ export function outfitOf(
   }
 
   const bedWater =
-    ground.layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.water : 0), 0) * WATER;
-  const drainage = ground.layers.filter((it) => it.layer.kind === 'drainage');
-  const bedFull = drainage.reduce((sum, it) => sum + it.placed * (it.voids ?? 0.4), 0) * WATER;
+    ground.layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.water : 0), 0) * WATER_DENSITY;
   const { outlet } = design.ground;
   const deepest = drainage.reduce((most, it) => Math.max(most, ...Object.values(it.top)), 0);
   const flooded = design.ground.method === 'full-water';
@@ -246,6 +248,13 @@ export function outfitOf(
       heaters,
       wetters,
       fans,
+      chambers: pieces
+        .flatMap((placed): ChamberModel[] => {
+          const { foot, bounds } = placed.solid;
+          const chamber = chamberOf(placed, cellAt(foot.x, (bounds.z0 + bounds.z1) / 2));
+          return chamber && chamber.wet > 0 ? [chamber] : [];
+        })
+        .slice(0, MOST_CHAMBERS),
       factors: {
         exchange: calibration?.exchange ?? 1,
         wetness: calibration?.wetness ?? 1,
@@ -262,6 +271,27 @@ export function outfitOf(
     bedFull,
     openings,
   };
+}
+
+/** Places along the front a sprayer is held, half of its cone, radians, and kg/s of its pulls (from memory). */
+const HAND = { places: [1 / 4, 3 / 4], half: 0.9, rate: 0.0012 } as const;
+/** Moist hides that are followed as cells of their own. */
+const MOST_CHAMBERS = 4;
+
+/** Share of what the ground sees that is room: open lid and gauze walls, by view. */
+function skyOf(design: Design, cavity: ReturnType<typeof cavityOf>): number {
+  const { top, topCover, material, screened } = design.enclosure;
+  const open = (patch: number): number => {
+    if (patch < 2) return 0;
+    if (patch < 4) return top === 'solid' ? 0 : 1 - topCover;
+    const wall = patch < 6 ? 'left' : patch < 8 ? 'right' : patch < 12 ? 'front' : 'back';
+    return material === 'mesh' || screened.some((it) => it === wall) ? 1 : 0;
+  };
+  let sum = 0;
+  for (let ground = 0; ground < 2; ground += 1)
+    for (let patch = 0; patch < PATCHES; patch += 1)
+      sum += 0.5 * (cavity.views[ground * PATCHES + patch] ?? 0) * open(patch);
+  return Math.min(1, sum);
 }
 
 function baskingPlace(

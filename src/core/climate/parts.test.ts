@@ -202,6 +202,7 @@ describe('answers, from a run worked by hand', () => {
     t,
     series: series(told),
     powers: [],
+    chambers: [],
     end: new Float64Array(0),
     water: balance,
     heat: balance,

@@ -1,5 +1,5 @@
-import { luxFrom, heatFrom, type Field, type Lamp, type Plane, type Point3 } from '../light/field';
-import { dailyLight, LUX_PER_PPFD } from '../light/sources';
+import { heatFrom, ppfdFrom, type Field, type Lamp, type Plane, type Point3 } from '../light/field';
+import { dailyLight } from '../light/sources';
 import { relativeAt, ratioAt } from './air';
 import type { Outfit } from './outfit';
 import type { Run, SeriesName } from './simulate';
@@ -103,7 +103,7 @@ export function plantLightAt(lit: Outfit['lit'], { x, y, z }: Point3, hours: (de
   let ppfd = 0;
   let daily = 0;
   for (const { lamp, device } of lit) {
-    const own = luxFrom(lamp, x, y, z) / LUX_PER_PPFD[lamp.light];
+    const own = ppfdFrom(lamp, x, y, z);
     ppfd += own;
     daily += dailyLight(own, hours(device.id));
   }

@@ -1,6 +1,6 @@
-import type { Ready } from './forecast';
+import { settled, type Ready } from './forecast';
 import { warmthAt, humidityAt, type Moment } from './picture';
-import { settle, simulate, type Run, type Timetable, type Window } from './simulate';
+import { simulate, type Run, type Timetable, type Window } from './simulate';
 import type { Point3 } from '../light/field';
 
 /** Something that goes wrong in a box for a while. */
@@ -134,8 +134,7 @@ export function playOut(asked: PlayAsked): Run {
     temperature: sound.temperature.map((it, hour) => (shifted(hour, has('room-hot')) ? it + 7 : it)),
     ratio: sound.ratio.map((it, hour) => (shifted(hour, has('room-dry')) ? it * 0.5 : it)),
   };
-  const start =
-    asked.start ?? settle({ box: ready.box, weather: ready.weather(4, null), plan: ready.plan, looser: 2 });
+  const start = asked.start ?? settled(ready);
   return simulate({ box, weather, plan: (day) => troubled(ready, day, asked), days, every, start });
 }
 

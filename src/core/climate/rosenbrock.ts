@@ -9,10 +9,19 @@ export interface System {
   readonly pattern: readonly (readonly [row: number, column: number])[];
   /** Writes f, and the Jacobian's entries when they are asked for. */
   readonly evaluate: (t: number, y: Float64Array, dy: Float64Array, jacobian: Float64Array | null) => void;
+  /**
+   * Which side of its corners the state last evaluated lies on, as a number; a system without corners leaves it out. A
+   * step across one is taken by the implicit Euler rule, at which the two stages would only throw each other back.
+   */
+  readonly regime?: () => number;
   /** How far each state may be off, in its own unit; 0: it is only counted and steers nothing. */
   readonly allowed: Float64Array;
 }
 
+/** s of the longest step across a corner. */
+const ACROSS = 60;
+/** s of the very first step that is tried. */
+const FIRST = 10;
 /** γ of the L-stable pair. */
 const GAMMA = 1 - Math.SQRT1_2;
 
@@ -44,13 +53,13 @@ export class Stepper {
   /** One over what each state may be off; 0 for those that steer nothing. */
   private readonly sharp: Float64Array;
   /** s; what the next step will try. */
-  private next = 10;
+  private next = FIRST;
   /** Of all steps so far. */
   readonly count = { taken: 0, refused: 0 };
 
   constructor(
     private readonly system: System,
-    private readonly limits: StepLimits = { least: 0.5, most: 600 },
+    private limits: StepLimits = { least: 0.5, most: 600 },
   ) {
     const { size, pattern, counted } = system;
     const tally: number[] = [];
@@ -72,6 +81,15 @@ export class Stepper {
     this.probe = new Float64Array(size);
     this.f = new Float64Array(size);
     this.sharp = system.allowed.map((it) => (it > 0 ? 1 / it : 0));
+  }
+
+  /** The same equations from the beginning, with other limits. */
+  again(limits: StepLimits): this {
+    this.limits = limits;
+    this.next = FIRST;
+    this.count.taken = 0;
+    this.count.refused = 0;
+    return this;
   }
 
   /** After something was switched: begins with short steps again. */
@@ -98,6 +116,7 @@ export class Stepper {
       // Alike to the end of the stretch, unless an error says otherwise.
       let h = left / Math.max(1, Math.ceil(left / this.next - 1e-9));
       system.evaluate(t, y, f, jacobian);
+      const side = system.regime?.();
       for (let i = 0; i < core.length; i += 1) coreValues[i] = jacobian[core[i]!]!;
       for (;;) {
         const scale = GAMMA * h;
@@ -106,6 +125,16 @@ export class Stepper {
         this.solve(k1, scale);
         for (let i = 0; i < size; i += 1) probe[i] = y[i]! + h * k1[i]!;
         system.evaluate(t + h, probe, k2, null);
+        if (side !== system.regime?.()) {
+          h = Math.min(h, ACROSS);
+          lu.factorise(coreValues, h);
+          k1.set(f);
+          this.solve(k1, h);
+          for (let i = 0; i < size; i += 1) y[i]! += h * k1[i]!;
+          this.count.taken += 1;
+          this.next = 2 * h;
+          break;
+        }
         for (let i = 0; i < size; i += 1) k2[i]! -= 2 * k1[i]!;
         this.solve(k2, scale);
         // The first-order result y + h·k1 is what the second is judged by.

@@ -2,9 +2,9 @@ import type { Catalogue } from '../catalogue';
 import type { Climate, Design, Device } from '../design/schema';
 import { answersOf, type Answers } from './answers';
 import { chance } from './chance';
-import { readyOf, type Ready } from './forecast';
+import { readyOf, settled, type Ready } from './forecast';
 import { dayOfSeason, type Season } from './roomProfile';
-import { settle, simulate, stored } from './simulate';
+import { simulate, stored } from './simulate';
 import { findDeviceKind } from '../catalogue';
 
 /** One way to run a box. */
@@ -187,7 +187,7 @@ export class Trial {
   }
 
   private settled(ready: Ready, most: number): Float64Array {
-    return settle({ box: ready.box, weather: ready.weather(4, null), plan: ready.plan, looser: 6 }, most);
+    return settled(ready, 6, most);
   }
 
   private started(index: number, candidate: Candidate, season: Season, quick: boolean): Started {

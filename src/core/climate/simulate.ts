@@ -1,9 +1,11 @@
 import { relativeAt } from './air';
 import type { BoxModel, Cell, Column, RoomNow } from './box';
 import { equationsOf, type BoxSystem } from './equations';
-import { heatIn, startOf, waterIn } from './stores';
-import { Stepper } from './rosenbrock';
-import { AT, counted, firstCounted } from './states';
+import { WATER_DENSITY } from '../physics/constants';
+import { guard } from './guard';
+import { heatIn, LAND, startOf, waterIn } from './stores';
+import { Stepper, type StepLimits } from './rosenbrock';
+import { AT, chamberAt, counted, firstCounted, givenBy, usedBy } from './states';
 import { reader, type Weather } from './weather';
 
 /** s of a day between which something is on. */
@@ -96,10 +98,19 @@ export interface Run {
   /** kg drawn by each wetter, J used by each heater. */
   readonly drawn: readonly number[];
   readonly used: readonly number[];
-  /** kg the keeper poured into dishes and pools. */
+  /** kg the keeper poured into dishes, pools and moist hides. */
   readonly poured: number;
+  /** Air of each small chamber at each record, °C and 0 to 1, and the water of its moss, kg. */
+  readonly chambers: readonly ChamberRun[];
   readonly steps: number;
   readonly days: number;
+}
+
+export interface ChamberRun {
+  readonly piece: string;
+  readonly temperature: Float32Array;
+  readonly humidity: Float32Array;
+  readonly store: Float32Array;
 }
 
 export interface Balance {
@@ -110,7 +121,8 @@ export interface Balance {
 }
 
 const DAY = 86_400;
-const WATER = 998;
+/** Days after which the keeper wets moist hides again (common practice: by the week). */
+export const WETS_HIDES = 7;
 
 /** Every moment of a day at which something is switched. */
 export function momentsOf(table: Timetable): readonly number[] {
@@ -142,16 +154,48 @@ export function switchTo(system: BoxSystem, table: Timetable, t: number): void {
   for (let i = 0; i < switches.fans.length; i += 1) switches.fans[i] = levelAt(table.fans[i] ?? [], t);
 }
 
+const prepared = new WeakMap<
+  BoxModel,
+  { readonly system: BoxSystem; readonly stepper: (limits: StepLimits) => Stepper }
+>();
+
+/** The equations of a box and the order they are solved in, made once for each model. */
+function preparedFor(box: BoxModel) {
+  let found = prepared.get(box);
+  if (!found) {
+    const system = equationsOf(box);
+    let made: Stepper | undefined;
+    found = {
+      system,
+      stepper: (limits) => {
+        made = made ? made.again(limits) : new Stepper(system, limits);
+        return made;
+      },
+    };
+    prepared.set(box, found);
+  }
+  return found;
+}
+
+/** A state to begin from. One of a box with other devices is taken over without their probes. */
+function startFrom(box: BoxModel, start: Float64Array | null, room: RoomNow): Float64Array {
+  const fresh = startOf(box, room.temperature, room.ratio);
+  if (!start) return fresh;
+  if (start.length === fresh.length) return Float64Array.from(start);
+  fresh.set(start.subarray(0, AT.probes));
+  return fresh;
+}
+
 /** Runs a box through its days. */
 export function simulate(asked: Asked): Run {
   const { box, weather, plan, days, every } = asked;
-  const system = equationsOf(box);
+  const { system, stepper: prepared } = preparedFor(box);
   const read = reader(weather);
   system.setRoom(read);
   const room: RoomNow = { temperature: 20, ratio: 0.007, sun: 0 };
   read(0, room);
-  const y = asked.start ? Float64Array.from(asked.start) : startOf(box, room.temperature, room.ratio);
-  const stepper = new Stepper(system, {
+  const y = startFrom(box, asked.start, room);
+  const stepper = prepared({
     least: 0.5,
     most: Math.min(1800, Math.max(600, every)),
     looser: asked.looser ?? 1,
@@ -160,8 +204,6 @@ export function simulate(asked: Asked): Run {
   const sumOf = (what: Parameters<typeof counted>[1]): number => y[counted(box, what)] ?? 0;
   const before = { water: waterIn(box, y), heat: heatIn(box, y) };
   const record = recorder(box, system, Math.floor((days * DAY) / every) + 1);
-  const drawn = box.wetters.map(() => 0);
-  const used = box.heaters.map(() => 0);
   let poured = 0;
   let passed = 0;
 
@@ -170,6 +212,7 @@ export function simulate(asked: Asked): Run {
   switchTo(system, plan(first), 0);
   record.take(0, y, room);
   let nextRecord = every;
+  const fanned = box.fans.length > 0;
   let done = 0;
   for (let day = 0; day < days; day += 1) {
     const table = plan(first + day);
@@ -179,28 +222,15 @@ export function simulate(asked: Asked): Run {
       const from = moments[i] ?? 0;
       const to = moments[i + 1] ?? DAY;
       switchTo(system, table, from);
-      if (table.fills === from && from > 0) poured += fill(box, y);
+      if (table.fills === from && from > 0) poured += fill(box, y, (first + day) % WETS_HIDES === 0);
       if (i > 0) stepper.restart();
       let t = from;
       while (t < to) {
         const until = Math.min(to, nextRecord - midnight);
         if (until > t) stepper.advance(y, midnight + t, midnight + until);
-        for (let k = 0; k < drawn.length; k += 1) {
-          const on = system.switches.wetters[k] ?? 0;
-          if (on > 0) {
-            const kg = (box.wetters[k]?.rate ?? 0) * on * system.duty(y, 'wetters', k) * (until - t);
-            drawn[k] = (drawn[k] ?? 0) + kg;
-            record.wets(kg);
-          }
-        }
-        for (let k = 0; k < used.length; k += 1) {
-          const on = system.switches.heaters[k] ?? 0;
-          if (on > 0)
-            used[k] =
-              (used[k] ?? 0) + (box.heaters[k]?.power ?? 0) * on * system.duty(y, 'heaters', k) * (until - t);
-        }
         t = until;
         if (midnight + t >= nextRecord - 1e-6) {
+          guard(box, y, system.exchange(y, midnight + t), fanned, midnight + t);
           read(nextRecord, room);
           record.take(nextRecord, y, room);
           nextRecord += every;
@@ -211,10 +241,13 @@ export function simulate(asked: Asked): Run {
     passed = Math.abs(sumOf('vapourOut'));
     if (asked.stop?.(day)) break;
   }
+  const drawn = box.wetters.map((_, k) => y[givenBy(box, k)] ?? 0);
+  const used = box.heaters.map((_, k) => y[usedBy(box, k)] ?? 0);
+  const all = (values: readonly number[]): number => values.reduce((sum, it) => sum + it, 0);
   const sums = {
-    waterIn: sumOf('waterIn') + poured,
+    waterIn: all(drawn) + poured,
     waterOut: sumOf('vapourOut') + sumOf('liquidOut'),
-    heatIn: sumOf('power') + sumOf('sun'),
+    heatIn: all(used) + sumOf('sun'),
     heatOut: sumOf('heatOut'),
   };
   const after = { water: waterIn(box, y), heat: heatIn(box, y) };
@@ -231,9 +264,17 @@ export function simulate(asked: Asked): Run {
   };
 }
 
-/** Fills dishes and pools again; kg poured. */
-function fill(box: BoxModel, y: Float64Array): number {
+/** Fills dishes and pools again, and by the week the moss of moist hides; kg poured. */
+function fill(box: BoxModel, y: Float64Array, hides: boolean): number {
   let poured = 0;
+  if (hides)
+    box.chambers.forEach(({ holds }, index) => {
+      const { store } = chamberAt(box, index);
+      const short = holds - (y[store] ?? 0);
+      if (short <= 0) return;
+      y[store] = holds;
+      poured += short;
+    });
   for (const column of [0, 1] as const) {
     const short = box.columns[column].pool.full - (y[AT.pool(column)] ?? 0);
     if (short <= 0) continue;
@@ -256,11 +297,17 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
   >;
   const powers = box.heaters.map(() => new Float32Array(count));
   let n = 0;
-  let wetted = 0;
+  let given = 0;
+  const chambers = box.chambers.map(({ piece }) => ({
+    piece,
+    temperature: new Float32Array(count),
+    humidity: new Float32Array(count),
+    store: new Float32Array(count),
+  }));
   const theta = (y: Float64Array, column: Column, node: number): number => {
     const { area, soil } = box.columns[column];
     const thickness = soil[node]?.thickness ?? 0;
-    return area > 1e-4 ? (y[AT.soilWater(column, node)] ?? 0) / (WATER * area * thickness) : 0;
+    return area > LAND ? (y[AT.soilWater(column, node)] ?? 0) / (WATER_DENSITY * area * thickness) : 0;
   };
   const leafFilm = (y: Float64Array, cell: Cell): number => {
     const { leaves } = box.cells[cell];
@@ -268,10 +315,6 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
   };
   const panes = box.cells.reduce((sum, it) => sum + it.pane.area, 0);
   return {
-    /** kg given since the last record. */
-    wets(kg: number) {
-      wetted += kg;
-    },
     take(time: number, y: Float64Array, room: RoomNow) {
       if (n >= count) return;
       t[n] = time;
@@ -304,14 +347,32 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
         if (power) power[at] = own;
       });
       set('watts', watts);
-      set('mist', wetted);
-      wetted = 0;
+      let all = 0;
+      for (let k = 0; k < box.wetters.length; k += 1) all += y[givenBy(box, k)] ?? 0;
+      set('mist', all - given);
+      given = all;
+      chambers.forEach((it, index) => {
+        const { t: warmth, ratio, store } = chamberAt(box, index);
+        it.temperature[at] = y[warmth] ?? 0;
+        it.humidity[at] = relativeAt(y[warmth] ?? 0, y[ratio] ?? 0, box.pressure);
+        it.store[at] = y[store] ?? 0;
+      });
       set('room', room.temperature);
       set('roomRh', relativeAt(room.temperature, room.ratio, box.pressure));
       n += 1;
     },
     done() {
-      return { t: t.slice(0, n), series: mapSeries(series, n), powers: powers.map((it) => it.slice(0, n)) };
+      return {
+        t: t.slice(0, n),
+        series: mapSeries(series, n),
+        powers: powers.map((it) => it.slice(0, n)),
+        chambers: chambers.map((it) => ({
+          piece: it.piece,
+          temperature: it.temperature.slice(0, n),
+          humidity: it.humidity.slice(0, n),
+          store: it.store.slice(0, n),
+        })),
+      };
     },
   };
 }
@@ -327,47 +388,4 @@ export function stored(y: Float64Array): number {
   let sum = y[AT.reservoir] ?? 0;
   for (let i = AT.soilWater(0, 0); i <= AT.soilWater(1, 3); i += 1) sum += y[i] ?? 0;
   return sum;
-}
-
-/**
- * Brings a box to where its weather keeps it: the same days over and over until the water in the soil stands, 60 days at
- * most. The first weeks of a fresh soil are a transient that says nothing about the box. After every second block the
- * soil is carried on to where its drying tends (Aitken's extrapolation), so that months need not be played through.
- */
-export function settle(asked: Omit<Asked, 'start' | 'days' | 'every' | 'stop'>, most = 60): Float64Array {
-  let y: Float64Array | null = null;
-  let before: Float64Array | null = null;
-  const block = 3;
-  for (let day = 0; day < most; day += block) {
-    const from: Float64Array | null = y;
-    const run = simulate({ ...asked, days: block, every: 3600, start: from });
-    y = run.end;
-    if (!from) continue;
-    // Less than one part in five hundred a day: it stands.
-    const after = stored(y);
-    if (Math.abs(after - stored(from)) / block < Math.max(0.002 * after, 1e-4)) break;
-    if (before) {
-      leap(asked.box, before, from, y);
-      before = null;
-    } else before = from;
-  }
-  return y ?? startOf(asked.box, 20, 0.007);
-}
-
-/** Carries each layer of soil on to the end of a geometric approach, within what soil can hold. */
-function leap(box: BoxModel, before: Float64Array, from: Float64Array, y: Float64Array): void {
-  for (const column of [0, 1] as const) {
-    const { area, soil } = box.columns[column];
-    soil.forEach(({ thickness, porosity, residual }, node) => {
-      const at = AT.soilWater(column, node);
-      const kg = WATER * area * thickness;
-      const now = y[at] ?? 0;
-      const first = (from[at] ?? 0) - (before[at] ?? 0);
-      const second = now - (from[at] ?? 0);
-      // Steady change is carried on for a month at most; a change that turns is left alone.
-      const ratio = Math.abs(first) > 1e-12 ? Math.min(0.9, Math.max(0, second / first)) : 0;
-      const next = now + (second * ratio) / (1 - ratio);
-      y[at] = Math.min(Math.max(next, Math.min(residual * kg, now)), Math.max(porosity * kg, now));
-    });
-  }
 }

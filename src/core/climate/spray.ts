@@ -9,19 +9,21 @@ export interface Drop {
   readonly on: 'ground' | 'water' | 'left' | 'right' | 'back' | 'front' | 'piece';
 }
 
-/** Where a nozzle's cone falls. Shares of its rays, summing to one, and the places they meet. */
+/** Where a nozzle's cone falls: the places its rays meet, as much water to each. */
 export interface Spray {
+  readonly from: { readonly x: number; readonly y: number; readonly z: number };
   readonly drops: readonly Drop[];
-  readonly shares: Readonly<Record<Drop['on'], number>>;
 }
 
-const RINGS = [0.2, 0.45, 0.7, 0.92] as const;
-const RAYS = 16;
+const RINGS = 6;
+const ROUND = 16;
 
 /**
  * Follows the rays of a cone that points straight down until each meets a wall, a piece, the ground or water. Rays are
- * spread evenly over the cone's solid angle; drops are taken to fly straight.
+ * even over the cone's solid angle (rings of equal cos θ, mirrored left and right, front and back); drops are taken to
+ * fly straight.
  * @param half half of the cone's angle, radians
+ * @param highest over which there is neither ground nor water, m
  */
 export function sprayOf(
   at: Device['at'],
@@ -29,6 +31,7 @@ export function sprayOf(
   box: { readonly width: number; readonly depth: number; readonly height: number },
   site: Site,
   pieces: readonly Placed[],
+  highest = box.height,
 ): Spray {
   const from = {
     x: Math.min(box.width - 0.01, Math.max(0.01, at.x)),
@@ -36,28 +39,17 @@ export function sprayOf(
     z: Math.min(box.height - 0.005, at.z),
   };
   const drops: Drop[] = [];
-  for (const ring of RINGS) {
-    // Even over the solid angle: cos θ runs evenly from 1 to cos half.
-    const cos = 1 - ring * (1 - Math.cos(half));
+  for (let ring = 0; ring < RINGS; ring += 1) {
+    const cos = 1 - ((ring + 0.5) / RINGS) * (1 - Math.cos(half));
     const sin = Math.sqrt(1 - cos * cos);
-    for (let ray = 0; ray < RAYS; ray += 1) {
-      const turn = (2 * Math.PI * (ray + ring)) / RAYS;
-      drops.push(fly(from, { x: sin * Math.cos(turn), y: sin * Math.sin(turn), z: -cos }, box, site, pieces));
+    for (let ray = 0; ray < ROUND; ray += 1) {
+      const turn = (2 * Math.PI * (ray + 0.5)) / ROUND;
+      drops.push(
+        fly(from, { x: sin * Math.cos(turn), y: sin * Math.sin(turn), z: -cos }, box, site, pieces, highest),
+      );
     }
   }
-  const count = (on: Drop['on']): number => drops.filter((it) => it.on === on).length / drops.length;
-  return {
-    drops,
-    shares: {
-      ground: count('ground'),
-      water: count('water'),
-      left: count('left'),
-      right: count('right'),
-      back: count('back'),
-      front: count('front'),
-      piece: count('piece'),
-    },
-  };
+  return { from, drops };
 }
 
 const STEP = 0.012;
@@ -68,6 +60,7 @@ function fly(
   { width, depth }: { readonly width: number; readonly depth: number },
   site: Site,
   pieces: readonly Placed[],
+  highest: number,
 ): Drop {
   for (let s = STEP; ; s += STEP) {
     const x = from.x + s * way.x;
@@ -77,9 +70,11 @@ function fly(
     if (x >= width) return { x: width, y, z, on: 'right' };
     if (y <= 0) return { x, y: 0, z, on: 'front' };
     if (y >= depth) return { x, y: depth, z, on: 'back' };
-    const water = site.waterAt(x, y);
-    if (water !== undefined && z <= water) return { x, y, z: water, on: 'water' };
-    if (z <= site.groundAt(x, y)) return { x, y, z, on: 'ground' };
+    if (z <= highest) {
+      const water = site.waterAt(x, y);
+      if (water !== undefined && z <= water) return { x, y, z: water, on: 'water' };
+      if (z <= site.groundAt(x, y)) return { x, y, z, on: 'ground' };
+    }
     for (const { solid } of pieces) {
       const b = solid.bounds;
       if (x < b.x0 || x > b.x1 || y < b.y0 || y > b.y1 || z < b.z0 || z > b.z1) continue;

@@ -22,18 +22,27 @@ export const AT = {
   probes: 61,
 } as const;
 
-/**
- * What is only counted, from the start of a run, behind all else: water given, vapour let out, liquid let out or lost,
- * kg; power, sun and heat let out, J.
- */
-export const COUNTED = ['waterIn', 'vapourOut', 'liquidOut', 'power', 'sun', 'heatOut'] as const;
-export type Counted = (typeof COUNTED)[number];
-
 export const probeCount = (box: BoxModel): number =>
   box.heaters.length + box.wetters.length + box.fans.length;
-export const firstCounted = (box: BoxModel): number => AT.probes + probeCount(box);
-export const sizeOf = (box: BoxModel): number => firstCounted(box) + COUNTED.length;
+
+/** States of each small chamber: temperature, humidity ratio and the water of its moss, behind the probes. */
+export const chamberAt = (box: BoxModel, index: number) => {
+  const first = AT.probes + probeCount(box) + 3 * index;
+  return { t: first, ratio: first + 1, store: first + 2 };
+};
+
+/**
+ * What is only counted, from the start of a run, behind all else: vapour let out, liquid let out or lost, kg; sun and
+ * heat let out, J; then what each heater used, J, and what each wetter gave, kg.
+ */
+export const COUNTED = ['vapourOut', 'liquidOut', 'sun', 'heatOut'] as const;
+export type Counted = (typeof COUNTED)[number];
+
+export const firstCounted = (box: BoxModel): number => AT.probes + probeCount(box) + 3 * box.chambers.length;
 export const counted = (box: BoxModel, what: Counted): number => firstCounted(box) + COUNTED.indexOf(what);
+export const usedBy = (box: BoxModel, heater: number): number => firstCounted(box) + COUNTED.length + heater;
+export const givenBy = (box: BoxModel, wetter: number): number => usedBy(box, box.heaters.length) + wetter;
+export const sizeOf = (box: BoxModel): number => givenBy(box, box.wetters.length);
 
 /** State that a probe follows, and whether it reads relative humidity. */
 export function followed(probe: Probe): { readonly state: number; readonly cell: Cell | null } {

@@ -1,3 +1,5 @@
+import { hydraulicsOf } from '../ground/hydraulics';
+import { heldAt, type Blend } from '../ground/water';
 import { pressureAt } from './air';
 import type { BoxModel, CellModel, ColumnModel, SoilNode } from './box';
 import type { Timetable } from './simulate';
@@ -7,11 +9,16 @@ import type { RoomProfile, Standing } from './weather';
 /** Boxes and rooms made up for tests: nothing of them is meant to be built. */
 export const GAUZE: Gauze = { open: 0.6, wire: 0.00025 };
 
-const node = (thickness: number, area: number, rest = 0.35): SoilNode => ({
-  thickness,
-  rest,
+/** A fibrous soil: three quarters of it pores. */
+export const FIBRE: Blend = {
   porosity: 0.75,
-  residual: 0.06,
+  held: (suction) => heldAt({ residual: 0.06, saturated: 0.75, alpha: 0.15, n: 1.7 }, suction),
+};
+
+const node = (thickness: number, area: number): SoilNode => ({
+  thickness,
+  soil: hydraulicsOf(FIBRE),
+  residual: 0.065,
   heat: thickness * area * 2.2e6,
   conducts: [0.1, 0.6],
 });
@@ -40,6 +47,7 @@ export function boxOf(told: Told = {}): BoxModel {
     return {
       air: half * tier,
       pane: { area, heat: area * 0.005 * 2500 * 750, toRoom: area / (0.005 + 0.13) },
+      open: ground ? 0 : half * (1 - cover),
       leaves: leaves * (ground ? 0.3 : 0.7) * half * 2,
       hard: { area: 0.3 * half, heat: 0.3 * half * 0.02 * 600 * 1700 },
       floor: half,
@@ -50,13 +58,15 @@ export function boxOf(told: Told = {}): BoxModel {
   const rest = told.theta ?? 0.35;
   const column = (): ColumnModel => ({
     area: land,
-    soil: [node(0.01, land, rest), node(0.03, land, rest), node(0.03, land, rest), node(0.03, land, rest)],
+    soil: [node(0.01, land), node(0.03, land), node(0.03, land), node(0.03, land)],
     start: [rest, rest, rest, rest],
     litter: told.litter ?? 500,
     sides: 0.1,
     bed: { heat: half * 0.05 * 1e6, toSoil: (half * 0.4) / 0.04, down: half * 3 },
     pool: { area: poolArea / 2, full: (poolArea / 2) * 30, toBed: poolArea * 5 },
     falls: 0,
+    foot: { height: 0.05, touches: 0, pores: 0.4, perMetre: half * 2 * 360 },
+    sky: 0.2 * (1 - cover),
     spot: { area: 0.02, heat: 0.02 * 0.02 * 1.6e6 },
   });
   const open = width * depth * (1 - cover);
@@ -79,12 +89,15 @@ export function boxOf(told: Told = {}): BoxModel {
     heaters: [],
     wetters: [],
     fans: [],
+    chambers: [],
     factors: { exchange: 1, wetness: 1, gain: 1 },
   };
 }
 
 /** A warm lamp by day over the warm side, held by a thermostat; 10 g of mist twice a day. */
 export function fitted(told: Told = {}): BoxModel {
+  // Leaves catch what they cover: e^(−LAI/2) passes them.
+  const leafy = 0.2 * (1 - Math.exp(-(told.leaves ?? 0.3) / 2));
   return {
     ...boxOf(told),
     heaters: [
@@ -92,9 +105,9 @@ export function fitted(told: Told = {}): BoxModel {
         id: 'lamp',
         power: 50,
         targets: [
-          { to: 'soil', column: 0, share: 0.2 },
+          { to: 'soil', column: 0, share: 0.3 - leafy },
           { to: 'spot', column: 0, share: 0.15 },
-          { to: 'leaves', cell: 1, share: 0.1 },
+          { to: 'leaves', cell: 1, share: leafy },
           { to: 'hard', cell: 0, share: 0.1 },
           { to: 'air', cell: 1, share: 0.2 },
           { to: 'lost', share: 0.25 },

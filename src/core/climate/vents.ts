@@ -1,10 +1,9 @@
 /** Air that moves through openings by its own lightness. SI: m, m², m³/s, Pa. */
 
-export const GRAVITY = 9.80665;
+import { AIR_VISCOSITY, GRAVITY } from '../physics/constants';
+
 /** Of a sharp-edged opening; ASHRAE Handbook Fundamentals, ch. 16. */
 export const DISCHARGE = 0.65;
-/** Kinematic viscosity of room air, m²/s. */
-const VISCOSITY = 1.51e-5;
 
 /** A cloth of wires: share of it that is open, and their thickness, m. */
 export interface Gauze {
@@ -31,7 +30,7 @@ export const stackFlow = (area: number, rise: number, lighter: number): number =
  * @param speed in front of it, m/s
  */
 export function gauzeLoss({ open, wire }: Gauze, speed: number): number {
-  const re = Math.max(1e-6, (speed * wire) / VISCOSITY);
+  const re = Math.max(1e-6, (speed * wire) / AIR_VISCOSITY);
   const friction = 7 / re + 0.9 / Math.log10(re + 1.25) + 0.055 * Math.log10(re);
   return (Math.max(0, friction) * (1 - open * open)) / (open * open);
 }

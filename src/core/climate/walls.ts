@@ -1,4 +1,5 @@
 import type { Enclosure } from '../design/schema';
+import { STEFAN_BOLTZMANN } from '../physics/constants';
 
 /**
  * Walls of a box that stands in a room: ISO 6946, with the surface resistances of a room on both faces.
@@ -20,7 +21,7 @@ export const FACE = { sideways: 0.13, up: 0.1, down: 0.17 } as const;
 /** W/m²K of convection alone at a face, by the way the heat goes; ISO 6946 annex C. */
 export const CONVECTION = { up: 5, sideways: 2.5, down: 0.7 } as const;
 /** W/m²K of radiation between room-warm surfaces of emissivity 0.9: 4·ε·σ·T³ at 293 K; ISO 6946 annex C. */
-export const RADIATION = 4 * 0.9 * 5.67e-8 * 293 ** 3;
+export const RADIATION = 4 * 0.9 * STEFAN_BOLTZMANN * 293 ** 3;
 
 /** One layer of a wall: m and W/m K. */
 interface Sheet {

@@ -20,9 +20,7 @@ import { layAll, type Lying } from './lying';
 import { mixNeed, single, type MixNeed } from './mix';
 import { legsUnder } from './panel';
 import { SQUEEZE } from './water';
-
-/** kg/m³; fresh water at room temperature. */
-export const WATER_DENSITY = 998;
+import { WATER_DENSITY } from '../physics/constants';
 
 export interface LayerResult {
   readonly layer: Layer;

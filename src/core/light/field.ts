@@ -1,3 +1,4 @@
+import { upwardLook, type Cavity } from './cavity';
 import { inBeam, LUX_PER_PPFD, onAxis, pointRatio, tubeAt } from './sources';
 
 /** A lamp as a field sees it. Positions m, inside the box; lamps over the lid have z above its height. */
@@ -19,6 +20,11 @@ export interface Lamp {
   readonly light: keyof typeof LUX_PER_PPFD;
   /** W that leave it as radiation. */
   readonly radiant: number;
+  /**
+   * Light that ground, walls and lid throw back, made when it is first asked for: lm that leave each m² of each patch of
+   * the box. Left out: nothing is thrown back.
+   */
+  readonly thrownBack?: () => { readonly cavity: Cavity; readonly exitance: Float64Array };
   /** What gauze, cover and age leave of UV, of light and of warmth. */
   readonly passes: { readonly uv: number; readonly light: number; readonly heat: number };
 }
@@ -27,22 +33,6 @@ export interface Point3 {
   readonly x: number;
   readonly y: number;
   readonly z: number;
-}
-
-/** Spread of light under a tube or panel: a flat strip gives its most straight down (cosine). */
-function geometry(lamp: Lamp, x: number, y: number, z: number) {
-  const dx = x - lamp.x;
-  const dy = y - lamp.y;
-  const h = lamp.z - z;
-  const along = lamp.along === 'x' ? dx : dy;
-  const across = lamp.along === 'x' ? dy : dx;
-  return {
-    h,
-    along,
-    across,
-    off: Math.sqrt(h * h + across * across),
-    far: Math.sqrt(dx * dx + dy * dy + h * h),
-  };
 }
 
 const references = new WeakMap<Lamp, number>();
@@ -59,49 +49,78 @@ function referenceOf(lamp: Lamp): number {
 /** UV index on a level receiver at a point; 0 above the lamp. */
 export function uvFrom(lamp: Lamp, x: number, y: number, z: number): number {
   if (lamp.uvIndex <= 0) return 0;
-  const { h, along, off, far } = geometry(lamp, x, y, z);
+  const dx = x - lamp.x;
+  const dy = y - lamp.y;
+  const h = lamp.z - z;
   if (h <= 0.01) return 0;
   if (lamp.form === 'tube') {
-    const reference = referenceOf(lamp);
-    return (lamp.uvIndex * lamp.passes.uv * tubeAt(lamp.length, along, off) * (h / off)) / reference;
+    const across = lamp.along === 'x' ? dy : dx;
+    const off = Math.sqrt(h * h + across * across);
+    const tube = tubeAt(lamp.length, lamp.along === 'x' ? dx : dy, off);
+    return (lamp.uvIndex * lamp.passes.uv * tube * h) / (off * referenceOf(lamp));
   }
-  return lamp.uvIndex * lamp.passes.uv * pointRatio(far, lamp.reference) * (h / far);
+  const far = Math.sqrt(dx * dx + dy * dy + h * h);
+  return (lamp.uvIndex * lamp.passes.uv * pointRatio(far, lamp.reference) * h) / far;
 }
 
-/** Lux on a level surface. A tube shines all round its axis, a panel or strip by the cosine, a bulb by its beam. */
+/**
+ * Lux on a level surface, straight from the lamp. A tube shines all round its axis, a panel or strip by the cosine, a
+ * bulb by its beam.
+ */
 export function luxFrom(lamp: Lamp, x: number, y: number, z: number): number {
   if (lamp.lumens <= 0) return 0;
-  const { h, along, off, far } = geometry(lamp, x, y, z);
+  const dx = x - lamp.x;
+  const dy = y - lamp.y;
+  const h = lamp.z - z;
   if (h <= 0.005) return 0;
   const lumens = lamp.lumens * lamp.passes.light;
   if (lamp.form === 'bulb') {
-    return (onAxis(lumens, lamp.half) * inBeam(Math.acos(h / far), lamp.half) * (h / far)) / (far * far);
+    const far = Math.sqrt(dx * dx + dy * dy + h * h);
+    return (onAxis(lumens, lamp.half) * inBeam(Math.acos(h / far), lamp.half) * h) / (far * far * far);
   }
   // A bare tube: lumens per m over π², all round; half as much again by its reflector. A strip shines by the cosine
   // (Lambert) into the half below it: lumens per m over π on its axis.
+  const across = lamp.along === 'x' ? dy : dx;
+  const off = Math.sqrt(h * h + across * across);
   const perLength = lumens / Math.max(0.02, lamp.length);
-  const tube = (perLength / (2 * Math.PI * Math.PI)) * tubeAt(lamp.length, along, off) * (h / off);
-  return lamp.form === 'tube' ? 1.5 * tube : Math.PI * tube * (h / off);
+  const tube =
+    ((perLength / (2 * Math.PI * Math.PI)) * tubeAt(lamp.length, lamp.along === 'x' ? dx : dy, off) * h) /
+    off;
+  return lamp.form === 'tube' ? REFLECTOR * tube : (Math.PI * tube * h) / off;
 }
+/** What a tube gives downwards in its fitting, against bare: half of what goes up is thrown back (from memory). */
+const REFLECTOR = 1.5;
 
 /** W/m² of warmth on a level surface. */
 export function heatFrom(lamp: Lamp, x: number, y: number, z: number): number {
   if (lamp.radiant <= 0) return 0;
-  const { h, along, off, far } = geometry(lamp, x, y, z);
+  const dx = x - lamp.x;
+  const dy = y - lamp.y;
+  const h = lamp.z - z;
   if (h <= 0.01) return 0;
   const watts = lamp.radiant * lamp.passes.heat;
-  if (lamp.form === 'bulb')
-    return (onAxis(watts, lamp.half) * inBeam(Math.acos(h / far), lamp.half) * (h / far)) / (far * far);
+  if (lamp.form === 'bulb') {
+    const far = Math.sqrt(dx * dx + dy * dy + h * h);
+    return (onAxis(watts, lamp.half) * inBeam(Math.acos(h / far), lamp.half) * h) / (far * far * far);
+  }
+  const across = lamp.along === 'x' ? dy : dx;
+  const off = Math.sqrt(h * h + across * across);
   return (
-    ((1.5 * watts) / Math.max(0.02, lamp.length) / (2 * Math.PI * Math.PI)) *
-    tubeAt(lamp.length, along, off) *
+    ((REFLECTOR * watts) / Math.max(0.02, lamp.length) / (2 * Math.PI * Math.PI)) *
+    tubeAt(lamp.length, lamp.along === 'x' ? dx : dy, off) *
     (h / off)
   );
 }
 
-/** µmol/m²s of light plants use. */
+/** Lux on a level surface that comes back from ground, walls and lid. */
+export function thrownBackFrom(lamp: Lamp, x: number, y: number, z: number): number {
+  const found = lamp.lumens > 0 ? lamp.thrownBack?.() : undefined;
+  return found ? upwardLook(found.cavity, found.exitance, x, y, z) : 0;
+}
+
+/** µmol/m²s of light plants use, with what is thrown back. */
 export const ppfdFrom = (lamp: Lamp, x: number, y: number, z: number): number =>
-  luxFrom(lamp, x, y, z) / LUX_PER_PPFD[lamp.light];
+  (luxFrom(lamp, x, y, z) + thrownBackFrom(lamp, x, y, z)) / LUX_PER_PPFD[lamp.light];
 
 export const FIELDS = { uv: uvFrom, ppfd: ppfdFrom, heat: heatFrom } as const;
 export type FieldName = keyof typeof FIELDS;
@@ -121,6 +140,9 @@ export interface Field {
   readonly values: Float32Array;
 }
 
+/** Columns of the grid on which what is thrown back is made: it is even, and read between them. */
+const EVEN_COLUMNS = 20;
+
 /** The sum of some lamps over a plane. */
 export function fieldOf(
   name: FieldName,
@@ -130,20 +152,61 @@ export function fieldOf(
   rows: number,
 ): Field {
   const values = new Float32Array(columns * rows);
-  const from = FIELDS[name];
+  const from = name === 'ppfd' ? luxFrom : FIELDS[name];
+  const front = plane.view === 'front';
   for (const lamp of lamps) {
+    const share = name === 'ppfd' ? 1 / LUX_PER_PPFD[lamp.light] : 1;
     for (let row = 0; row < rows; row += 1) {
       const z = ((row + 0.5) * plane.height) / rows;
-      for (let column = 0; column < columns; column += 1) {
+      let at = row * columns;
+      for (let column = 0; column < columns; column += 1, at += 1) {
         const s = ((column + 0.5) * plane.width) / columns;
-        const at = row * columns + column;
-        values[at] =
-          (values[at] ?? 0) +
-          (plane.view === 'front' ? from(lamp, s, plane.cut, z) : from(lamp, plane.cut, s, z));
+        values[at]! += share * (front ? from(lamp, s, plane.cut, z) : from(lamp, plane.cut, s, z));
       }
     }
+    if (name === 'ppfd' && lamp.thrownBack) addThrownBack(values, lamp, share, plane, columns, rows);
   }
   return { columns, rows, values };
+}
+
+/** Adds what is thrown back, from a coarse grid and straight between its points. */
+function addThrownBack(
+  values: Float32Array,
+  lamp: Lamp,
+  share: number,
+  plane: Plane,
+  columns: number,
+  rows: number,
+): void {
+  const across = Math.min(columns, EVEN_COLUMNS);
+  const up = Math.min(rows, Math.max(4, Math.round((across * plane.height) / plane.width)));
+  const coarse = new Float64Array((across + 1) * (up + 1));
+  for (let j = 0; j <= up; j += 1) {
+    const z = (j * plane.height) / up;
+    for (let i = 0; i <= across; i += 1) {
+      const s = (i * plane.width) / across;
+      coarse[j * (across + 1) + i] =
+        share *
+        (plane.view === 'front'
+          ? thrownBackFrom(lamp, s, plane.cut, z)
+          : thrownBackFrom(lamp, plane.cut, s, z));
+    }
+  }
+  for (let row = 0; row < rows; row += 1) {
+    const v = ((row + 0.5) * up) / rows;
+    const j = Math.min(up - 1, Math.floor(v));
+    const fv = v - j;
+    for (let column = 0; column < columns; column += 1) {
+      const u = ((column + 0.5) * across) / columns;
+      const i = Math.min(across - 1, Math.floor(u));
+      const fu = u - i;
+      const a = j * (across + 1) + i;
+      const b = a + across + 1;
+      values[row * columns + column]! +=
+        (1 - fv) * ((1 - fu) * coarse[a]! + fu * coarse[a + 1]!) +
+        fv * ((1 - fu) * coarse[b]! + fu * coarse[b + 1]!);
+    }
+  }
 }
 
 /** Something opaque: the heights it reaches over a place of the floor. */
@@ -231,7 +294,11 @@ export function shadedField(
         seen[row * across + column] = seenFrom(lamp, shades, point);
       }
     }
-    const own = fieldOf(name, [lamp], plane, columns, rows);
+    const { thrownBack, ...straight } = lamp;
+    const own = fieldOf(name, [straight], plane, columns, rows);
+    // What is thrown back comes from all round: no one body keeps it off.
+    if (name === 'ppfd' && thrownBack)
+      addThrownBack(fine, lamp, 1 / LUX_PER_PPFD[lamp.light], plane, columns, rows);
     for (let row = 0; row < rows; row += 1) {
       for (let column = 0; column < columns; column += 1) {
         const at = row * columns + column;

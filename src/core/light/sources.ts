@@ -14,7 +14,9 @@ export function tubeAt(length: number, along: number, off: number): number {
   // sin 2α is 2t/(1 + t²) of its tangent.
   const one = (length / 2 - along) / d;
   const other = (-length / 2 - along) / d;
-  return (Math.atan(one) - Math.atan(other) + one / (1 + one * one) - other / (1 + other * other)) / d;
+  // atan a − atan b in one, with a > b.
+  const angle = Math.atan2(one - other, 1 + one * other);
+  return (angle + one / (1 + one * one) - other / (1 + other * other)) / d;
 }
 
 /** How much more a tube gives in the mid-plane at one distance than at another. */

@@ -6,7 +6,7 @@ import { siteOf } from '../ground/bodies';
 import { heightAt } from '../ground/floor';
 import type { GroundResult } from '../ground/layers';
 import { layAll } from '../ground/lying';
-import { heatFrom, luxFrom, seenFrom, type Shade } from '../light/field';
+import { heatFrom, luxFrom, seenFrom, thrownBackFrom, type Shade } from '../light/field';
 import { dailyLight, LUX_PER_PPFD } from '../light/sources';
 import type { PlantedResult } from './planted';
 import type { Survey } from './survey';
@@ -91,8 +91,11 @@ export function readerOf(design: Design, ground: GroundResult, catalogue: Catalo
     const at = { x, y, z: z + 0.01 };
     outfit.lit.forEach(({ lamp }, index) => {
       const seen = seenFrom(lamp, shades, at);
-      daily +=
-        seen * dailyLight(luxFrom(lamp, at.x, at.y, at.z) / LUX_PER_PPFD[lamp.light], hours[index] ?? 0);
+      daily += dailyLight(
+        (seen * luxFrom(lamp, at.x, at.y, at.z) + thrownBackFrom(lamp, at.x, at.y, at.z)) /
+          LUX_PER_PPFD[lamp.light],
+        hours[index] ?? 0,
+      );
       warmed.push((seen * LEAF_KEEPS * ABSORBS * heatFrom(lamp, at.x, at.y, at.z)) / GIVES_OFF);
     });
     return survey.seasons.map((season): Conditions => {

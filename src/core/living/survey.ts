@@ -55,7 +55,7 @@ export function guessSurvey(design: Design, ground: GroundResult, catalogue: Cat
   const wet = (column: 0 | 1): readonly [number, number] => {
     const { soil, start } = box.columns[column];
     const share = (node: number): number =>
-      Math.min(1, (start[node] ?? 0) / Math.max(0.05, soil[node]?.porosity ?? 0.5));
+      Math.min(1, (start[node] ?? 0) / Math.max(0.05, soil[node]?.soil.porosity ?? 0.5));
     return [share(0), share(1)];
   };
   const lamps = Object.fromEntries(lit.map((it) => [it.device.id, it.kind.heats ? 0.6 : 1]));
@@ -131,7 +131,7 @@ export function seasonOf(
   const wet = (column: 0 | 1): readonly [number, number] => {
     const { soil } = outfit.box.columns[column];
     const share = (name: SeriesName, node: number): number =>
-      Math.min(1, mean(series[name], null) / Math.max(0.05, soil[node]?.porosity ?? 0.5));
+      Math.min(1, mean(series[name], null) / Math.max(0.05, soil[node]?.soil.porosity ?? 0.5));
     return [share(`top${column}`, 0), share(`mid${column}`, 1)];
   };
   return {

@@ -157,8 +157,8 @@ export function Climate() {
           </Box>
           {state.at === 'failed' && (
             <Alert severity="error" sx={{ mb: 1 }}>
-              The climate could not be reckoned: {state.message}. Undo the last change, or load the page
-              again.
+              The climate cannot be calculated: {state.message}. Undo the last change, or look at what heats,
+              wets or airs that part.
             </Alert>
           )}
           <Box role="tabpanel" id={`climate-panel-${tab}`} aria-labelledby={`climate-tab-${tab}`}>

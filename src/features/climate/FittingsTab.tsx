@@ -477,6 +477,7 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
     .filter((it) => it.at.z > floor - 0.05);
   const { meter } = design.climate;
   const [index, setIndex] = useState(meter?.index ?? 1);
+  const [under, setUnder] = useState(meter ? Math.max(0.02, device.at.z - meter.at.z) : 0.2);
   return (
     <Box sx={{ mt: 1.25, borderTop: 1, borderColor: 'earth.rule', pt: 1 }}>
       <Typography variant="body2">
@@ -507,12 +508,20 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mt: 1 }}>
         <NumberField
           key={`m${index}`}
-          label="Meter reads, 20 cm under it"
+          label="Meter reads"
           value={index}
           min={0}
           max={30}
           step={0.1}
           onCommit={setIndex}
+        />
+        <QuantityField
+          label="Under the lamp by"
+          measure="length"
+          value={under}
+          min={0.02}
+          max={2}
+          onCommit={setUnder}
         />
         <Button
           onClick={() =>
@@ -520,7 +529,7 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
               edit: 'setClimate',
               change: {
                 meter: {
-                  at: { ...device.at, z: Math.max(0, device.at.z - 0.2) },
+                  at: { ...device.at, z: Math.max(0, device.at.z - under) },
                   index,
                   on: new Date().toISOString().slice(0, 10),
                 },

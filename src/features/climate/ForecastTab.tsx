@@ -3,8 +3,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
-import { useCallback } from 'react';
-import type { Answers, Forecast, SeriesName } from '@/core/climate';
+import { useCallback, useMemo } from 'react';
+import { humidityAtRecord, type Answers, type Forecast, type SeriesName } from '@/core/climate';
 import { mass, percent, temperature } from '@/core/units';
 import { Chart, type Inks } from '@/ui/Chart';
 import { PlainTable } from '@/ui/PlainTable';
@@ -19,7 +19,12 @@ export function ForecastTab({ forecast, at }: { readonly forecast: Forecast; rea
       <Tiles answers={forecast.answers} />
       <Curves forecast={forecast} at={at} what="humidity" />
       <Curves forecast={forecast} at={at} what="warmth" />
-      <InBand answers={forecast.answers} reader={reader} />
+      {forecast.cycle > 1 && forecast.asked.span !== 'year' && (
+        <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
+          It is misted every {forecast.cycle} days: hours, litres and curves are those of the whole cycle.
+        </Typography>
+      )}
+      <InBand forecast={forecast} reader={reader} />
       <Water answers={forecast.answers} reader={reader} />
     </Box>
   );
@@ -81,23 +86,35 @@ function Tiles({ answers }: { readonly answers: Answers }) {
 }
 
 const WHAT = {
-  humidity: {
-    title: 'Humidity',
-    sides: 'ground and canopy',
-    series: ['rh0', 'rh1'] as const,
-    scale: 100,
-    min: 0,
-    max: 100,
-  },
-  warmth: {
-    title: 'Warmth',
-    sides: 'warm and cool side, basking place',
-    series: ['air0', 'air2', 'spot0'] as const,
-    scale: 1,
-    min: undefined,
-    max: undefined,
-  },
+  humidity: { title: 'Humidity', scale: 100, min: 0, max: 100 },
+  warmth: { title: 'Warmth', scale: 1, min: undefined, max: undefined },
 };
+
+/** A line of a chart: where it is read, in words, and its value at a record. */
+interface Line {
+  readonly words: string;
+  readonly at: (record: number) => number;
+  readonly amber?: boolean;
+}
+
+/** The lines of a chart: first what the table counts, then what it is held against. */
+function linesOf({ run, zones, spot, bands, answers }: Forecast, what: keyof typeof WHAT): readonly Line[] {
+  const of = (name: SeriesName) => (record: number) => run.series[name][record] ?? 0;
+  if (what === 'humidity')
+    return [
+      { words: zones.words.humidity, at: (record) => humidityAtRecord(run, zones, record) },
+      bands.climbs
+        ? { words: 'dashed, near the ground on the warm side', at: of('rh0') }
+        : { words: 'dashed, in the branches', at: of('rh1') },
+    ];
+  return [
+    { words: `warm side, ${zones.words.warm}`, at: of(zones.warm) },
+    { words: `dashed, cool side, ${zones.words.cool}`, at: of(zones.cool) },
+    ...(spot !== null && answers.basking !== null
+      ? [{ words: 'amber, basking spot', at: of(spot), amber: true }]
+      : []),
+  ];
+}
 
 interface Drawn {
   readonly x: number;
@@ -105,14 +122,12 @@ interface Drawn {
 }
 
 /** One value a record; for a year the mean of each day. */
-function points({ run, asked }: Forecast, name: SeriesName, by: (value: number) => number): Drawn[] {
-  const values = run.series[name];
-  if (asked.span !== 'year')
-    return Array.from(values, (value, i) => ({ x: (run.t[i] ?? 0) / 3600, y: by(value) }));
+function points({ run, asked }: Forecast, line: Line, by: (value: number) => number): Drawn[] {
+  if (asked.span !== 'year') return Array.from(run.t, (t, i) => ({ x: t / 3600, y: by(line.at(i)) }));
   const drawn: Drawn[] = [];
   for (let day = 0; day < run.days; day += 1) {
     let sum = 0;
-    for (let i = 1; i <= 24; i += 1) sum += values[day * 24 + i] ?? 0;
+    for (let i = 1; i <= 24; i += 1) sum += line.at(day * 24 + i);
     drawn.push({ x: day, y: by(sum / 24) });
   }
   return drawn;
@@ -130,17 +145,17 @@ function Curves({
   readonly what: keyof typeof WHAT;
 }) {
   const { write } = useReader();
-  const { title, sides, series, scale, min, max } = WHAT[what];
+  const { title, scale, min, max } = WHAT[what];
   const { span } = forecast.asked;
-  const spotted = forecast.answers.basking !== null;
-  const label = `${title} through the ${span}: ${sides}`;
+  const lines = useMemo(() => linesOf(forecast, what), [forecast, what]);
+  const words = lines.map((it) => it.words).join('; ');
+  const label = `${title} through the ${span}: ${words}`;
   const option = useCallback(
     (inks: Inks): EChartsCoreOption => {
       const inPerson = (value: number): number =>
         what === 'warmth'
           ? Number.parseFloat(write(temperature(value), { bare: true, decimals: 2 }))
           : value * scale;
-      const shown = series.filter((name) => name !== 'spot0' || spotted);
       const colour = what === 'humidity' ? inks.water : inks.clay;
       const { bands, light, mists, run } = forecast;
       const whole = span === 'year' ? run.days : (run.days * 86_400) / 3600;
@@ -171,17 +186,17 @@ function Curves({
           type: 'value',
           min: 0,
           max: whole,
-          interval: span === 'day' ? 3 : span === 'week' ? 24 : 365 / 12,
+          interval: span === 'year' ? 365 / 12 : whole > 24 ? 24 : 3,
           axisLabel: {
             color: inks.quiet,
             fontFamily: inks.font,
             fontSize: 11,
             formatter: (value: number) =>
-              span === 'day'
-                ? clock(value * 60)
-                : span === 'week'
+              span === 'year'
+                ? (MONTHS[Math.round(value / (365 / 12))] ?? '')
+                : whole > 24
                   ? `day ${Math.round(value / 24) + 1}`
-                  : (MONTHS[Math.round(value / (365 / 12))] ?? ''),
+                  : clock(value * 60),
           },
           splitLine: { show: false },
           axisLine: { lineStyle: { color: inks.rule } },
@@ -199,12 +214,12 @@ function Curves({
           },
           splitLine: { lineStyle: { color: inks.rule } },
         },
-        series: shown.map((name, index) => ({
+        series: lines.map((line, index) => ({
           type: 'line',
           showSymbol: false,
-          data: points(forecast, name, inPerson).map(({ x, y }) => [x, Number(y.toFixed(2))]),
+          data: points(forecast, line, inPerson).map(({ x, y }) => [x, Number(y.toFixed(2))]),
           lineStyle: {
-            color: name === 'spot0' ? inks.amber : colour,
+            color: line.amber ? inks.amber : colour,
             width: index === 0 ? 2.2 : 1.4,
             opacity: index === 1 ? 0.75 : 1,
             type: index === 1 ? 'dashed' : 'solid',
@@ -245,7 +260,7 @@ function Curves({
         })),
       };
     },
-    [forecast, at, what, write, scale, series, spotted, span, min, max],
+    [forecast, lines, at, what, write, scale, span, min, max],
   );
   const unit = what === 'warmth' ? write(temperature(20)).replace(/[\d.,\s]/g, '') : '%';
   return (
@@ -254,8 +269,7 @@ function Curves({
         {title}, {unit}
         <Box component="span" sx={{ fontWeight: 400, color: 'earth.quiet' }}>
           {' '}
-          — {what === 'humidity' ? 'at the ground; dashed, in the canopy' : 'warm side; dashed, cool side'}
-          {what === 'warmth' && spotted ? '; amber, basking place' : ''}
+          — {words}
           {span === 'year' ? ', mean of each day' : ''}
         </Box>
       </Typography>
@@ -264,14 +278,20 @@ function Curves({
   );
 }
 
-function InBand({ answers, reader: { write } }: { readonly answers: Answers; readonly reader: Reader }) {
+function InBand({
+  forecast: { answers, zones },
+  reader: { write },
+}: {
+  readonly forecast: Forecast;
+  readonly reader: Reader;
+}) {
   const rows = [
-    ['Warm side', answers.warm, (it: number) => write(temperature(it))],
-    ['Cool side', answers.cool, (it: number) => write(temperature(it))],
+    [`Warm side, ${zones.words.warm}`, answers.warm, (it: number) => write(temperature(it))],
+    [`Cool side, ${zones.words.cool}`, answers.cool, (it: number) => write(temperature(it))],
     ...(answers.basking
-      ? ([['Basking place', answers.basking, (it: number) => write(temperature(it))]] as const)
+      ? ([['Basking spot', answers.basking, (it: number) => write(temperature(it))]] as const)
       : []),
-    ['Humidity', answers.humidity, percentWord],
+    [`Humidity, ${zones.words.humidity}`, answers.humidity, percentWord],
   ] as const;
   return (
     <PlainTable label="Hours in band">
@@ -291,7 +311,7 @@ function InBand({ answers, reader: { write } }: { readonly answers: Answers; rea
             <td>{name}</td>
             <td className="number">{zone.day.hours > 0 ? percentWord(zone.day.inside) : '–'}</td>
             <td className="number">
-              {name === 'Basking place' ? '–' : zone.night.hours > 0 ? percentWord(zone.night.inside) : '–'}
+              {name === 'Basking spot' ? '–' : zone.night.hours > 0 ? percentWord(zone.night.inside) : '–'}
             </td>
             <td className="number">{say(zone.low)}</td>
             <td className="number">{say(zone.mean)}</td>

@@ -10,10 +10,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findDeviceKind, findGauze } from '@/core/catalogue';
-import { hideClimate, outfitOf, ratioAt, soilResistance, wetAt, type Forecast } from '@/core/climate';
+import { wetAt, type Forecast } from '@/core/climate';
 import type { Climate, Vent } from '@/core/design';
 import { siteAt } from '@/core/ground';
-import { tank } from '@/core/units';
+import { tank, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -285,57 +285,37 @@ function Air() {
 }
 
 function Hides({ forecast }: { readonly forecast: Forecast | null }) {
-  const { design, assessment } = useOpenDesign();
-  const hides = assessment.scape.pieces.filter((it) => it.hide);
-  const { catalogue } = useStore();
-  const outfit = useMemo(
-    () => outfitOf(design, assessment.ground, catalogue),
-    [design, assessment.ground, catalogue],
-  );
-  if (hides.length === 0 || !forecast) return null;
-  const { answers } = forecast;
+  const { write } = useReader();
+  const { assessment } = useOpenDesign();
+  if (!forecast || forecast.hides.length === 0) return null;
+  const nameOf = (piece: string): string =>
+    assessment.ground.pieces.find((it) => it.piece.id === piece)?.piece.name ?? piece;
   return (
-    <Panel label="Hides as climates of their own">
-      <PlainTable label="Hides">
+    <Panel label="Moist hides as climates of their own">
+      <PlainTable label="Moist hides">
         <thead>
           <tr>
             <th>Hide</th>
-            <th>Side</th>
             <th className="number">humidity inside</th>
+            <th className="number">driest</th>
+            <th className="number">temperature</th>
             <th className="number">wet it again after</th>
           </tr>
         </thead>
         <tbody>
-          {hides.map((it) => {
-            const side = it.zone === 'warm' ? 0 : 1;
-            const zone = it.zone === 'warm' ? answers.warm : answers.cool;
-            const { pressure } = outfit.box;
-            const soil = outfit.box.columns[side];
-            const skin = soilResistance((answers.soil[side]?.top ?? 0) - soil.soil[0].residual) + 300;
-            const own = hideClimate(
-              it.placed,
-              { temperature: zone.mean, ratio: ratioAt(zone.mean, answers.humidity.mean, pressure) },
-              skin,
-              pressure,
-            );
-            return (
-              <tr key={own.piece}>
-                <td>{own.name}</td>
-                <td>
-                  {it.zone}
-                  {own.moist ? ', moist' : ''}
-                </td>
-                <td className="number">{percentWord(own.humidity)}</td>
-                <td className="number">
-                  {own.days === null
-                    ? 'dry under cover'
-                    : own.days > 30
-                      ? 'a month or more'
-                      : `${Math.max(1, Math.round(own.days))} days`}
-                </td>
-              </tr>
-            );
-          })}
+          {forecast.hides.map((it) => (
+            <tr key={it.piece}>
+              <td>{nameOf(it.piece)}</td>
+              <td className="number">{percentWord(it.humidity)}</td>
+              <td className="number">{percentWord(it.driest)}</td>
+              <td className="number">{write(temperature(it.temperature))}</td>
+              <td className="number">
+                {it.days === null || it.days > 30
+                  ? 'a month or more'
+                  : `${Math.max(1, Math.round(it.days))} days`}
+              </td>
+            </tr>
+          ))}
         </tbody>
       </PlainTable>
     </Panel>

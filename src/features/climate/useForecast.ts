@@ -17,7 +17,7 @@ const REST = 220;
 /** The forecast of a design, reckoned in a worker after each edit; the last one stands until the next is there. */
 export function useForecast(design: Design, catalogue: Catalogue, asked: ForecastAsked): ForecastState {
   const [state, setState] = useState<ForecastState>({ at: 'working', last: null });
-  const { enclosure, ground, scape, climate, brief } = design;
+  const { enclosure, ground, scape, climate, brief, living } = design;
   const { animal, room, stage } = brief;
   const newest = useRef(design);
   useEffect(() => {
@@ -46,7 +46,7 @@ export function useForecast(design: Design, catalogue: Catalogue, asked: Forecas
       clearTimeout(timer);
       stop();
     };
-    // A name or a note changes nothing of the climate.
-  }, [enclosure, ground, scape, climate, animal, room, stage, catalogue, span, season, seed]);
+    // A name or a note changes nothing of the climate; leaves do.
+  }, [enclosure, ground, scape, climate, living, animal, room, stage, catalogue, span, season, seed]);
   return state;
 }

@@ -57,10 +57,14 @@ function fitFloor(design: Design, width: number, depth: number): Design {
   });
 }
 
-/** Stands the box on its short side, or back: width and height change places, and the lid becomes the front. */
+/**
+ * Stands the box on its short side, or back: width and height change places, and the lid becomes the front. What hangs in
+ * it or over it goes with it: each device keeps its share of the way across and of the way up, one over the lid stays as
+ * far over it, and none is longer than the box now is. Vents keep their share of the height.
+ */
 export const turnEnclosure: Edit<Record<never, never>> = (design) => {
-  const { enclosure } = design;
-  return setEnclosure(
+  const { enclosure, climate } = design;
+  const turned = setEnclosure(
     design,
     {
       width: enclosure.height,
@@ -69,4 +73,36 @@ export const turnEnclosure: Edit<Record<never, never>> = (design) => {
     } satisfies Partial<Enclosure>,
     NO_CATALOGUE,
   );
+  const { width, depth, height } = turned.enclosure;
+  const wide = width / enclosure.width;
+  const tall = height / enclosure.height;
+  const place = (at: { readonly x: number; readonly y: number; readonly z: number }) => ({
+    ...at,
+    x: at.x * wide,
+    z: at.z > enclosure.height ? height + (at.z - enclosure.height) : at.z * tall,
+  });
+  return {
+    ...turned,
+    climate: {
+      ...climate,
+      devices: climate.devices.map((device) => {
+        const room = device.along === 'x' ? width : depth;
+        const length = Math.min(device.length, LONGEST * room);
+        const at = place(device.at);
+        const half = device.along === 'x' ? length / 2 : 0;
+        return {
+          ...device,
+          length,
+          at: { ...at, x: Math.min(width - half, Math.max(half, at.x)) },
+          thermostat: device.thermostat && { ...device.thermostat, probe: place(device.thermostat.probe) },
+          humidistat: device.humidistat && { ...device.humidistat, probe: place(device.humidistat.probe) },
+        };
+      }),
+      vents: climate.vents.map((vent) => ({ ...vent, height: vent.height * tall })),
+      meter: climate.meter && { ...climate.meter, at: place(climate.meter.at) },
+    },
+  };
 };
+
+/** Share of a box that a bar or tube may be long. */
+const LONGEST = 0.95;

@@ -1,0 +1,141 @@
+import { WATER_DENSITY } from '../physics/constants';
+import { contentAt, emptyWater, readWater } from '../ground/hydraulics';
+import type { BoxModel, Column } from './box';
+import { simulate, type Asked, type Timetable, type Window } from './simulate';
+import { AT } from './states';
+import { COLUMNS, LAND, startOf } from './stores';
+
+type Settles = Omit<Asked, 'start' | 'days' | 'every' | 'stop'> & {
+  /** Days after which the plan repeats: its mist. */
+  readonly cycle?: number;
+  /** The keeper keeps the soil as it was filled: without drainage nothing else waters its depth. */
+  readonly keptSoil?: boolean;
+};
+
+/** m³/m³ a day, over its depth, by which soil may still change: it stands. */
+const STANDS = 8e-4;
+/** Days before the soil is looked at: air, wood and glass come to rest within them. */
+const WARMS_UP = 2;
+/** Days in which a box whose soil is kept comes to rest. */
+const KEPT_DAYS = 5;
+
+/**
+ * Brings a box to where its weather keeps it: the same day over and over until its soil no longer changes. The first
+ * weeks of a fresh soil are a transient that says nothing about the box. What is misted every so many days is given in
+ * parts every day. Within a day or two water shares itself out between the layers of a soil; how much there is in all
+ * takes months: so each half's whole is carried towards the day it would repeat, by doubled strides until it lies
+ * between two amounts and by false position from then on (the Illinois rule: Dowell & Jarratt 1971, BIT 11: 168), its layers
+ * moved along their own curves. The bed is kept at its level, as the keeper keeps it.
+ * @param most days that are played at the most
+ */
+export function settle(asked: Settles, most = 30): Float64Array {
+  const { box, cycle = 1, keptSoil = false } = asked;
+  const table = asked.plan(0);
+  const daily = cycle > 1 ? spread(table, asked.plan(1), cycle) : table;
+  const soils = COLUMNS.filter((column) => box.columns[column].area > LAND).map((column) =>
+    soilOf(box, column),
+  );
+  let y: Float64Array | null = null;
+  for (let day = 0; day < most; day += 1) {
+    const before: Float64Array | null = y;
+    const run = simulate({ ...asked, plan: () => daily, days: 1, every: 7200, start: before });
+    y = run.end;
+    y[AT.reservoir] = box.reservoir.start;
+    if (keptSoil) {
+      const filled = before ?? startOf(box, 20, 0.007);
+      for (const { layers } of soils) for (const { at } of layers) y[at] = filled[at] ?? 0;
+      if (day >= KEPT_DAYS) break;
+      continue;
+    }
+    if (!before || day < WARMS_UP) continue;
+    let stands = true;
+    for (const soil of soils) {
+      const had = soil.whole(before);
+      const gained = soil.whole(y) - had;
+      if (Math.abs(gained) < STANDS * soil.volume) continue;
+      stands = false;
+      soil.carry(y, soil.next(had, gained));
+    }
+    if (stands) break;
+  }
+  return y ?? startOf(box, 20, 0.007);
+}
+
+/** The soil of one half as a whole: how much water it holds, how much it should be tried with next. Volumes as kg of water. */
+function soilOf(box: BoxModel, column: Column) {
+  const { area, soil } = box.columns[column];
+  const layers = soil.map((node, index) => ({
+    at: AT.soilWater(column, index),
+    kg: WATER_DENSITY * area * node.thickness,
+    soil: node.soil,
+    water: emptyWater(),
+  }));
+  const volume = layers.reduce((sum, it) => sum + it.kg, 0);
+  const least = soil.reduce((sum, it, i) => sum + it.residual * (layers[i]?.kg ?? 0), 0);
+  const full = layers.reduce((sum, it) => sum + it.soil.porosity * it.kg, 0);
+  const whole = (y: Float64Array): number => layers.reduce((sum, { at }) => sum + (y[at] ?? 0), 0);
+  /** Amounts tried, with what a day added to each: the driest that lost, the wettest that gained. */
+  let loses: { x: number; f: number } | null = null;
+  let gains: { x: number; f: number } | null = null;
+  let stride = 4;
+  return {
+    layers,
+    volume,
+    whole,
+    /** Amount that is tried next, after a day added so much to it. */
+    next(x: number, f: number): number {
+      if (f < 0) {
+        if (gains && x <= gains.x) gains = null;
+        else if (gains && loses) gains.f /= 2;
+        loses = { x, f };
+      } else {
+        if (loses && x >= loses.x) loses = null;
+        else if (loses && gains) loses.f /= 2;
+        gains = { x, f };
+      }
+      if (loses && gains) return gains.x + ((loses.x - gains.x) * gains.f) / (gains.f - loses.f);
+      const far = x + stride * f;
+      stride *= 2;
+      return Math.min(x + 0.6 * (full - x), Math.max(x - 0.4 * (x - least), far));
+    },
+    /** Moves all layers along their curves, alike in the logarithm of suction, until the whole is so much. */
+    carry(y: Float64Array, wanted: number): void {
+      const places = layers.map(({ at, kg, soil: own, water }) => {
+        readWater(own, (y[at] ?? 0) / kg, water);
+        return Math.asinh(Math.max(0, water.suction) / BENDS);
+      });
+      const moved = (by: number): number[] =>
+        layers.map(
+          ({ kg, soil: own }, i) =>
+            kg * contentAt(own, BENDS * Math.sinh(Math.max(0, (places[i] ?? 0) + by))),
+        );
+      let [wet, dry] = [-20, 20];
+      for (let i = 0; i < 40; i += 1) {
+        const by = (wet + dry) / 2;
+        if (moved(by).reduce((sum, it) => sum + it, 0) > wanted) wet = by;
+        else dry = by;
+      }
+      moved((wet + dry) / 2).forEach((kg, i) => {
+        const layer = layers[i];
+        if (layer) y[layer.at] = kg;
+      });
+    },
+  };
+}
+
+/** m of suction under which layers are moved by the same suction, over which by the same share of it (numerical). */
+const BENDS = 0.1;
+
+/** A day that gives of every day of a cycle its share: mist that runs on some days only, more faintly on all. */
+function spread(first: Timetable, second: Timetable, cycle: number): Timetable {
+  const alike = (a: readonly Window[], b: readonly Window[]): boolean =>
+    a.length === b.length && a.every((it, i) => it.from === b[i]?.from && it.to === b[i]?.to);
+  return {
+    ...first,
+    wetters: first.wetters.map((windows, i) =>
+      alike(windows, second.wetters[i] ?? [])
+        ? windows
+        : windows.map((it) => ({ ...it, level: (it.level ?? 1) / cycle })),
+    ),
+  };
+}
