@@ -62,6 +62,9 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
           0.8 + 1.8 * ramp(-w, 1.2 * usualWarmth, 2.4 * usualWarmth),
         )
       : read('It is no colder than before', -3);
+  const alone = facts.parted.some((it) => isParted(it, facts))
+    ? read('but one probe has parted from the others', -2)
+    : null;
   const drafts: Draft[] = [
     ...probeDrafts(facts),
     {
@@ -157,6 +160,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
                 : null,
         slower(facts) ? read('It dries off more slowly after a misting', 0.8) : null,
         fan ? drawn('A fan is fitted', 0.2) : null,
+        alone,
       ],
       check: 'Hold a strip of paper before each vent; look for litter, webs or a cloth on the gauze.',
       change: 'Free the vents and brush the gauze; uncover more of the top.',
@@ -181,6 +185,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
           : roomWarmer > 1.5
             ? read('but so is the room', -2.5)
             : read('though the room is not', 1.5),
+        alone,
       ],
       check:
         'Measure at the warmest place with a second thermometer; look where the thermostat’s probe lies.',
@@ -203,6 +208,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
           : roomWarmer > 1.5
             ? read('The room is warmer too', 3)
             : read('The room is not', -2),
+        alone,
       ],
       check: 'Measure the room where the box stands, out of the lamps’ warmth. Does sun fall on it?',
       change:
