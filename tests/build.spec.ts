@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { demo, saved, sound } from './helpers';
 
 /** The words of each page of a PDF, one line of them. */

@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from './test';
 import { zipSync, unzipSync, strToU8 } from 'fflate';
 import { demo, file, snapshot, sound, stored } from './helpers';
 import { browserOn, loads } from './killable';

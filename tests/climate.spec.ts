@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { build, demo, saved, sound } from './helpers';
 
 /** Waits until the forecast follows what is on the screen. */

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { bare, build, demo, exported, readIn, saved, type } from './helpers';
 
 /** The number a cell or sum starts with. */

@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { ENVELOPE_VERSION } from '@/files';
 import { chooseAnimal, demo, exported, file, readIn, saved, type } from './helpers';
 

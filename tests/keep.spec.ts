@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { build, demo, saved, snapshot, sound } from './helpers';
 
 const due = (page: Page) => page.locator('[data-due]');

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { NO_STORES, writeEnvelope } from '@/files';
 import type { ShelfMove } from '@/core/shelf';

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { demo, sound as soundIn } from './helpers';
 
 for (const colorScheme of ['light', 'dark'] as const) {

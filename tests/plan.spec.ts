@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { build, demo, saved, sound } from './helpers';
 
 const openPlan = async (page: Page): Promise<void> => {

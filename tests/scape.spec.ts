@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { build, demo, saved, type, sound as soundIn } from './helpers';
 
 const sections = (page: Page) => page.getByRole('region', { name: 'Drawing' });

@@ -2,8 +2,10 @@ import type { Catalogue } from '@/core/catalogue';
 import { careNow } from '@/core/care';
 import type { Design } from '@/core/design';
 import { entryOf, type Draft, type Entry } from '@/core/log';
+import { midnightAgo } from './demoRecords';
 
-const DAY = 86_400_000;
+/** Days between two meals of the frogs, as their rule of care has it: the last was a whole turn ago, so that today one is due. */
+const FED_EVERY = 3;
 const HOUR = 3_600_000;
 
 /** How far into its rhythm each rule of the demo stands, one after the other: most are in hand, a few are due. */
@@ -11,17 +13,16 @@ const SHARES = [0.3, 0.7, 1, 0.5, 0.85, 0.2, 1.15, 0.6];
 
 /** A fortnight of the made-up nature room’s log: what was done when, what was read, seen and fed. */
 export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: number): readonly Entry[] {
-  const midnight = Math.floor(now / DAY) * DAY;
   const entries: Entry[] = [];
   const write = (design: Design, key: string, daysAgo: number, hour: number, draft: Draft): void => {
-    const at = midnight - daysAgo * DAY + hour * HOUR;
+    const at = midnightAgo(now, daysAgo) + hour * HOUR;
     if (at <= now)
       entries.push(entryOf(draft, { id: `${design.id} ${key}`, design: design.id, at, changed: at }));
   };
   for (const design of designs) {
     const lived = design.brief.stage === 'inhabited';
     careNow(design, catalogue).forEach((rule, index) => {
-      // Fed every second evening, below.
+      // Fed in the evenings, below.
       if (lived && rule.id === 'feed') return;
       const share = SHARES[index % SHARES.length] ?? 0.5;
       const ago =
@@ -40,10 +41,10 @@ export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: n
         values: { temperature: 23.4 + 0.6 * swing, humidity: 0.78 + 0.05 * swing, point: 'warm side' },
         text: '',
       });
-      if (lived && ago % 2 === 0)
+      if (lived && ago % FED_EVERY === 0)
         write(design, `feed ${ago}`, ago, 18, {
           kind: 'feed',
-          values: { count: 6, left: ago % 3 === 0 ? 2 : 0 },
+          values: { count: 6, left: ago % 2 === 0 ? 2 : 0 },
           text: 'small crickets',
           rule: 'feed',
         });

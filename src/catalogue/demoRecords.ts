@@ -2,10 +2,20 @@ import type { Design } from '@/core/design';
 import { entryOf, type Draft, type Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 
-const DAY = 86_400_000;
 const BOG = 'demo-bog-shelf';
 
-const dayAgo = (now: number, days: number): string => new Date(now - days * DAY).toISOString().slice(0, 10);
+/** Local midnight some days before a moment, ms since 1970: days that clocks are changed on are days too. */
+export function midnightAgo(now: number, days: number): number {
+  const date = new Date(now);
+  return new Date(date.getFullYear(), date.getMonth(), date.getDate() - days).getTime();
+}
+
+/** Local day some days ago, as a date. */
+function dayAgo(now: number, days: number): string {
+  const date = new Date(midnightAgo(now, days));
+  const two = (value: number): string => String(value).padStart(2, '0');
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
+}
 
 /** The made-up frogs of the bog shelf: who they are, and their weight at first and its growth a month, kg. */
 const FROGS = [
@@ -61,10 +71,9 @@ export const demoEquipment = (now: number): readonly EquipmentRecord[] =>
 export function demoSeen(designs: readonly Design[], now: number): readonly Entry[] {
   const bog = designs.find((it) => it.id === BOG);
   if (!bog) return [];
-  const midnight = Math.floor(now / DAY) * DAY;
   const { width, depth, height } = bog.enclosure;
   const line = (key: string, ago: number, hour: number, draft: Draft): Entry => {
-    const at = midnight - ago * DAY + hour * 3_600_000;
+    const at = midnightAgo(now, ago) + hour * 3_600_000;
     return entryOf(draft, { id: `${BOG} ${key}`, design: BOG, at, changed: at });
   };
   const weights = FROGS.flatMap(({ key, mass, grows }) =>

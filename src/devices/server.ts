@@ -1,3 +1,4 @@
+import { serverNow } from './clock';
 import { z } from 'zod';
 import { MAX_BYTES, readEnvelope, writeSenml, type NamedReading } from '@/files';
 import { FAULTS, MEMORY, SimulatedBox, type Fault } from './bench';
@@ -49,7 +50,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
   }
   const box = boxes().get(id);
   if (!box) return fault(404, 'no such box is on the bench. Put it there first');
-  const now = Date.now();
+  const now = serverNow();
   const url = new URL(request.url);
   switch (`${request.method} ${[device, part].filter(Boolean).join('/')}`) {
     case 'GET ':
@@ -130,7 +131,7 @@ async function putBox(request: Request, id: string): Promise<Response> {
   if (!design) return fault(400, 'the file holds another enclosure');
   const all = boxes();
   const zone = Number(new URL(request.url).searchParams.get('zone') ?? 0) * 60_000;
-  const box = new SimulatedBox(design, read.value.own, Date.now(), Number.isFinite(zone) ? zone : 0);
+  const box = new SimulatedBox(design, read.value.own, serverNow(), Number.isFinite(zone) ? zone : 0);
   all.delete(id);
   for (const oldest of [...all.keys()].slice(0, Math.max(0, all.size - MOST + 1))) all.delete(oldest);
   all.set(id, box);
@@ -144,7 +145,7 @@ function events(request: Request, box: SimulatedBox): Response {
   const stream = new ReadableStream<Uint8Array>({
     start(out) {
       const send = (): void => {
-        const pack = box.readings(Math.floor(Date.now() / 1000) * 1000);
+        const pack = box.readings(Math.floor(serverNow() / 1000) * 1000);
         // A hub that hears nothing still says that it is there.
         out.enqueue(text.encode(pack.length === 0 ? ': nothing heard\n\n' : `data: ${writeSenml(pack)}\n\n`));
       };

@@ -20,6 +20,8 @@ export interface System {
 
 /** s of the longest step across a corner. */
 const ACROSS = 60;
+/** s of the shortest. */
+const SHORTEST = 0.02;
 /** s of the very first step that is tried. */
 const FIRST = 10;
 /** γ of the L-stable pair. */
@@ -104,6 +106,38 @@ export class Stepper {
       k[tally[i]!]! += scale * jacobian[tally[i + 2]!]! * k[tally[i + 1]!]!;
   }
 
+  /**
+   * One implicit Euler step across a corner: linear in what is stiff, and of no second stage that a corner could mislead.
+   * Shortened until what the end would change of it, once damped, is within what is allowed.
+   * @returns s that it took
+   */
+  private across(y: Float64Array, t: number, longest: number, looser: number): number {
+    const { system, lu, coreValues, k1, k2, probe, f, sharp } = this;
+    const { size, counted } = system;
+    for (let h = longest; ; h /= 4) {
+      lu.factorise(coreValues, h);
+      k1.set(f);
+      this.solve(k1, h);
+      for (let i = 0; i < size; i += 1) probe[i] = y[i]! + h * k1[i]!;
+      system.evaluate(t + h, probe, k2, null);
+      for (let i = 0; i < counted; i += 1) k2[i]! -= k1[i]!;
+      lu.solve(k2);
+      let error = 0;
+      for (let i = 0; i < counted; i += 1) {
+        const off = Math.abs(0.5 * h * k2[i]!) * sharp[i]!;
+        if (!(off <= error)) error = off;
+      }
+      if (error > looser && h > SHORTEST) {
+        this.count.refused += 1;
+        continue;
+      }
+      y.set(probe);
+      this.count.taken += 1;
+      this.next = 2 * h;
+      return h;
+    }
+  }
+
   /** Brings y from one moment to another, s, in as many steps as it takes. f must be smooth between the two. */
   advance(y: Float64Array, from: number, to: number): void {
     const { system, lu, jacobian, core, coreValues, k1, k2, probe, f, limits } = this;
@@ -126,13 +160,7 @@ export class Stepper {
         for (let i = 0; i < size; i += 1) probe[i] = y[i]! + h * k1[i]!;
         system.evaluate(t + h, probe, k2, null);
         if (side !== system.regime?.()) {
-          h = Math.min(h, ACROSS);
-          lu.factorise(coreValues, h);
-          k1.set(f);
-          this.solve(k1, h);
-          for (let i = 0; i < size; i += 1) y[i]! += h * k1[i]!;
-          this.count.taken += 1;
-          this.next = 2 * h;
+          h = this.across(y, t, Math.min(h, ACROSS), looser);
           break;
         }
         for (let i = 0; i < size; i += 1) k2[i]! -= 2 * k1[i]!;
