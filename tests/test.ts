@@ -30,16 +30,16 @@ export const atNow = async (context: BrowserContext): Promise<BrowserContext> =>
 /** Every page of every test begins at the same moment, whatever day it is. */
 export const test = base.extend<object, { browser: Browser }>({
   browser: [
-    async ({ browser }, use) => {
+    async ({ browser }, give) => {
       const open = browser.newContext.bind(browser);
       browser.newContext = async (options) => atNow(await open(options));
-      await use(browser);
+      await give(browser);
       browser.newContext = open;
     },
     { scope: 'worker' },
   ],
-  context: async ({ context }, use) => {
+  context: async ({ context }, give) => {
     await atNow(context);
-    await use(context);
+    await give(context);
   },
 });

@@ -12,7 +12,6 @@ import {
   drill,
   forecast,
   outfitOf,
-  ratioAt,
   sprayOf,
   Trial,
   weeksFor,

@@ -88,13 +88,6 @@ export class Flow {
   }
 }
 
-/** What changes from moment to moment, as every part of the equations sees it. */
-export interface Now {
-  /** Room: °C and kg/kg. */
-  readonly temperature: number;
-  readonly ratio: number;
-}
-
 /** One room of the physics: adds its rates, and its entries of the Jacobian when they are asked for. */
 export interface Part {
   evaluate(y: Float64Array, dy: Float64Array, jac: Float64Array | null): void;
