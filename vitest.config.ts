@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
-import { ZONE } from './tests/now';
+import { ZONE } from './tests/now.ts';
 
 process.env.TZ = ZONE;
 

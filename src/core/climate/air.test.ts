@@ -83,12 +83,12 @@ describe('moist air', () => {
   it('pressure 1500 m up is 84.56 kPa (ASHRAE ch. 1, table 1)', () => {
     expect(pressureAt(1500) / 1000).toBeCloseTo(84.556, 2);
   });
-  it('the quick curve is the full one within 4e-7, and its slope its own; it never stops rising', () => {
+  it('the quick curve is the full one within 6e-7, and its slope its own; it never stops rising', () => {
     for (const pressure of [SEA, pressureAt(2500)]) {
       const curve = saturationCurve(pressure);
       for (let t = -30; t <= 70; t += 0.37) {
         expect(Math.abs(curve.at(t) / saturated(t, pressure) - 1)).toBeLessThan(
-          Math.abs(t) < 1 ? 1e-4 : 4e-7,
+          Math.abs(t) < 1 ? 1e-4 : 6e-7,
         );
         const [low, high] = [curve.at(t - 1e-4), curve.at(t + 1e-4)];
         curve.at(t);

@@ -72,7 +72,7 @@ export function wetBulb(celsius: number, ratio: number, pressure: number): numbe
 
 /**
  * Saturated air at one pressure, kg/kg, by `saturated`, quick to read with its slope: a cubic through its values and
- * slopes at every kelvin (within 4e-7 of it; 1e-4 in the kelvin around freezing). Over 70 °C, where no box may come, it goes on straight: near boiling the
+ * slopes at every kelvin (within 6e-7 of it; 1e-4 in the kelvin around freezing). Over 70 °C, where no box may come, it goes on straight: near boiling the
  * ratio has no end and then turns its sign, and a surface that a step threw there would stay there.
  */
 export class SaturationCurve {
