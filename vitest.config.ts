@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
-import { ZONE } from './tests/now.ts';
+import { ZONE } from './tests/now';
 
 process.env.TZ = ZONE;
 

@@ -131,9 +131,11 @@ export function forecast(
   const from = asked.span === 'year' ? 1 : dayOfSeason(asked.season, latitude);
   const ready = readyOf(design, catalogue, from, ground);
   const { cycle } = ready;
-  const { days: least, every: fine, looser } = SPANS[asked.span];
+  const { days: least, every: fine, looser: exact } = SPANS[asked.span];
   const days = asked.span === 'year' ? least : cycle * Math.ceil(least / cycle);
-  const every = asked.span === 'day' && days > FINE_DAYS ? SPANS.week.every : fine;
+  const long = asked.span === 'day' && days > FINE_DAYS;
+  const every = long ? SPANS.week.every : fine;
+  const looser = long ? 2 : exact;
   const start = settled(ready);
   const weather = ready.weather(days + 1, asked.span === 'day' ? null : asked.seed);
   const run = simulate({ box: ready.box, weather, plan: ready.plan, days, every, start, looser });

@@ -17,7 +17,7 @@ const STANDS = 8e-4;
 /** Days before the soil is looked at: air, wood and glass come to rest within them. */
 const WARMS_UP = 2;
 /** Days in which a box whose soil is kept comes to rest. */
-const KEPT_DAYS = 5;
+const KEPT_DAYS = 3;
 
 /**
  * Brings a box to where its weather keeps it: the same day over and over until its soil no longer changes. The first
