@@ -121,6 +121,22 @@ if (built) {
   );
 }
 
+/** The unit tests that take the longest, so that slowness is seen where it grows. */
+function slowest(count) {
+  const all = json('.rincon/unit.json').testResults.flatMap((file) =>
+    file.assertionResults.map((it) => ({ seconds: (it.duration ?? 0) / 1000, name: it.fullName.trim() })),
+  );
+  all.sort((a, b) => b.seconds - a.seconds);
+  console.log(`\nThe ${count} slowest unit tests:`);
+  for (const { seconds, name } of all.slice(0, count))
+    console.log(`  ${seconds.toFixed(1).padStart(6)} s  ${name}`);
+}
+try {
+  slowest(10);
+} catch {
+  // Without a report there is nothing to tell; the suite has said so.
+}
+
 if (failures.length > 0) console.log(`\nFailed: ${failures.join('; ')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;

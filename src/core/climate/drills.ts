@@ -5,6 +5,7 @@ import type { HeaterModel, WetterModel } from './box';
 import { readyOf, settled, type Ready } from './forecast';
 import { dayOfSeason, type Season } from './roomProfile';
 import { simulate, type Run, type SeriesName, type Timetable } from './simulate';
+import { humidityAtRecord, zonesFor, type Zones } from './zones';
 
 export const DRILLS = [
   {
@@ -65,7 +66,12 @@ export interface DrillResult {
   readonly began: number;
   readonly limits: readonly Limit[];
   /** What would buy time, and how many hours of it; the most useful first. */
-  readonly buys: readonly { readonly what: string; readonly hours: number }[];
+  readonly buys: readonly {
+    readonly what: string;
+    readonly hours: number;
+  }[];
+  /** Where the animal is met: what the chart shows and the limits are counted by. */
+  readonly zones: Zones;
 }
 
 /** K outside its band an animal bears for hours, not for days; share of humidity (from memory). */
@@ -99,7 +105,7 @@ export function drill(
     if (hours > 0.4) buys.push({ what, hours });
   }
   buys.sort((a, b) => b.hours - a.hours);
-  return { id, run: played, began: BEGAN, limits, buys };
+  return { id, run: played, began: BEGAN, limits, buys, zones: zonesFor(ready.bands) };
 }
 
 const span = (id: DrillId): number => (DRILLS.find((it) => it.id === id)?.days ?? 1) * 24 - BEGAN;
@@ -214,7 +220,7 @@ function limitsOf({ t, series }: Run, bands: Bands, { outfit, box }: Ready): rea
   const s = (name: SeriesName) => (i: number) => series[name][i] ?? 0;
   const coolest = (i: number): number => Math.min(s('air0')(i), s('air2')(i), s('air1')(i), s('air3')(i));
   const warmest = (i: number): number => Math.max(s('air0')(i), s('air2')(i));
-  const damp = (i: number): number => (s('rh0')(i) + s('rh2')(i)) / 2;
+  const damp = (i: number): number => humidityAtRecord({ series }, zonesFor(bands), i);
   const lowest = Math.min(bands.humidityDay.low, bands.humidityNight.low);
   const highest = Math.max(bands.humidityDay.high, bands.humidityNight.high);
   const limits: Limit[] = [

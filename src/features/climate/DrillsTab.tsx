@@ -7,7 +7,14 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { DRILLS, type DrillId, type DrillResult, type Limit, type Season } from '@/core/climate';
+import {
+  DRILLS,
+  humidityAtRecord,
+  type DrillId,
+  type DrillResult,
+  type Limit,
+  type Season,
+} from '@/core/climate';
 import { temperature } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { Chart, type Inks } from '@/ui/Chart';
@@ -187,12 +194,12 @@ const phrase = (what: Limit['what']): string =>
         ? 'dry in the soil'
         : what;
 
-function useDrawn({ run, began }: DrillResult): (inks: Inks) => EChartsCoreOption {
+function useDrawn({ run, began, zones }: DrillResult): (inks: Inks) => EChartsCoreOption {
   return useCallback(
     (inks: Inks) => {
       const hours = Array.from(run.t, (t) => t / 3600);
       const line = (
-        name: 'air0' | 'air2' | 'rh0',
+        value: (record: number) => number,
         colour: string,
         axis: number,
         type: string,
@@ -201,7 +208,7 @@ function useDrawn({ run, began }: DrillResult): (inks: Inks) => EChartsCoreOptio
         type: 'line',
         yAxisIndex: axis,
         showSymbol: false,
-        data: hours.map((h, i) => [h, Number(((run.series[name][i] ?? 0) * by).toFixed(2))]),
+        data: hours.map((h, i) => [h, Number((value(i) * by).toFixed(2))]),
         lineStyle: { color: colour, width: 1.8, type },
       });
       const label = { color: inks.quiet, fontFamily: inks.font, fontSize: 11 };
@@ -236,18 +243,18 @@ function useDrawn({ run, began }: DrillResult): (inks: Inks) => EChartsCoreOptio
         ],
         series: [
           {
-            ...line('air0', inks.clay, 0, 'solid', 1),
+            ...line((i) => run.series[zones.warm][i] ?? 0, inks.clay, 0, 'solid', 1),
             markLine: {
               silent: true,
               symbol: 'none',
               data: [{ xAxis: began, lineStyle: { color: inks.ink, type: 'solid' }, label: { show: false } }],
             },
           },
-          line('air2', inks.clay, 0, 'dashed', 1),
-          line('rh0', inks.water, 1, 'dotted', 100),
+          line((i) => run.series[zones.cool][i] ?? 0, inks.clay, 0, 'dashed', 1),
+          line((i) => humidityAtRecord(run, zones, i), inks.water, 1, 'dotted', 100),
         ],
       };
     },
-    [run, began],
+    [run, began, zones],
   );
 }
