@@ -48,7 +48,7 @@ const config = [
     // Numeric kernels over typed arrays: an index within their length always holds a number, and a default for each
     // would hide a wrong one.
     files: [
-      'src/core/climate/{sparse,rosenbrock,equations,stores,guard,air,calibrate,schedule}.ts',
+      'src/core/climate/{sparse,rosenbrock,equations,stores,guard,air,simulate,calibrate,schedule}.ts',
       'src/core/climate/engine/*.ts',
       'src/core/ground/hydraulics.ts',
       'src/core/light/{field,cavity,rays}.ts',

@@ -1,9 +1,9 @@
-import { relativeAt } from './air';
+import { relativeAt, saturationCurve } from './air';
 import type { BoxModel, Cell, Column, RoomNow } from './box';
 import { equationsOf, type BoxSystem } from './equations';
-import { WATER_DENSITY } from '../physics/constants';
+import { LATENT_HEAT, MOIST_AIR_HEAT, WATER_DENSITY } from '../physics/constants';
 import { guard } from './guard';
-import { heatIn, LAND, startOf, waterIn } from './stores';
+import { airIn, CELLS, heatIn, LAND, startOf, waterIn } from './stores';
 import { Stepper, type StepLimits } from './rosenbrock';
 import { AT, chamberAt, counted, firstCounted, givenBy, usedBy } from './states';
 import { reader, type Weather } from './weather';
@@ -230,6 +230,7 @@ export function simulate(asked: Asked): Run {
         if (until > t) stepper.advance(y, midnight + t, midnight + until);
         t = until;
         if (midnight + t >= nextRecord - 1e-6) {
+          condense(box, y);
           guard(box, y, system.exchange(y, midnight + t), fanned, midnight + t);
           read(nextRecord, room);
           record.take(nextRecord, y, room);
@@ -262,6 +263,22 @@ export function simulate(asked: Asked): Run {
     steps: stepper.count.taken + stepper.count.refused,
     days: done,
   };
+}
+
+/**
+ * What a step has left over saturation becomes fog, as it would within seconds: vapour, drops and the heat that is set
+ * free close to rounding.
+ */
+function condense(box: BoxModel, y: Float64Array): void {
+  const curve = saturationCurve(box.pressure);
+  for (const cell of CELLS) {
+    const over = (y[AT.ratio(cell)] ?? 0) - curve.at(y[AT.airT(cell)] ?? 0);
+    if (over <= 0) continue;
+    const drops = over / (1 + (LATENT_HEAT * curve.slope) / MOIST_AIR_HEAT);
+    y[AT.ratio(cell)]! -= drops;
+    y[AT.fog(cell)]! += drops * airIn(box, cell);
+    y[AT.airT(cell)]! += (drops * LATENT_HEAT) / MOIST_AIR_HEAT;
+  }
 }
 
 /** Fills dishes and pools again, and by the week the moss of moist hides; kg poured. */
