@@ -122,8 +122,8 @@ export function thrownBackFrom(lamp: Lamp, x: number, y: number, z: number): num
 export const ppfdFrom = (lamp: Lamp, x: number, y: number, z: number): number =>
   (luxFrom(lamp, x, y, z) + thrownBackFrom(lamp, x, y, z)) / LUX_PER_PPFD[lamp.light];
 
-export const FIELDS = { uv: uvFrom, ppfd: ppfdFrom, heat: heatFrom } as const;
-export type FieldName = keyof typeof FIELDS;
+const FIELDS = { uv: uvFrom, lux: luxFrom, heat: heatFrom } as const;
+export type FieldName = 'uv' | 'ppfd' | 'heat';
 
 /** A plane through the box on which a field is laid: seen from the front (y fixed) or the side (x fixed). */
 export interface Plane {
@@ -152,21 +152,52 @@ export function fieldOf(
   rows: number,
 ): Field {
   const values = new Float32Array(columns * rows);
-  const from = name === 'ppfd' ? luxFrom : FIELDS[name];
+  const from = FIELDS[name === 'ppfd' ? 'lux' : name];
   const front = plane.view === 'front';
   for (const lamp of lamps) {
     const share = name === 'ppfd' ? 1 / LUX_PER_PPFD[lamp.light] : 1;
+    // A strip’s UV falls off from its middle; all else of tubes and strips goes by the tube’s geometry.
+    const along = front === (lamp.along === 'x') && (name !== 'uv' || lamp.form === 'tube');
     for (let row = 0; row < rows; row += 1) {
       const z = ((row + 0.5) * plane.height) / rows;
-      let at = row * columns;
-      for (let column = 0; column < columns; column += 1, at += 1) {
-        const s = ((column + 0.5) * plane.width) / columns;
-        values[at]! += share * (front ? from(lamp, s, plane.cut, z) : from(lamp, plane.cut, s, z));
-      }
+      const at = row * columns;
+      if (lamp.form !== 'bulb' && along) addRow(values, at, columns, name, lamp, share, plane, z);
+      else
+        for (let column = 0; column < columns; column += 1) {
+          const s = ((column + 0.5) * plane.width) / columns;
+          values[at + column]! += share * (front ? from(lamp, s, plane.cut, z) : from(lamp, plane.cut, s, z));
+        }
     }
     if (name === 'ppfd' && lamp.thrownBack) addThrownBack(values, lamp, share, plane, columns, rows);
   }
   return { columns, rows, values };
+}
+
+/** A row under a tube or strip that runs along the plane: its distance from the axis is the same all along. */
+function addRow(
+  values: Float32Array,
+  at: number,
+  columns: number,
+  name: FieldName,
+  lamp: Lamp,
+  share: number,
+  plane: Plane,
+  z: number,
+): void {
+  const front = plane.view === 'front';
+  const h = lamp.z - z;
+  const across = front ? plane.cut - lamp.y : plane.cut - lamp.x;
+  const off = Math.sqrt(h * h + across * across);
+  // What the field is for each unit of the tube’s own geometry, read where it is straight across.
+  const middle = front ? lamp.x : lamp.y;
+  const straight = tubeAt(lamp.length, 0, off);
+  const own = FIELDS[name === 'ppfd' ? 'lux' : name];
+  const by = (share * (front ? own(lamp, middle, plane.cut, z) : own(lamp, plane.cut, middle, z))) / straight;
+  if (by <= 0) return;
+  for (let column = 0; column < columns; column += 1) {
+    const s = ((column + 0.5) * plane.width) / columns;
+    values[at + column]! += by * tubeAt(lamp.length, s - middle, off);
+  }
 }
 
 /** Adds what is thrown back, from a coarse grid and straight between its points. */

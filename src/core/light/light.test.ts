@@ -162,3 +162,29 @@ describe('fields', () => {
     expect(tube).toBeLessThan(1);
   });
 });
+
+describe('a field on a grid', () => {
+  it('is at every cell what its lamps give at that point, whichever way they run', () => {
+    const lamps = (['tube', 'bulb', 'panel'] as const).flatMap((form) =>
+      (['x', 'y'] as const).map((along) => lamp({ form, along, uvIndex: form === 'panel' ? 0 : 3 })),
+    );
+    for (const view of ['front', 'side'] as const) {
+      const plane = { view, cut: 0.22, width: 0.9, height: 0.5 } as const;
+      for (const [name, at] of [
+        ['uv', uvFrom],
+        ['ppfd', ppfdFrom],
+      ] as const) {
+        const { values } = fieldOf(name, lamps, plane, 9, 5);
+        values.forEach((value, i) => {
+          const s = (((i % 9) + 0.5) * 0.9) / 9;
+          const z = ((Math.floor(i / 9) + 0.5) * 0.5) / 5;
+          const by = lamps.reduce(
+            (sum, it) => sum + (view === 'front' ? at(it, s, 0.22, z) : at(it, 0.22, s, z)),
+            0,
+          );
+          expect(value / by).toBeCloseTo(1, 5);
+        });
+      }
+    }
+  });
+});

@@ -15,7 +15,8 @@ export function tubeAt(length: number, along: number, off: number): number {
   const one = (length / 2 - along) / d;
   const other = (-length / 2 - along) / d;
   // atan a − atan b in one, with a > b.
-  const angle = Math.atan2(one - other, 1 + one * other);
+  const product = 1 + one * other;
+  const angle = Math.atan((one - other) / product) + (product < 0 ? Math.PI : 0);
   return (angle + one / (1 + one * one) - other / (1 + other * other)) / d;
 }
 
