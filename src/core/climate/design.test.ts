@@ -248,6 +248,12 @@ describe('hides', () => {
     expect(usual!.piece).toBe(moist.id);
     // Common practice: a gauge in such a chamber says 99.
     expect(usual!.humidity).toBeGreaterThan(0.96);
+    // Wetted by the week, it lasts the week (common practice), in a dry box too.
+    expect(usual!.days!).toBeGreaterThan(6);
+    const dry = forecast(made('eublepharis-macularius'), catalogue, asked).hides[0]!;
+    expect(dry.humidity).toBeGreaterThan(0.9);
+    expect(dry.days!).toBeGreaterThan(6);
+    expect(dry.days!).toBeLessThan(usual!.days!);
     expect(forecast(wide(0.15), catalogue, asked).hides[0]!.humidity).toBeLessThan(usual!.humidity);
     expect(forecast(wide(0.15), catalogue, asked).hides[0]!.days!).toBeLessThan(usual!.days!);
   });

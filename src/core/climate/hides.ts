@@ -4,8 +4,8 @@ import type { ChamberModel, Cell } from './box';
 import type { Run } from './simulate';
 import { FACE } from './walls';
 
-/** Of damp moss or a reservoir, kg per m² of its floor (from memory). */
-const HOLDS = 6;
+/** Of four centimetres of damp moss, or a reservoir, kg per m² of its floor (from memory). */
+const HOLDS = 15;
 /** m² of wet moss for each m² of floor under it: it lines the sides of its box, and is rough (from memory). */
 const MOSS_AREA = 2;
 /** Share of what a hide shades that is floor inside it; of its outside that faces the air (from memory). */
@@ -68,15 +68,15 @@ export function hidesOf(
     const values = Array.from(it.humidity.slice(from));
     const mean = (list: ArrayLike<number>): number =>
       Array.from(list).reduce((sum, value) => sum + value, 0) / Math.max(1, list.length);
-    // What it loses while nobody wets it.
+    // What it loses while it is wet and nobody wets it again.
+    const holds = chambers[index]?.holds ?? 0;
     let [lost, hours] = [0, 0];
     for (let i = 1; i < it.store.length; i += 1) {
       const change = (it.store[i - 1] ?? 0) - (it.store[i] ?? 0);
-      if (change < 0) continue;
+      if (change < 0 || (it.store[i] ?? 0) < DRY_AT * holds) continue;
       lost += change;
       hours += ((run.t[i] ?? 0) - (run.t[i - 1] ?? 0)) / 3600;
     }
-    const holds = chambers[index]?.holds ?? 0;
     return {
       piece: it.piece,
       humidity: Math.min(1, mean(values)),

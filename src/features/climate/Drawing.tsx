@@ -308,7 +308,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
           <Box
             sx={{
               typography: 'body2',
-              minWidth: 48,
+              minWidth: forecast.run.days > 1 ? 104 : 48,
               fontVariantNumeric: 'tabular-nums',
               whiteSpace: 'nowrap',
             }}
@@ -346,9 +346,9 @@ const SOIL_SCALE: Scale = {
 function whenWord({ run, asked }: Forecast, record: number): string {
   const t = run.t[record] ?? 0;
   const at = clock((t / 60) % 1440);
-  if (asked.span === 'day') return at;
+  if (asked.span !== 'year' && run.days <= 1) return at;
   const day = Math.floor(t / 86_400);
-  if (asked.span === 'week') return `day ${day + 1}, ${at}`;
+  if (asked.span !== 'year') return `day ${day + 1}, ${at}`;
   return `${new Date(Date.UTC(2025, 0, 1 + day)).toLocaleDateString(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' })}, ${at}`;
 }
 

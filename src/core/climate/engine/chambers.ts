@@ -2,7 +2,8 @@
  * Small chambers: a box of moss, a cave with a reservoir, a half-buried tube; each a cell of its own.
  *
  *   air     m·dw/dt = g_moss + g_soil − ρ·Q·(w − w_out)
- *   way in  Q = (C_d/3)·A·√(g·H·|Δρ|/ρ) + k·A           both ways through an upright opening (Brown & Solvason 1962)
+ *   way in  Q = (C_d/3)·A·√(g·H·(Δρ/ρ)⁺) + k·A         both ways through an upright opening (Brown & Solvason 1962) when the
+ *           air inside is lighter; a way in lies over its floor, and cool damp air lies still behind the lip (common practice)
  *   moss    g = A·h_c·wet·(w_s(T) − w)/(c_p·Le^⅔)       wet from moss or a reservoir
  *   soil    g = ρ·A·(w_s(T_soil) − w)/(film + skin(θ))  a dry hide over bare soil
  *   heat    C·dT/dt = U·(T_out − T) + U_soil·(T_soil − T) + ρ·Q·c_p·(T_out − T) − L·g_moss
@@ -24,7 +25,7 @@ import { CONVECTION } from '../walls';
 import type { Assembly, Part } from './assembly';
 
 /** m/s through each m² of a way in by the drift of the box’s air alone (from memory). */
-const DRIFT = 0.001;
+const DRIFT = 0.003;
 /** Share of lightness, half a kelvin’s, under which exchange falls with its square: it has no corner at nothing (numerical). */
 const EVEN = 2e-3;
 /** kg/m² at which moss is wet to a share of 1 − 1/e: nearly dry (from memory). */
@@ -103,13 +104,14 @@ export function chambers(box: BoxModel, assembly: Assembly, curve: SaturationCur
         const inside = virtual(y[it.t]!, y[it.ratio]!);
         const outside = virtual(y[it.outT]!, y[it.outW]!);
         const light = (inside - outside) / outside;
-        // √|light| without its corner at nothing.
-        const square = light * light;
+        // √light without its corner at nothing; what is cooler and heavier lies still behind its lip.
+        const rises = light > 0 ? light : 0;
+        const square = rises * rises;
         const even = square + EVEN * EVEN;
         const root = square * even ** -0.75;
         const most = AIR_DENSITY * (DISCHARGE / 3) * it.way.area * Math.sqrt(GRAVITY * it.way.height);
         const kg = most * root + AIR_DENSITY * DRIFT * it.way.area;
-        const byLight = most * light * (2 * even ** -0.75 - 1.5 * square * even ** -1.75);
+        const byLight = most * rises * (2 * even ** -0.75 - 1.5 * square * even ** -1.75);
         const byT = (byLight * (1 + 0.61 * y[it.ratio]!)) / outside;
         const byOutT = (-byLight * inside * (1 + 0.61 * y[it.outW]!)) / (outside * outside);
         const byW = (byLight * 0.61 * (y[it.t]! + KELVIN)) / outside;
