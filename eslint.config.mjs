@@ -22,7 +22,9 @@ const IMPURE_GLOBALS = [
 ].map((name) => ({ name, message: 'The core has no screen, no store, no clock and no chance: pass it in.' }));
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'public/**', 'tests/fixtures/**'] },
+  {
+    ignores: ['.next/**', '.rincon/**', 'node_modules/**', 'next-env.d.ts', 'public/**', 'tests/fixtures/**'],
+  },
   ...next,
   ...typescript,
   {
