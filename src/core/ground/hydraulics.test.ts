@@ -92,7 +92,7 @@ describe('how soil holds and passes water', () => {
   });
 
   it.each([4, 20])(
-    'steady rise from a water table, %i nodes: Gardner 1958, E = Ks/(e^(aL) − 1) at a dry top, within 5 %%',
+    'steady rise from a water table, %i nodes: Gardner 1958, E = Ks/(e^(aL) − 1) at a dry top, within 5 %% (10 with four)',
     (count) => {
       const soil = gardner();
       const [long, each] = [0.4, 0.4 / count];
