@@ -2,8 +2,12 @@ import { relativeAt } from './air';
 import { NO_AREA, type BoxModel, type Cell } from './box';
 import { AT } from './states';
 
-/** What no enclosure comes to: beyond it the model, not the box, is at fault, and nothing is told of it. */
-export const LIMITS = { coldest: -60, hottest: 90, humidity: 1.005, changesPerHour: 400 } as const;
+/**
+ * What no enclosure comes to: beyond it the model, not the box, is at fault, and nothing is told of it. A step may leave
+ * a little over saturation (2 % were met in random boxes full of misters), which becomes fog at the next record; more
+ * than `humidity` is no step's rest.
+ */
+export const LIMITS = { coldest: -60, hottest: 90, humidity: 1.05, changesPerHour: 400 } as const;
 
 const CELL_NAME: Record<Cell, string> = {
   0: 'near the ground on the warm side',
@@ -21,8 +25,8 @@ export class ImpossibleClimate extends Error {
 }
 
 /**
- * Refuses a state outside what can be: air or a leaf over 90 °C, humidity under 0 or over 100.5 %, more than 400 changes
- * of air an hour without a fan.
+ * Refuses a state outside what can be: air or a leaf over 90 °C, humidity under 0 or over 105 %, more than 400 changes
+ * of air an hour without a fan. It is asked before what lies over saturation is condensed.
  * @param exchange m³/s with the room; @param fans whether a fan draws air
  * @throws ImpossibleClimate
  */

@@ -230,8 +230,8 @@ export function simulate(asked: Asked): Run {
         if (until > t) stepper.advance(y, midnight + t, midnight + until);
         t = until;
         if (midnight + t >= nextRecord - 1e-6) {
-          condense(box, y);
           guard(box, y, system.exchange(y, midnight + t), fanned, midnight + t);
+          condense(box, y);
           read(nextRecord, room);
           record.take(nextRecord, y, room);
           nextRecord += every;
