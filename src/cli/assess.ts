@@ -1,11 +1,34 @@
 import { readFileSync } from 'node:fs';
 import { catalogue, withPrices } from '@/catalogue';
+import type { Catalogue } from '@/core/catalogue';
+import type { Design } from '@/core/design';
 import { buyingOf } from '@/core/buying';
 import { assess } from '@/core/assess';
 import { bag, formatQuantity, length, mass, METRIC, tank, tell } from '@/core/units';
+import {
+  allFindings,
+  ANSWER_WORDS,
+  judgeDesign,
+  lineOf,
+  wordOf,
+  yearFindings,
+  type VerdictState,
+} from '@/core/verdict';
 import { readEnvelope } from '@/files';
 
 const MARK = { severe: '!!', look: '! ', note: '· ', fine: 'ok' } as const;
+
+/** The verdict the screens show, calculated here and now. */
+function verdictOf(design: Design, rows: Catalogue): VerdictState {
+  try {
+    const verdict = judgeDesign({ design, catalogue: rows });
+    return verdict
+      ? { at: 'known', verdict, findings: yearFindings(verdict, design, rows) }
+      : { at: 'unasked' };
+  } catch (error) {
+    return { at: 'failed', message: error instanceof Error ? error.message : String(error) };
+  }
+}
 
 /** `assess FILE [--json]`: the same numbers and findings the screens show. Exit 1: severe findings; 2: unreadable. */
 function main(argv: readonly string[]): number {
@@ -28,15 +51,25 @@ function main(argv: readonly string[]): number {
     return 2;
   }
   const priced = withPrices(catalogue, read.value.prices);
-  const results = read.value.designs.map((design) => ({ design, result: assess(design, priced) }));
+  const results = read.value.designs.map((design) => {
+    const result = assess(design, priced);
+    const verdict = verdictOf(design, priced);
+    return { design, verdict, result: { ...result, findings: allFindings(result.findings, verdict) } };
+  });
 
   if (json) {
-    const out = results.map(({ design, result }) => ({ id: design.id, name: design.name, ...result }));
+    const out = results.map(({ design, verdict, result }) => ({
+      id: design.id,
+      name: design.name,
+      answer: wordOf(verdict),
+      ...result,
+    }));
     console.log(JSON.stringify(out, null, 2));
   } else {
     const prefs = { prefs: METRIC, locale: 'en' };
-    for (const { design, result } of results) {
+    for (const { design, verdict, result } of results) {
       console.log(`\n${design.name}`);
+      console.log(`  ${ANSWER_WORDS[wordOf(verdict)]}: ${tell(lineOf(verdict), prefs)}`);
       for (const it of [...result.layers].reverse()) {
         const { layer } = it;
         const name =

@@ -10,3 +10,4 @@ export * from './useReadings';
 export * from './records';
 export * from './useRecords';
 export * from './pictures';
+export * from './derived';

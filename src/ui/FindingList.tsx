@@ -70,11 +70,15 @@ const Item = memo(
         <Typography
           component="div"
           variant="h3"
-          sx={{ display: 'flex', gap: 0.75, alignItems: 'center', flexWrap: 'wrap' }}
+          sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-start' }}
         >
-          <Icon titleAccess={SEVERITY_WORD[finding.severity]} sx={{ fontSize: 18, color: bar }} />
-          {tell(finding.what)}
-          <BasisMark basis={finding.basis} source={source} />
+          <Icon
+            titleAccess={SEVERITY_WORD[finding.severity]}
+            sx={{ fontSize: 18, color: bar, mt: '2px', flexShrink: 0 }}
+          />
+          <Box component="span" sx={{ minWidth: 0 }}>
+            {tell(finding.what)} <BasisMark basis={finding.basis} source={source} />
+          </Box>
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
           {tell(finding.because)}

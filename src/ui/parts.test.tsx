@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
@@ -7,6 +7,7 @@ import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { METRIC, US } from '@/core/units';
+import type { VerdictState } from '@/core/verdict';
 import { BuyTable } from './BuyTable';
 import { Choice } from './Choice';
 import { FindingList } from './FindingList';
@@ -92,8 +93,25 @@ describe('the ledger', () => {
   it('holds the sums, how many hands it takes, and what is to be looked at', () => {
     const assessment = assess(limestone!, catalogue);
     const buying = buyingOf([{ design: limestone!, assessment }], catalogue);
-    draw(<Ledger assessment={assessment} buying={buying} findingsHref="#findings" />);
-    const text = screen.getByRole('contentinfo', { name: 'Ledger' }).textContent!;
+    const drawn = (verdict: VerdictState): string => {
+      draw(
+        <Ledger
+          assessment={assessment}
+          buying={buying}
+          verdict={verdict}
+          findings={assessment.findings}
+          findingsHref="#findings"
+        />,
+      );
+      const text = screen.getByRole('contentinfo', { name: 'Ledger' }).textContent!;
+      cleanup();
+      return text;
+    };
+    // What is not known yet is not called good.
+    expect(drawn({ at: 'calculating' })).toContain('Being calculated');
+    expect(drawn({ at: 'calculating' })).not.toMatch(/nothing to mend|holds/i);
+    const text = drawn({ at: 'failed', message: 'the air would come to 99 °C' });
+    expect(text).toContain('Cannot be calculated');
     expect(text).toContain(buying.price.toFixed(2));
     expect(text).toMatch(/standing, (build in place|two people|one person)/);
     const open = assessment.findings.filter(

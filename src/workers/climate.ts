@@ -1,21 +1,13 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import {
-  candidatesFor,
-  choicesOf,
-  roundsFor,
-  weeksFor,
   type CalibrateAsked,
-  type Choice,
   type DrillId,
   type DrillResult,
   type Fit,
   type Forecast,
   type ForecastAsked,
-  type Score,
   type Season,
-  type SolveAsked,
-  type Task,
 } from '@/core/climate';
 import { findAnimal } from '@/core/catalogue';
 import type { Design } from '@/core/design';
@@ -133,84 +125,4 @@ export function startCalibration(
 ): Working<Fit> {
   const hand = open();
   return run([hand], () => hand.api.calibrate(asked, partFor(asked.design, catalogue), proxy(onProgress)));
-}
-
-export interface SolveProgress {
-  /** 0 to 1 */
-  readonly share: number;
-  readonly round: number;
-  readonly rounds: number;
-  readonly left: number;
-  /** The best so far. */
-  readonly best: Score | null;
-}
-
-/**
- * Finds schedules with two workers. Tasks are dealt out in order and their scores put back by number, so that the
- * answer does not hang on which worker is quicker.
- */
-export function startSchedule(
-  asked: SolveAsked,
-  catalogue: Catalogue,
-  onProgress: (progress: SolveProgress) => void,
-): Working<{ readonly choices: readonly Choice[]; readonly seconds: number }> {
-  const hands = [open(), open()];
-  const began = performance.now();
-  const part = partFor(asked.design, catalogue);
-  return run(hands, async () => {
-    await Promise.all(hands.map(({ api }) => api.ask(asked, part)));
-    const weeks = weeksFor(asked.weeks, asked.seed);
-    const rounds = roundsFor(asked.candidates, asked.weeks);
-    let left = candidatesFor(asked, catalogue).map((candidate, index) => ({ index, candidate }));
-    let scores: Score[] = [];
-    // Days of weather in all, to tell how far it is.
-    const cost = rounds.map(
-      ({ weeks: count, days }, i) =>
-        (i === 0 ? left.length : (rounds[i - 1]?.keeps ?? 3)) *
-        (count * days + (i === 0 ? 1 : i === 1 ? 18 : 0) * Math.min(4, count)),
-    );
-    const total = cost.reduce((sum, it) => sum + it, 0);
-    let done = 0;
-    for (const [round, { weeks: count, days, keeps }] of rounds.entries()) {
-      const found: (Score & { readonly index: number })[] = [];
-      const queue = left.map((it): Task => ({
-        ...it,
-        weeks: weeks.slice(0, count),
-        days,
-        quick: round === 0,
-      }));
-      let next = 0;
-      let told = 0;
-      const work = async ({ api }: Hand): Promise<void> => {
-        while (next < queue.length) {
-          const task = queue[next];
-          next += 1;
-          if (!task) break;
-          const score = await api.score(task);
-          found.push({ ...score, index: task.index });
-          const now = performance.now();
-          if (now - told > 120 || found.length === queue.length) {
-            told = now;
-            const best = found.reduce((a, b) =>
-              b.cost < a.cost || (b.cost === a.cost && b.index < a.index) ? b : a,
-            );
-            onProgress({
-              share: Math.min(1, (done + ((cost[round] ?? 0) * found.length) / queue.length) / total),
-              round: round + 1,
-              rounds: rounds.length,
-              left: queue.length - found.length,
-              best,
-            });
-          }
-        }
-      };
-      await Promise.all(hands.map(work));
-      done += cost[round] ?? 0;
-      found.sort((a, b) => a.cost - b.cost || a.index - b.index);
-      scores = found;
-      const goOn = found.slice(0, round === rounds.length - 1 ? found.length : keeps);
-      left = goOn.map(({ index, candidate }) => ({ index, candidate }));
-    }
-    return { choices: choicesOf(scores), seconds: (performance.now() - began) / 1000 };
-  });
 }

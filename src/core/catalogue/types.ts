@@ -129,6 +129,17 @@ export const Material = z.strictObject({
 });
 export type Material = z.infer<typeof Material>;
 
+/** Beyond the wanted bands without harm: K over by day and by night, under by day and by night; humidity, 0 to 1. */
+export const Borne = z.strictObject({
+  hot: z.number().min(0).max(10),
+  warmNight: z.number().min(0).max(10),
+  cold: z.number().min(0).max(15),
+  coldNight: z.number().min(0).max(15),
+  dry: share,
+  damp: share,
+});
+export type Borne = z.infer<typeof Borne>;
+
 const Envelope = z.strictObject({
   /** Surface at the basking place, °C; absent for kinds that do not bask. */
   basking: sourced(Range).optional(),
@@ -139,6 +150,8 @@ const Envelope = z.strictObject({
   humidityNight: sourced(Range),
   /** Ferguson zone, 1 to 4. */
   uvZone: sourced(z.number().int().min(1).max(4)),
+  /** Absent: by the rule of its group. */
+  borne: sourced(Borne).optional(),
 });
 
 export const Animal = z.strictObject({

@@ -1,14 +1,14 @@
 import type { Animal, Range } from '../catalogue';
 import type { BoxModel } from './box';
 import type { Run, SeriesName, Timetable } from './simulate';
-import { humidityAtRecord, zonesFor } from './zones';
+import { CHANGES, humidityAtRecord, TOLERANCE, zonesFor } from './zones';
 
 /** Film over which a leaf counts as wet, and glass as fogged, kg/m² (common practice: what a finger feels, an eye sees). */
 export const WET = 0.005;
 export const FOGGED = 0.004;
 
 export interface Share {
-  /** Of the hours, 0 to 1. */
+  /** Of the hours, 0 to 1, within the tolerance; the hour after the lights changed is left out. */
   readonly inside: number;
   readonly under: number;
   readonly over: number;
@@ -127,15 +127,30 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
     isDay((t[i] ?? 0) % DAY, plan(Math.floor((t[i] ?? 0) / DAY))),
   );
   const column = (name: SeriesName): Float32Array => series[name];
-  const zone = (values: (i: number) => number, byDay: Range, byNight: Range): ZoneAnswer => {
+  // The hour after the lights went on or off belongs to neither.
+  const change = Array.from({ length: n }, (_, i) => {
+    const at = t[i] ?? 0;
+    const today = Math.floor(at / DAY);
+    return plan(today).day.some(
+      ({ from, to }) =>
+        (at - today * DAY > from && at - today * DAY <= from + CHANGES) ||
+        (at - today * DAY > to && at - today * DAY <= to + CHANGES),
+    );
+  });
+  const zone = (
+    values: (i: number) => number,
+    byDay: Range,
+    byNight: Range,
+    slack: number = TOLERANCE.temperature,
+  ): ZoneAnswer => {
     const share = (want: boolean, band: Range): Share => {
       let [inside, under, over, hours] = [0, 0, 0, 0];
       for (let i = 1; i < n; i += 1) {
-        if (day[i] !== want) continue;
+        if (day[i] !== want || change[i]) continue;
         const value = values(i);
         hours += hour;
-        if (value < band.low) under += hour;
-        else if (value > band.high) over += hour;
+        if (value < band.low - slack) under += hour;
+        else if (value > band.high + slack) over += hour;
         else inside += hour;
       }
       const all = Math.max(1e-9, hours);
@@ -169,7 +184,7 @@ export function answersOf({ run, box, bands, plan, bottle, bedFull }: AnswersAsk
   const zones = zonesFor(bands);
   const damp = (i: number): number => humidityAtRecord(run, zones, i);
   const warmSide = zones.warm;
-  const humidity = zone(damp, bands.humidityDay, bands.humidityNight);
+  const humidity = zone(damp, bands.humidityDay, bands.humidityNight, TOLERANCE.humidity);
   const leafy = box.cells.some((it) => it.leaves > 1e-3);
   const wet = (i: number): boolean =>
     leafy && Math.max(at('leaf0')(i), at('leaf1')(i), at('leaf2')(i), at('leaf3')(i)) > WET;

@@ -9,7 +9,7 @@ import { dayOfSeason, profileOf, standingOf, type Season } from './roomProfile';
 import { settle } from './settle';
 import { simulate, type Run, type SeriesName, type Timetable } from './simulate';
 import { timetableOf } from './timetable';
-import { weatherOf, type Weather } from './weather';
+import { weatherOf, type Weather, type WeatherAsked } from './weather';
 import { zonesFor, type Zones } from './zones';
 
 export type Span = 'day' | 'week' | 'year';
@@ -48,17 +48,33 @@ export interface Ready {
   readonly bands: Bands;
   readonly from: number;
   readonly plan: (day: number) => Timetable;
-  readonly weather: (days: number, seed: number | null, from?: number) => Weather;
+  readonly weather: (
+    days: number,
+    seed: number | null,
+    from?: number,
+    shift?: WeatherAsked['shift'],
+  ) => Weather;
   /** Days after which the plan repeats. */
   readonly cycle: number;
   /** The soil stays as it was filled: without drainage nobody waters its depth but the keeper. */
   readonly keptSoil: boolean;
 }
 
-/** The state a box comes to in the calm mean of its weather, at the start of a cycle of its mist. */
-export function settled(ready: Ready, looser = 2, most?: number): Float64Array {
+/**
+ * The state a box comes to in the calm mean of its weather, at the start of a cycle of its mist.
+ * @param from where a like box came to
+ */
+export function settled(
+  ready: Ready,
+  looser = 2,
+  most?: number,
+  from: Float64Array | null = null,
+): Float64Array {
   const { box, plan, cycle, keptSoil } = ready;
-  const start = settle({ box, weather: ready.weather(2, null), plan, looser, cycle, keptSoil }, most);
+  const start = settle(
+    { box, weather: ready.weather(2, null), plan, looser, cycle, keptSoil, start: from },
+    most,
+  );
   // The last days before the cycle begins anew, as they are.
   const last = Math.min(cycle - 1, 2);
   if (last <= 0) return start;
@@ -76,8 +92,15 @@ export function settled(ready: Ready, looser = 2, most?: number): Float64Array {
   return end;
 }
 
-export function readyOf(design: Design, catalogue: Catalogue, from: number, ground?: GroundResult): Ready {
-  const outfit = outfitOf(design, ground ?? layGround(design, catalogue), catalogue);
+/** @param from day of the year; @param known its outfit, where it was made for another season already */
+export function readyOf(
+  design: Design,
+  catalogue: Catalogue,
+  from: number,
+  ground?: GroundResult,
+  known?: Outfit,
+): Ready {
+  const outfit = known ?? outfitOf(design, ground ?? layGround(design, catalogue), catalogue);
   const profile = profileOf(design, catalogue);
   const tables = new Map<number, Timetable>();
   return {
@@ -95,7 +118,7 @@ export function readyOf(design: Design, catalogue: Catalogue, from: number, grou
       }
       return table;
     },
-    weather: (days, seed, start = from) =>
+    weather: (days, seed, start = from, shift) =>
       weatherOf({
         profile,
         standing: standingOf(design),
@@ -104,6 +127,7 @@ export function readyOf(design: Design, catalogue: Catalogue, from: number, grou
         days,
         seed,
         front: design.enclosure.width * design.enclosure.height,
+        ...(shift ? { shift } : {}),
       }),
   };
 }

@@ -5,7 +5,7 @@ import { bounce, cavityOf, type Cavity } from '../light/cavity';
 import { uvFrom, type Lamp, type Point3 } from '../light/field';
 import { landingOf, type Scene } from '../light/rays';
 import { tubeAt } from '../light/sources';
-import { bandsGiven, facesOf, lidFor, type Band } from './optics';
+import { bandsGiven, facesOf, lidFor, underCover, type Band } from './optics';
 
 /** How far UV may be from what is reckoned: of the tube itself, by its make and reflector; and by the gauze. */
 export interface UvRange {
@@ -48,7 +48,7 @@ export function lampsOf(
   hours = 12,
 ): readonly Lit[] {
   const gauze = findGauze(catalogue, design.climate.topGauze);
-  const { top, topCover, build } = design.enclosure;
+  const { top, build } = design.enclosure;
   const back = backOf(design, catalogue);
   const lit = design.climate.devices.flatMap((device): Lit[] => {
     const kind = findDeviceKind(catalogue, device.kind);
@@ -59,15 +59,14 @@ export function lampsOf(
     const closed = over && top === 'solid';
     const uvBand = meshed ? gauze.uv.value : closed ? { low: 0, high: 0 } : { low: 1, high: 1 };
     // A cover of glass lies on part of the lid: it stops UV.
-    const covered = over && top !== 'solid' ? topCover : 0;
-    const under = Math.min(1, Math.max(0, covered - 0.5) * 2);
+    const under = over ? underCover(design, catalogue).open : 0;
     const own = kind.uvIndex ? uvOfDevice(kind, device) : { low: 0, high: 0 };
     const age = kind.uvHalf ? agedUv(burned(device, today, hours), kind.uvHalf.value) : 1;
     const low = own.low * uvBand.low * age * (1 - under);
     const high = own.high * uvBand.high * age * (1 - under);
     const middle = (low + high) / 2;
     const given = bandsGiven(kind);
-    const passes = (band: Band): number => (over ? lidFor(design, catalogue, band).passes : 1);
+    const passes = (band: Band): number => (over ? lidFor(design, catalogue, band, kind).passes : 1);
     const lamp: Lamp = {
       id: device.id,
       // Diodes on a bar face down, as those of a panel do; a tube shines all round.

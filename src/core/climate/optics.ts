@@ -1,4 +1,4 @@
-import { findBackgroundKind, findGauze, type Catalogue, type DeviceKind } from '../catalogue';
+import { findBackgroundKind, findDeviceKind, findGauze, type Catalogue, type DeviceKind } from '../catalogue';
 import type { Design } from '../design/schema';
 import { patchOf, PATCHES } from '../light/rays';
 import type { Column, ColumnModel } from './box';
@@ -70,13 +70,50 @@ export function bandsGiven(kind: DeviceKind): By & { readonly fitting: number } 
   };
 }
 
-/** Share of a band that the lid lets through over a lamp, and that its glass takes up. */
-export function lidFor(
+/** m of lid on a side that a lamp with a hood looks through, and across a tube or bar in its reflector (from memory). */
+const HOOD = 0.14;
+const REFLECTOR = 0.07;
+
+/** A lamp whose warmth or UV glass would stop. */
+const wantsOpen = (kind: DeviceKind): boolean => kind.heats || kind.uvIndex !== undefined;
+
+/**
+ * Share of the lamps over the lid that stand on its cover: those whose warmth or UV glass would stop get the open part
+ * first, then those for plants, whose light goes through glass.
+ */
+export function underCover(
   { enclosure, climate }: Design,
   catalogue: Catalogue,
+): { readonly open: number; readonly light: number } {
+  const { top, topCover, width, depth, height } = enclosure;
+  if (top === 'solid' || topCover <= 0) return { open: 0, light: 0 };
+  let [open, light] = [0, 0];
+  for (const device of climate.devices) {
+    const kind = findDeviceKind(catalogue, device.kind);
+    if (!kind || device.at.z <= height || device.power * device.dim <= 0) continue;
+    if (kind.lumensPerWatt === undefined && kind.radiant.value === 0) continue;
+    const foot =
+      kind.form === 'bulb'
+        ? HOOD * HOOD
+        : device.length * (kind.form === 'panel' ? device.length : REFLECTOR);
+    if (wantsOpen(kind)) open += foot;
+    else light += foot;
+  }
+  const free = width * depth * (1 - topCover);
+  const short = (wanted: number, there: number): number =>
+    wanted <= 0 ? 0 : Math.min(1, Math.max(0, (wanted - there) / wanted));
+  return { open: short(open, free), light: short(light, Math.max(0, free - open)) };
+}
+
+/** Share of a band that the lid lets through over a lamp, and that its glass takes up. */
+export function lidFor(
+  design: Design,
+  catalogue: Catalogue,
   band: Band,
+  kind: DeviceKind,
 ): { readonly passes: number; readonly takes: number } {
-  const { top, topCover, material } = enclosure;
+  const { enclosure, climate } = design;
+  const { top, material } = enclosure;
   const takes = (matter: Matter): number => 1 - matter.reflects[band] - matter.passes[band];
   if (top === 'solid') {
     const matter: Matter = MATTER[material === 'mesh' ? 'glass' : material];
@@ -84,8 +121,7 @@ export function lidFor(
   }
   const gauze = top === 'mesh' ? findGauze(catalogue, climate.topGauze) : undefined;
   const open = gauze?.open.value ?? 1;
-  // Lamps stand over the open part as long as half of it is.
-  const under = Math.min(1, Math.max(0, topCover - 0.5) * 2);
+  const under = underCover(design, catalogue)[wantsOpen(kind) ? 'open' : 'light'];
   return {
     passes: open * (1 - under + under * STRAIGHT.passes[band]),
     takes: under * takes(STRAIGHT),
@@ -99,9 +135,9 @@ const FITTING = { up: 5 + 5.1, downConvection: 0.7, downRadiation: 5.1 } as cons
  * Share of a fitting’s own heat that reaches the box from above the lid: what its lower side radiates through the gauze,
  * half of what the wires take up, and half of the little it gives to still air under it; the rest rises into the room.
  */
-export function fittingDown(design: Design, catalogue: Catalogue): number {
+export function fittingDown(design: Design, catalogue: Catalogue, kind: DeviceKind): number {
   const all = FITTING.up + FITTING.downConvection + FITTING.downRadiation;
-  const { passes, takes } = lidFor(design, catalogue, 'far');
+  const { passes, takes } = lidFor(design, catalogue, 'far', kind);
   const caught = 1 - passes - takes;
   return (FITTING.downRadiation * (passes + takes + caught / 2) + FITTING.downConvection / 2) / all;
 }

@@ -159,7 +159,8 @@ export function outfitOf(
       day: device.humidistat.day,
       night: device.humidistat.night,
       band: 0.06,
-      lag: 90,
+      // The duty that holds the air, not the cycling about it: a probe that lags by minutes swings a small box to and fro.
+      lag: 5,
       acts,
     };
   let stir = 0;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, Design, proposeDesign, type EditCall } from '../design';
+import { applyEdit, Design, proposeDesign, type EditCall, foundIn } from '../design';
 import { layGround } from '../ground';
 import { dayLength } from '../light';
 import {
@@ -222,10 +222,11 @@ describe('answers, from a run worked by hand', () => {
 
   it('hours in band by day and by night, gradient and drop', () => {
     const warm = Float32Array.from(t, (_, i) => (lit(i) ? 25 : 19));
-    const it = answers({ air0: warm, air2: flat(21), rh0: flat(0.7), rh2: flat(0.7) });
+    const it = answers({ felt0: warm, felt1: flat(21), rh0: flat(0.7), rh2: flat(0.7) });
     expect(it.warm.day.inside).toBe(1);
     expect(it.warm.night.inside).toBe(1);
-    expect(it.warm.day.hours + it.warm.night.hours).toBeCloseTo(24, 9);
+    // The hour after the lights went on or off belongs to neither.
+    expect(it.warm.day.hours + it.warm.night.hours).toBeCloseTo(22, 9);
     expect(it.gradient).toBeCloseTo(4, 6);
     expect(it.nightDrop).toBeCloseTo(6, 6);
     expect(it.humidInside).toBe(1);
@@ -288,8 +289,8 @@ describe('edits of the climate', () => {
     fc.constant<EditCall>({ edit: 'removeDevice', change: { device: 'device-1' } }),
     fc.constant<EditCall>({ edit: 'proposeClimate', change: {} }),
     fc.double({ min: -1, max: 2, noNaN: true }).map((cover): EditCall => ({
-      edit: 'adoptSchedule',
-      change: { times: [{ at: 480, seconds: 20 }], cover, fan: null },
+      edit: 'adoptFound',
+      change: { ...foundIn(made()), topCover: cover },
     })),
   );
   it('property: whatever is done, the design can be written and read', () => {
@@ -316,24 +317,22 @@ describe('edits of the climate', () => {
     ]);
     expect(two.climate.devices.map((it) => it.name)).toEqual(['LED bar', 'LED bar 2']);
   });
-  it('a schedule is taken over whole: times, cover, and the fan’s turns', () => {
+  it('what was found is taken over whole, in one step: cover, strips, devices, mist and hours of light', () => {
     const design = made([{ edit: 'addDevice', change: { kind: 'fan-small' } }]);
-    const fan = design.climate.devices[0]!;
-    const next = applyEdit(
-      design,
-      {
-        edit: 'adoptSchedule',
-        change: {
-          times: [{ at: 500, seconds: 12 }],
-          cover: 0.4,
-          fan: { device: fan.id, duty: { on: 30, every: 90 } },
-        },
-      },
+    const found = applyEdit(
+      made([{ edit: 'addDevice', change: { kind: 'fogger' } }]),
+      { edit: 'setClimate', change: { day: { by: 'clock', on: 540, off: 1260, latitude: 20 } } },
       catalogue,
     );
-    expect(next.climate.mist.times).toEqual([{ at: 500, seconds: 12 }]);
-    expect(next.enclosure.topCover).toBe(0.4);
-    expect(next.climate.devices[0]!.duty).toEqual({ on: 30, every: 90 });
+    const change = { ...foundIn(found), topCover: 0.4, made: { ...found.enclosure.made, ventLow: 0.05 } };
+    const next = applyEdit(design, { edit: 'adoptFound', change }, catalogue);
+    expect(next.climate.devices.map((it) => it.kind)).toEqual(['fogger']);
+    expect(next.climate.day.on).toBe(540);
+    expect([next.enclosure.topCover, next.enclosure.made.ventLow]).toEqual([0.4, 0.05]);
+    expect(foundIn(next)).toEqual(change);
+    // The room, the gauze and what else belongs to the box stay.
+    expect(next.climate.room).toEqual(design.climate.room);
+    expect(next.scape).toBe(design.scape);
   });
   it('catalogue rows are sound: names once each, shares within bounds, a heater is a heater', () => {
     const { devices, gauzes, rooms } = catalogue.climate;

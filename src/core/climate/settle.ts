@@ -6,6 +6,8 @@ import { AT } from './states';
 import { COLUMNS, LAND, startOf } from './stores';
 
 type Settles = Omit<Asked, 'start' | 'days' | 'every' | 'stop'> & {
+  /** Where a like box came to: the nearer, the sooner it is at rest. */
+  readonly start?: Float64Array | null;
   /** Days after which the plan repeats: its mist. */
   readonly cycle?: number;
   /** The keeper keeps the soil as it was filled: without drainage nothing else waters its depth. */
@@ -35,7 +37,7 @@ export function settle(asked: Settles, most = 30): Float64Array {
   const soils = COLUMNS.filter((column) => box.columns[column].area > LAND).map((column) =>
     soilOf(box, column),
   );
-  let y: Float64Array | null = null;
+  let y: Float64Array | null = asked.start ?? null;
   for (let day = 0; day < most; day += 1) {
     const before: Float64Array | null = y;
     const run = simulate({ ...asked, plan: () => daily, days: 1, every: 7200, start: before });
@@ -47,7 +49,7 @@ export function settle(asked: Settles, most = 30): Float64Array {
       if (day >= KEPT_DAYS) break;
       continue;
     }
-    if (!before || day < WARMS_UP) continue;
+    if (!before || day < (asked.start ? 1 : WARMS_UP)) continue;
     let stands = true;
     for (const soil of soils) {
       const had = soil.whole(before);

@@ -153,14 +153,14 @@ export function warms({ around, device, kind, cell, column, basking, lit }: Warm
   for (const band of BANDS)
     if (given[band] > 0)
       radiate(around, shares, given[band] * left, band, (extinction) => {
-        const lid = over ? lidFor(design, catalogue, band) : { passes: 1, takes: 0 };
+        const lid = over ? lidFor(design, catalogue, band, kind) : { passes: 1, takes: 0 };
         const landing = landingOf(lamp, around.scene, { passes: lid.passes, extinction });
         const kept = 1 - lid.passes;
         return { ...landing, glass: kept > 0 ? (landing.lid * lid.takes) / kept : 0 };
       });
   if (over) {
     // From the lid downwards, as far infrared of a warm plate.
-    const down = given.fitting * fittingDown(design, catalogue);
+    const down = given.fitting * fittingDown(design, catalogue, kind);
     const under = { ...lamp, form: 'panel' as const, z: design.enclosure.height - 0.001 };
     radiate(around, shares, down, 'far', (extinction) => ({
       ...landingOf(under, around.scene, { passes: 1, extinction }),

@@ -59,6 +59,8 @@ export const SERIES = [
   'spot1',
   'ground0',
   'ground1',
+  'felt0',
+  'felt1',
   'bed0',
   'bed1',
   'pool0',
@@ -344,7 +346,13 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
       }
       for (const column of [0, 1] as const) {
         set(`spot${column}`, y[AT.spotT(column)] ?? 0);
-        set(`ground${column}`, y[AT.soilT(column, 0)] ?? 0);
+        const ground = y[AT.soilT(column, 0)] ?? 0;
+        const air = y[AT.airT((2 * column) as Cell)] ?? 0;
+        set(`ground${column}`, ground);
+        set(
+          `felt${column}`,
+          (air + (box.columns[column].area > LAND ? ground : (y[AT.poolT(column)] ?? air))) / 2,
+        );
         set(`bed${column}`, y[AT.bedT(column)] ?? 0);
         set(`pool${column}`, y[AT.poolT(column)] ?? 0);
         set(`top${column}`, theta(y, column, 0));
@@ -399,10 +407,3 @@ const mapSeries = (series: Record<SeriesName, Float32Array>, n: number) =>
     SeriesName,
     Float32Array
   >;
-
-/** Water in the soil and the bed, kg. */
-export function stored(y: Float64Array): number {
-  let sum = y[AT.reservoir] ?? 0;
-  for (let i = AT.soilWater(0, 0); i <= AT.soilWater(1, 3); i += 1) sum += y[i] ?? 0;
-  return sum;
-}

@@ -26,7 +26,6 @@ import {
   type Column,
 } from '.';
 import { boxOf, fitted, INDOORS, STEADY, STILL, TWO_MISTS } from './testing';
-import { LIMITS } from './guard';
 
 type RoomKind = 'dry' | 'middle' | 'humid';
 const made = (
@@ -339,7 +338,10 @@ describe('the cycle of the mist, one definition of place, energy', () => {
       expect(mean((i) => run.series[zones.cool][i]!)).toBeCloseTo(answers.cool.mean, 9);
       expect(mean((i) => humidityAtRecord(run, zones, i))).toBeCloseTo(answers.humidity.mean, 9);
       expect(bands.climbs).toBe(animal === 'anolis-carolinensis');
-      expect(zones.warm).toBe(bands.climbs ? 'air1' : 'air0');
+      expect(zones.warm).toBe(bands.climbs ? 'air1' : 'felt0');
+      expect(zones.cool).toBe('felt1');
+      for (let i = 0; i < run.t.length; i += 5)
+        expect(run.series.felt0[i]!).toBeCloseTo((run.series.air0[i]! + run.series.ground0[i]!) / 2, 4);
     },
   );
   it('the energy that is told is the power that was given, to rounding', () => {

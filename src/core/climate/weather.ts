@@ -61,7 +61,7 @@ export interface WeatherAsked {
   /** Day of the year it begins with, and how many days. */
   readonly from: number;
   readonly days: number;
-  /** null: every day is the mean one. */
+  /** null: every day is the mean one; −n: as far the other way as n on each day, so that a pair has the mean. */
   readonly seed: number | null;
   /** Area of the front that the sun meets, m². */
   readonly front: number;
@@ -72,7 +72,8 @@ export interface WeatherAsked {
 /** The room over so many days. Temperature and humidity scatter from day to day as weather does, by the seed. */
 export function weatherOf(asked: WeatherAsked): Weather {
   const { profile, standing, pressure, from, days, seed, front, shift } = asked;
-  const next = seed === null ? null : chance(seed);
+  const next = seed === null ? null : chance(Math.abs(seed));
+  const way = seed !== null && seed < 0 ? -1 : 1;
   const count = Math.ceil(days * 24) + 25;
   const temperature = new Float64Array(count);
   const ratio = new Float64Array(count);
@@ -85,9 +86,9 @@ export function weatherOf(asked: WeatherAsked): Weather {
     const day = from + Math.floor(i / 24);
     if (hour === 0 && next) {
       // Tomorrow is three quarters like today.
-      warm = 0.75 * warm + 0.66 * profile.scatter[0] * normal(next);
-      damp = 0.75 * damp + 0.66 * profile.scatter[1] * normal(next);
-      clear = Math.min(1, Math.max(0.05, 0.6 + 0.3 * normal(next)));
+      warm = 0.75 * warm + 0.66 * profile.scatter[0] * way * normal(next);
+      damp = 0.75 * damp + 0.66 * profile.scatter[1] * way * normal(next);
+      clear = Math.min(1, Math.max(0.05, 0.6 + 0.3 * way * normal(next)));
     }
     const year = ((day - 1) % 365) + 1;
     let t = byMonth(profile.temperature, year) + warm;

@@ -72,19 +72,46 @@ function linesOf(
     const name = findDeviceKind(catalogue, it.kind)?.name ?? it.name;
     const n = (devices.get(name) ?? 0) + 1;
     devices.set(name, n);
-    put('climate', n === 1 ? name : `${name}, ${n}`, [`${Math.round(it.power * it.dim)} W`]);
+    const held = (set: number | null): Said => (set === null ? ['off'] : [temperature(set)]);
+    const damp = (set: number | null): Said => (set === null ? ['off'] : [percent(set)]);
+    put('climate', n === 1 ? name : `${name}, ${n}`, [
+      `${Math.round(it.power * it.dim)} W`,
+      it.at.z > enclosure.height ? ', over the top' : ', inside',
+      ...(it.at.z > enclosure.height ? [', ', length(it.at.z - enclosure.height), ' up'] : []),
+      ...(it.thermostat
+        ? [', held at ', ...held(it.thermostat.day), ' by day, ', ...held(it.thermostat.night), ' by night']
+        : []),
+      ...(it.humidistat
+        ? [', held at ', ...damp(it.humidistat.day), ' by day, ', ...damp(it.humidistat.night), ' by night']
+        : []),
+      ...(kindRuns(it) ? [`, ${kindRuns(it)}`] : []),
+    ]);
   }
+  put('climate', 'Air strip under the doors', [
+    length(enclosure.front === 'doors' ? enclosure.made.ventLow : 0),
+  ]);
   put('climate', 'Mist', [
     climate.mist.times.length === 0
       ? 'none'
       : `${climate.mist.times.length} times, ${climate.mist.times.reduce((sum, it) => sum + it.seconds, 0)} s${climate.mist.everyDays > 1 ? ` every ${climate.mist.everyDays} days` : ' a day'}, by ${climate.mist.by}`,
   ]);
-  put('climate', 'Hours of light', [`${Math.round((climate.day.off - climate.day.on) / 6) / 10}`]);
+  put('climate', 'Hours of light', [
+    `${Math.round((climate.day.off - climate.day.on) / 6) / 10}, from ${String(Math.floor(climate.day.on / 60)).padStart(2, '0')}:${String(climate.day.on % 60).padStart(2, '0')}`,
+  ]);
   put('climate', 'Vents', [
     climate.vents.length === 0 ? 'none' : climate.vents.map((it) => it.wall).join(', '),
   ]);
   return lines;
 }
+
+/** When a thing without a control of its own runs, where that is not simply by day. */
+const kindRuns = ({ timer, thermostat, humidistat, duty }: Design['climate']['devices'][number]): string =>
+  thermostat || humidistat
+    ? ''
+    : [
+        ...(timer.by === 'always' ? ['day and night'] : timer.by === 'night' ? ['by night'] : []),
+        ...(duty ? [`${duty.on} min of every ${duty.every}`] : []),
+      ].join(', ');
 
 const mixWords = (
   parts: readonly { readonly material: string; readonly parts: number }[],

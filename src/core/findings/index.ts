@@ -8,8 +8,10 @@ import {
   heaterHeld,
   lampClear,
   matUnderSoil,
+  mistDriven,
   nightLight,
   nothingFitted,
+  soilUnwatered,
   ultraviolet,
   waterKind,
 } from './climate/fittings';
@@ -42,7 +44,6 @@ import type { Finding, Looked, Rule, Severity } from './finding';
 
 export type { Finding, Looked, Severity } from './finding';
 export { ONE_PERSON, TWO_PEOPLE } from './lifting';
-export { judgeClimate } from './climate/forecast';
 export { mixOutside } from './mixOutside';
 
 const RULES: readonly Rule[] = [
@@ -88,6 +89,8 @@ const RULES: readonly Rule[] = [
   matUnderSoil,
   lampClear,
   ultraviolet,
+  mistDriven,
+  soilUnwatered,
   nightLight,
   noAir,
   gauzeHolds,

@@ -5,7 +5,7 @@ import type { GroundResult } from '../ground/layers';
 import { moistAt, paceAt } from './chain';
 import { LIVES } from './fit';
 import type { Place } from './places';
-import { carries, runCrew, type CrewHome, type CrewLimit, type Hunters } from './population';
+import { carries, runCrew, sampleCrew, type CrewHome, type CrewLimit, type Hunters } from './population';
 import type { Survey } from './survey';
 import { wasteOf } from './waste';
 
@@ -126,7 +126,19 @@ export function crewChoices(home: CrewHome, catalogue: Catalogue): readonly Crew
     .sort((a, b) => b.value - a.value || a.kind.id.localeCompare(b.kind.id));
 }
 
-/** A balanced crew of the school that is followed: one of each of its groups, none that dwindles here. */
+/** Cultures of a kind that are let in at the most: it breeds on from them. */
+const CULTURES = 2;
+/** Years a proposed crew must last, draws it is tried in, and the share in which it does. */
+export const CREW_LASTS = { months: 36, draws: 10, share: 0.9 } as const;
+
+/** How surely a number of a kind lasts, as a share of draws. */
+export const crewLasts = (kind: CrewKind, home: CrewHome, start: number): number =>
+  1 - sampleCrew({ kind, home, start, months: CREW_LASTS.months, every: 30 }, CREW_LASTS.draws, 1).collapse;
+
+/**
+ * A balanced crew of the school that is followed: one of each of its groups, in the portions it is sold in, one culture or
+ * two, and only such as lasts from them.
+ */
 export function proposeCrew(
   design: Design,
   home: CrewHome,
@@ -136,22 +148,28 @@ export function proposeCrew(
   const all = crewChoices(home, catalogue).filter(
     ({ kind, value }) => kind.wanted && !kind.escapes && groups.includes(kind.group) && value > 0.15,
   );
-  const chosen: CrewChoice[] = [];
+  const chosen: { readonly kind: string; readonly count: number; readonly on: null }[] = [];
   for (const group of groups.slice(0, design.living.school === 'springtails-isopods' ? 2 : 4)) {
     // By what is left of it after two years; giants and nibblers of soft plants stand back.
-    const best = all
+    const ranked = all
       .filter((it) => it.kind.group === group)
       .map((it) => {
-        const run = runCrew({ kind: it.kind, home, start: it.start, months: 24 });
+        const count = portionOf(it.kind, it.start);
+        const run = runCrew({ kind: it.kind, home, start: count, months: 24 });
         const ends = Math.min(1, (run.adults.at(-1) ?? 0) / Math.max(1, it.carries));
         const gives = Math.min(1, (it.carries * it.kind.mass.value * it.kind.eats.value) / 2e-6);
-        return { it, worth: it.value * 0.5 + ends + gives * 0.5 - (it.kind.protein ? 0.3 : 0) };
+        return { it, count, worth: it.value * 0.5 + ends + gives * 0.5 - (it.kind.protein ? 0.3 : 0) };
       })
-      .sort((a, b) => b.worth - a.worth)[0];
-    if (best) chosen.push(best.it);
+      .sort((a, b) => b.worth - a.worth);
+    const best = ranked.find(({ it, count }) => crewLasts(it.kind, home, count) >= CREW_LASTS.share);
+    if (best) chosen.push({ kind: best.it.kind.id, count: best.count, on: null });
   }
-  return chosen.map(({ kind, start }) => ({ kind: kind.id, count: Math.max(10, start), on: null }));
+  return chosen;
 }
+
+/** Animals in as many cultures as a floor is begun with, two at the most. */
+const portionOf = (kind: CrewKind, start: number): number =>
+  Math.min(CULTURES, Math.max(1, Math.ceil(start / kind.culture.value))) * kind.culture.value;
 
 export const crewOf = (design: Design, catalogue: Catalogue) =>
   design.living.crew.flatMap((it) => {

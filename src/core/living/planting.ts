@@ -56,7 +56,10 @@ const LEAST: Targets = { tall: 2, walls: 2, middle: 3, mounted: 2, water: 2, car
 
 /** What a good choice needs at least; strata that find nothing so good fall back to what just lives. */
 const GOOD = 0.55;
-const MOST = 48;
+/** Plants at the most: a few, and so many for each m² of floor; what is proposed is a start that grows. */
+const MOST = { few: 8, perFloor: 60, all: 48 } as const;
+/** A proposal keeps this far from the edge at which a plant pines: what is planted changes the box a little. */
+const SAFE = LIVES + 0.08;
 /** Planted small, and given room for what it becomes: neighbours stand apart by this share of their grown widths. */
 const APART = 0.42;
 
@@ -98,6 +101,7 @@ export function proposePlanting(asked: PlantingAsked): Planting {
   // What tramples takes its share: more plants than would otherwise do.
   const heavy = Math.min(0.6, Math.max(0, tread.onGround - 0.05));
   const wet = places.some((it) => it.kind === 'water');
+  const most = Math.min(MOST.all, Math.round(MOST.few + MOST.perFloor * floor));
 
   const options: Option[] = [];
   for (const plant of catalogue.living.plants) {
@@ -106,7 +110,10 @@ export function proposePlanting(asked: PlantingAsked): Planting {
     for (const place of places) {
       const potted = place.kind === 'ground' && tread.digs > 0.05;
       const fit = fitAt(plant, place, tread, potted);
-      if (fit.value < LIVES) continue;
+      if (fit.value < SAFE) continue;
+      // One that outgrows its place even when it does poorly is too tall for it.
+      if (place.kind === 'ground' && plant.form !== 'climber' && plant.height.value.low > place.room)
+        continue;
       const on = place.kind === 'ground' ? 'ground' : place.kind;
       const stratum = stratumOf(plant, on, Math.max(0.1, height - place.z));
       options.push({ plant, place, fit, stratum });
@@ -163,7 +170,7 @@ export function proposePlanting(asked: PlantingAsked): Planting {
     let count = 0;
     while (
       (cover[stratum] < target || (count < LEAST[stratum] && cover[stratum] < target * 1.8)) &&
-      chosen.length < MOST &&
+      chosen.length < most &&
       left.length > 0
     ) {
       count += 1;

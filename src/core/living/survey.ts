@@ -2,10 +2,10 @@ import type { Catalogue } from '../catalogue';
 import { findAnimal } from '../catalogue';
 import type { Design } from '../design/schema';
 import { bandsOf } from '../climate/answers';
-import { forecast, type Forecast } from '../climate/forecast';
-import { outfitOf } from '../climate/outfit';
+import { forecast } from '../climate/forecast';
+import { outfitOf, type Outfit } from '../climate/outfit';
 import type { Season } from '../climate/roomProfile';
-import type { SeriesName } from '../climate/simulate';
+import type { Run, SeriesName, Window } from '../climate/simulate';
 import type { GroundResult } from '../ground/layers';
 
 /** Air of one half and tier: means by day and by night, and the extremes; °C and relative humidity. */
@@ -94,36 +94,44 @@ export function guessSurvey(design: Design, ground: GroundResult, catalogue: Cat
 /** How far a box falls short of what it is meant to be when its room is dry: humidity less, water in the soil times (from memory). */
 const DRY_SPELL = { air: 0.15, soil: 0.45 } as const;
 
-const isLight = (t: number, { from, to }: Forecast['light']): boolean =>
-  t % 86_400 >= from && t % 86_400 < to;
+const isLight = (t: number, { from, to }: Window): boolean => t % 86_400 >= from && t % 86_400 < to;
 
-/** One season of a forecast, as means by day and night. */
-export function seasonOf(
-  made: Forecast,
-  design: Design,
-  ground: GroundResult,
-  catalogue: Catalogue,
-): SeasonOf {
-  const { run } = made;
-  const outfit = outfitOf(design, ground, catalogue);
-  const { t, series } = run;
-  const mean = (values: ArrayLike<number>, light: boolean | null): number => {
+/** What a season came to: one or more runs of its weather, and the hours of light. */
+export interface SeasonRuns {
+  readonly season: string;
+  readonly runs: readonly Run[];
+  readonly light: Window;
+}
+
+/** One season of a box, as means by day and night over its runs. */
+export function seasonOf({ season, runs, light }: SeasonRuns, outfit: Outfit): SeasonOf {
+  const mean = (pick: (run: Run) => ArrayLike<number> | undefined, lit: boolean | null): number => {
     let [sum, count] = [0, 0];
-    for (let i = 1; i < t.length; i += 1) {
-      if (light !== null && isLight(t[i] ?? 0, made.light) !== light) continue;
-      sum += values[i] ?? 0;
-      count += 1;
+    for (const run of runs) {
+      const values = pick(run);
+      if (!values) continue;
+      for (let i = 1; i < run.t.length; i += 1) {
+        if (lit !== null && isLight(run.t[i] ?? 0, light) !== lit) continue;
+        sum += values[i] ?? 0;
+        count += 1;
+      }
     }
     return count > 0 ? sum / count : NaN;
   };
+  const series = (name: SeriesName) => (run: Run) => run.series[name];
   const air = ([0, 1, 2, 3] as const).map((cell): AirOf => {
-    const warmth = series[`air${cell}` as SeriesName];
-    const damp = series[`rh${cell}` as SeriesName];
+    const [warmth, damp] = [series(`air${cell}`), series(`rh${cell}`)];
+    let [low, high] = [Infinity, -Infinity];
+    for (const run of runs)
+      for (const value of warmth(run)) {
+        low = Math.min(low, value);
+        high = Math.max(high, value);
+      }
     return {
       day: mean(warmth, true),
       night: mean(warmth, false),
-      low: warmth.reduce((least, it) => Math.min(least, it), Infinity),
-      high: warmth.reduce((most, it) => Math.max(most, it), -Infinity),
+      low,
+      high,
       humidDay: mean(damp, true),
       humidNight: mean(damp, false),
     };
@@ -131,36 +139,32 @@ export function seasonOf(
   const wet = (column: 0 | 1): readonly [number, number] => {
     const { soil } = outfit.box.columns[column];
     const share = (name: SeriesName, node: number): number =>
-      Math.min(1, mean(series[name], null) / Math.max(0.05, soil[node]?.soil.porosity ?? 0.5));
+      Math.min(1, mean(series(name), null) / Math.max(0.05, soil[node]?.soil.porosity ?? 0.5));
     return [share(`top${column}`, 0), share(`mid${column}`, 1)];
   };
   return {
-    season: made.asked.season,
+    season,
     air,
     lit: Object.fromEntries(
       outfit.lit.map(({ device }) => {
         const index = outfit.heaterDevices.findIndex((it) => it.id === device.id);
         const full = device.power * device.dim;
-        const powers = run.powers[index];
-        return [device.id, full > 0 && powers ? mean(powers, true) / full : 1];
+        return [device.id, full > 0 && index >= 0 ? mean((run) => run.powers[index], true) / full : 1];
       }),
     ),
     wetness: [wet(0), wet(1)],
-    soil: [mean(series.ground0, null), mean(series.ground1, null)],
+    soil: [mean(series('ground0'), null), mean(series('ground1'), null)],
   };
 }
 
 /** Winter and summer of the box, from its own climate: a plant has to live through both. */
 export function surveyOf(design: Design, ground: GroundResult, catalogue: Catalogue): Survey {
+  const outfit = outfitOf(design, ground, catalogue);
   return {
     guessed: false,
-    seasons: (['winter', 'summer'] as const satisfies readonly Season[]).map((season) =>
-      seasonOf(
-        forecast(design, catalogue, { span: 'week', season, seed: 1 }, ground),
-        design,
-        ground,
-        catalogue,
-      ),
-    ),
+    seasons: (['winter', 'summer'] as const satisfies readonly Season[]).map((season) => {
+      const made = forecast(design, catalogue, { span: 'week', season, seed: 1 }, ground);
+      return seasonOf({ season, runs: [made.run], light: made.light }, outfit);
+    }),
   };
 }

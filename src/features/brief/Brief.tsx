@@ -19,7 +19,9 @@ import { RoomChoice } from '@/ui/RoomChoice';
 import { SectionPane } from '@/ui/section/SectionPane';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
 import { useReader } from '@/ui/units';
+import { VerdictMark } from '@/ui/VerdictMark';
 import { STAGE_WORD } from '@/ui/words';
+import { useOpenVerdict } from '@/workers/useVerdict';
 import { EnclosureFields } from './EnclosureFields';
 import { Envelope } from './Envelope';
 
@@ -31,7 +33,8 @@ export function Brief() {
   const { write } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const room = roomClimate(design.brief.room);
-  const here = assessment.findings.filter((it) => it.place.at === 'brief' || it.place.at === 'enclosure');
+  const { verdict, findings } = useOpenVerdict();
+  const here = findings.filter((it) => it.place.at === 'brief' || it.place.at === 'enclosure');
 
   return (
     <TwoPanes
@@ -80,6 +83,9 @@ export function Brief() {
               />
             </Box>
             {animal && <Envelope animal={animal} />}
+            <Box sx={{ mt: 1.5 }}>
+              <VerdictMark state={verdict} full />
+            </Box>
           </Part>
 
           <Part title="Room">

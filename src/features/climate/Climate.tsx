@@ -11,13 +11,11 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { findAnimal } from '@/core/catalogue';
 import type { Season, Span } from '@/core/climate';
-import { judgeClimate } from '@/core/findings';
-import { holdsWater } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { VerdictMark } from '@/ui/VerdictMark';
 import { CalibrationTab } from './CalibrationTab';
 import type { DeviceTools } from './DeviceMarks';
 import { Drawing, type OverlayName } from './Drawing';
@@ -26,7 +24,8 @@ import { FittingsTab } from './FittingsTab';
 import { ForecastTab } from './ForecastTab';
 import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
-import { ScheduleTab } from './ScheduleTab';
+import { FindTab } from './FindTab';
+import { useOpenVerdict } from '@/workers/useVerdict';
 import { useForecast } from './useForecast';
 import { SEASON_WORD, SPAN_WORD } from './words';
 
@@ -35,7 +34,7 @@ const TABS = [
   { value: 'fittings', label: 'Lamps' },
   { value: 'mist', label: 'Mist' },
   { value: 'room', label: 'Room' },
-  { value: 'schedule', label: 'Schedule' },
+  { value: 'find', label: 'What holds' },
   { value: 'drills', label: 'Drills' },
   { value: 'calibration', label: 'Calibrate' },
 ] as const;
@@ -47,7 +46,8 @@ const SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
 /** What the box will be like, hour by hour, and all that makes it so. */
 export function Climate() {
   const { catalogue } = useStore();
-  const { design, assessment } = useOpenDesign();
+  const { design } = useOpenDesign();
+  const { verdict, findings } = useOpenVerdict();
   const { edit } = useEditing();
   const [tab, setTab] = useState<ClimateTab>('forecast');
   const [span, setSpan] = useState<Span>('day');
@@ -70,19 +70,7 @@ export function Climate() {
     }),
     [edit, selected],
   );
-  const animal = findAnimal(catalogue, design.brief.animal);
-  const told = forecast
-    ? forecast.asked.span === 'year'
-      ? 'over the year'
-      : SEASON_WORD[forecast.asked.season]
-    : '';
-  const cups = assessment.living.plants.some(({ plant }) => plant !== undefined && holdsWater(plant));
-  const found = useMemo(
-    () => (forecast ? judgeClimate(design, animal, forecast.answers, told, cups) : []),
-    [design, animal, forecast, told, cups],
-  );
-  const fixed = assessment.findings.filter((it) => it.place.at === 'climate');
-  const here = [...fixed, ...found];
+  const here = findings.filter((it) => it.place.at === 'climate' || it.code.startsWith('room-'));
   const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
   const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
   const empty = design.climate.devices.length === 0;
@@ -175,11 +163,12 @@ export function Climate() {
             )}
             {tab === 'mist' && <MistTab forecast={forecast} />}
             {tab === 'room' && <RoomTab />}
-            {tab === 'schedule' && <ScheduleTab />}
+            {tab === 'find' && <FindTab />}
             {tab === 'drills' && <DrillsTab season={season} />}
             {tab === 'calibration' && <CalibrationTab />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
+            <VerdictMark state={verdict} full component="h2" />
             <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
             <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
           </Box>

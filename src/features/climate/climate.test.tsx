@@ -90,7 +90,7 @@ describe('Lamps', () => {
 
   it('UV: a range, the zone, what age leaves, and a meter reading that holds it', async () => {
     const design = made(ANOLE, ...FIT);
-    const tube = design.climate.devices.find((it) => it.kind.startsWith('uv-tube'))!;
+    const tube = design.climate.devices.find((it) => it.kind.startsWith('uv-'))!;
     const { stored } = await open(
       <FittingsTab selected={tube.id} onSelect={() => undefined} forecast={null} />,
       design,

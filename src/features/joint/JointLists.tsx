@@ -10,7 +10,9 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import type { SharedRoll } from '@/core/ground';
+import type { Design } from '@/core/design';
 import { length, percent } from '@/core/units';
+import { ANSWER_WORDS, wordOf } from '@/core/verdict';
 import { listsCsv } from '@/files';
 import { useDesigns, useSetPrice, useShelfBook, useSpare, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
@@ -20,6 +22,22 @@ import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
 import { useReader, type Reader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { verdictInk } from '@/ui/VerdictMark';
+import { useVerdict } from '@/workers/useVerdict';
+
+/** An enclosure with its answer: nobody buys for one that cannot hold unawares. */
+function Named({ design }: { readonly design: Design }) {
+  const { catalogue } = useStore();
+  const verdict = useVerdict(design, catalogue);
+  return (
+    <>
+      {design.name}{' '}
+      <Box component="span" sx={{ color: verdictInk(verdict), typography: 'body2' }}>
+        {ANSWER_WORDS[wordOf(verdict)].toLowerCase()}
+      </Box>
+    </>
+  );
+}
 
 /** One purchase for several enclosures. */
 export function JointLists({ tools }: { readonly tools: ReactNode }) {
@@ -87,7 +105,7 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
               {all.map((design) => (
                 <FormControlLabel
                   key={design.id}
-                  label={design.name}
+                  label={<Named design={design} />}
                   control={
                     <Checkbox
                       size="small"

@@ -33,6 +33,7 @@ import { AHEAD, LivingDrawing, type LivingView } from './LivingDrawing';
 import { MoveInTab } from './MoveInTab';
 import type { PlantTools } from './PlantMarks';
 import { PlantsTab } from './PlantsTab';
+import { useOpenVerdict } from '@/workers/useVerdict';
 import { useSurvey } from './useSurvey';
 import { WasteTab } from './WasteTab';
 
@@ -128,7 +129,8 @@ export function Living() {
     }
   }, [design, assessment.ground, catalogue, survey, edit, enqueueSnackbar]);
 
-  const here = assessment.findings.filter((it) => it.place.at === 'living');
+  const { findings } = useOpenVerdict();
+  const here = findings.filter((it) => it.place.at === 'living');
   const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
   const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
 

@@ -11,6 +11,7 @@ import { useMemo, useRef, useState } from 'react';
 import { assess } from '@/core/assess';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
+import { allFindings } from '@/core/verdict';
 import { fileName, writeSingle } from '@/files';
 import { length } from '@/core/units';
 import { belongingsOf, ownRows, useStore } from '@/store';
@@ -18,7 +19,10 @@ import { download } from '@/ui/download';
 import { Section } from '@/ui/section/Section';
 import { useElementSize } from '@/ui/useElementSize';
 import { useReader } from '@/ui/units';
+import { useInSight } from '@/ui/useInSight';
+import { VerdictMark } from '@/ui/VerdictMark';
 import { counted, STAGE_WORD } from '@/ui/words';
+import { useVerdict } from '@/workers/useVerdict';
 
 interface Props {
   readonly design: Design;
@@ -33,8 +37,6 @@ const SHARED_SPAN = 0.95;
 
 const fineWords = (count: number): string => `${count} ${count === 1 ? 'point' : 'points'} checked and fine`;
 
-const TONE = { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' } as const;
-
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
   const { db, settings } = useStore();
@@ -46,9 +48,12 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
   const animal = findAnimal(catalogue, design.brief.animal);
   const box = design.enclosure;
   const span = Math.max(SHARED_SPAN, box.width, box.height);
-  const first = assessment.findings.find((it) => it.severity === 'severe' || it.severity === 'look');
-  const more =
-    assessment.findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length - 1;
+  const seen = useInSight(frame);
+  const verdict = useVerdict(design, catalogue, seen);
+  const findings = allFindings(assessment.findings, verdict);
+  const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
+  // What rules find that the answer above does not say.
+  const graver = assessment.findings.find((it) => it.severity === 'severe');
   const size = [box.width, box.depth, box.height]
     .map((it) => write(length(it), { bare: true, decimals: 0 }))
     .join('×');
@@ -123,22 +128,14 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
             <MoreHorizIcon fontSize="small" />
           </IconButton>
         </Box>
-        <Box
-          sx={{
-            borderLeft: 3,
-            borderColor: TONE[first?.severity ?? 'fine'],
-            pl: 1.25,
-            mt: 0.75,
-            minHeight: 38,
-          }}
-        >
-          <Typography variant="h3">{first ? tell(first.what) : 'Nothing to mend.'}</Typography>
-          <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            {first
-              ? more > 0
-                ? `and ${more} more to look at`
-                : 'the only thing to look at'
-              : fineWords(assessment.findings.filter((it) => it.severity === 'fine').length)}
+        <Box sx={{ mt: 0.75, minHeight: 58 }}>
+          <VerdictMark state={verdict} />
+          <Typography variant="body2" sx={{ color: 'earth.quiet', pl: 1.6 }}>
+            {open.length > 0
+              ? `${open.length} to look at${graver ? `: ${tell(graver.what)}` : ''}`
+              : verdict.at === 'known' && verdict.verdict.answer === 'holds'
+                ? 'Nothing to mend.'
+                : fineWords(findings.filter((it) => it.severity === 'fine').length)}
           </Typography>
         </Box>
       </Box>

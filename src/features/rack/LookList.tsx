@@ -3,12 +3,14 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 import { assess } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { useReader } from '@/ui/units';
+import { allFindings } from '@/core/verdict';
 import { findingPlace, SEVERITY_WORD } from '@/ui/words';
+import { onVerdicts, verdictNow, verdictsOpen } from '@/workers/verdicts';
 
 interface Props {
   readonly designs: readonly Design[];
@@ -18,13 +20,21 @@ interface Props {
 /** What wants looking at over the whole rack, the gravest first. */
 export function LookList({ designs, catalogue }: Props) {
   const { tell } = useReader();
+  const open = useSyncExternalStore(onVerdicts, verdictsOpen, () => 0);
   const rows = useMemo(
     () =>
       designs
-        .flatMap((design) => assess(design, catalogue).findings.map((finding) => ({ design, finding })))
+        .flatMap((design) =>
+          allFindings(assess(design, catalogue).findings, verdictNow(design, catalogue)).map((finding) => ({
+            design,
+            finding,
+          })),
+        )
         .filter(({ finding }) => finding.severity !== 'fine' && finding.routine !== true)
         .sort((a, b) => RANK.indexOf(a.finding.severity) - RANK.indexOf(b.finding.severity)),
-    [designs, catalogue],
+    // Verdicts come in one by one.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [designs, catalogue, open],
   );
   if (rows.length === 0) return null;
   return (

@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
-import { useState, type ReactNode } from 'react';
+import { useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { Design } from '@/core/design';
 import {
   changeDesign,
@@ -22,6 +22,7 @@ import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
+import { onVerdicts, verdictsOpen } from '@/workers/verdicts';
 import { Card } from './Card';
 import { LookList } from './LookList';
 
@@ -31,6 +32,16 @@ interface Props {
   readonly tools: ReactNode;
   /** Shown under the cards: when a copy was last saved. */
   readonly keeping: ReactNode;
+}
+
+/** How many years are still to be played. */
+function Progress() {
+  const open = useSyncExternalStore(onVerdicts, verdictsOpen, () => 0);
+  return open === 0 ? null : (
+    <Typography variant="body2" role="status" sx={{ color: 'earth.quiet' }}>
+      {open === 1 ? 'One is being calculated' : `${open} are being calculated`}
+    </Typography>
+  );
 }
 
 /** All enclosures at a glance. */
@@ -113,6 +124,7 @@ export function Rack({ tools, keeping }: Props) {
                   {away ? 'back to the rack' : `${others} put away`}
                 </Link>
               )}
+              <Progress />
               <Box sx={{ flex: 1 }} />
               {loaded.length > 1 && !away && (
                 <>

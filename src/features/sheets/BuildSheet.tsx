@@ -7,10 +7,12 @@ import { findAnimal, materialOf } from '@/core/catalogue';
 import { normalise } from '@/core/ground';
 import { planOf, toolsOf } from '@/core/plan';
 import { bag, length, mass, percent, tank, tell } from '@/core/units';
+import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useBuying, useOpenDesign, useStore } from '@/store';
 import { amountWords, packWords, SHOP_WORD } from '@/ui/BuyTable';
 import { Section } from '@/ui/section/Section';
 import { useReader } from '@/ui/units';
+import { useOpenVerdict } from '@/workers/useVerdict';
 import { dayWords, localToday } from '@/ui/days';
 import { capital, counted, layerName } from '@/ui/words';
 import { Paper, Tick } from './Paper';
@@ -21,6 +23,7 @@ export function BuildSheet() {
   const { design, assessment } = useOpenDesign();
   const buying = useBuying();
   const reader = useReader();
+  const { verdict } = useOpenVerdict();
   const { write } = reader;
   const [today] = useState(() => localToday(new Date()));
   const plan = useMemo(
@@ -45,6 +48,7 @@ export function BuildSheet() {
           ? `For ${counted(design.brief.count, animal.english)} (${animal.scientific})`
           : 'For no animal yet',
         `${write(length(width))} wide, ${write(length(depth))} deep, ${write(length(height))} high inside; ${material}; ${write(mass(assessment.standingMass))} as it will stand`,
+        `${ANSWER_WORDS[wordOf(verdict)]}: ${reader.tell(lineOf(verdict))}`,
         `Written ${dayWords(today)}. Moving in ${dayWords(plan.early)} to ${dayWords(plan.late)}, if all goes as usual.`,
       ]}
     >

@@ -5,11 +5,13 @@ import { CAUTIONS } from '@/catalogue';
 import { CARE_GROUPS, careRules, clock, type CareGroup, type CareRule } from '@/core/care';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
 import { length, light, mass, percent, tell, temperature, type Quantity } from '@/core/units';
+import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { useReader } from '@/ui/units';
 import { capital, counted } from '@/ui/words';
 import { whenWords } from '@/ui/whenWords';
+import { useOpenVerdict } from '@/workers/useVerdict';
 import { Blank, Paper } from './Paper';
 
 const GROUP_WORD: Record<CareGroup, string> = {
@@ -28,7 +30,8 @@ const GROUP_WORD: Record<CareGroup, string> = {
 export function CareSheet() {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
-  const { write, prefs } = useReader();
+  const { write, tell: told, prefs } = useReader();
+  const { verdict } = useOpenVerdict();
   const animal = findAnimal(catalogue, design.brief.animal);
   const rules = careRules(design, catalogue);
   const { climate, enclosure } = design;
@@ -46,6 +49,7 @@ export function CareSheet() {
               activeWords(animal),
             ]
           : ['No animal yet']),
+        `${ANSWER_WORDS[wordOf(verdict)]}: ${told(lineOf(verdict))}`,
         `Written ${dayWords(localToday(new Date()))}. Box ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
       ]}
     >

@@ -3,15 +3,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
-import { findAnimal } from '@/core/catalogue';
+import { findAnimal, type Catalogue } from '@/core/catalogue';
 import { applyEdit, proposeDesign, proposeSize, type EditCall, type Room } from '@/core/design';
 import { shapesOf, type Shape } from '@/core/enclosure';
 import { bag, length, mass, tank } from '@/core/units';
+import { allFindings, yearFindings, type VerdictState } from '@/core/verdict';
 import { createDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { Choice } from '@/ui/Choice';
@@ -21,7 +23,9 @@ import { RoomChoice } from '@/ui/RoomChoice';
 import { SectionPane } from '@/ui/section/SectionPane';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useReader } from '@/ui/units';
+import { VerdictMark } from '@/ui/VerdictMark';
 import { METHOD_WORD } from '@/ui/words';
+import { useProposal, type ProposalState } from './useProposal';
 
 type Know = 'sides' | 'volume' | 'nothing';
 type Sides = { readonly [K in keyof Shape]: number | null };
@@ -72,10 +76,15 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
   );
   const called =
     name.trim() || (row ? `${row.english.charAt(0).toUpperCase()}${row.english.slice(1)}` : 'New enclosure');
-  const design = useMemo(() => ({ ...laidOut, name: called }), [laidOut, called]);
+  const search = useProposal(laidOut, catalogue);
+  const found = search.at === 'found' ? search.proposal : null;
+  const design = useMemo(() => ({ ...(found?.design ?? laidOut), name: called }), [found, laidOut, called]);
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
   const toBuy = buyingOf([{ design, assessment }], catalogue, shelf, settings.spare).price;
-  const telling = assessment.findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
+  const verdict = verdictOf(search, catalogue);
+  const telling = allFindings(assessment.findings, verdict).filter(
+    (it) => it.severity === 'severe' || it.severity === 'look',
+  );
 
   const build = async (): Promise<void> => {
     try {
@@ -259,6 +268,15 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
             {coverWords(design.enclosure.material, design.enclosure.topCover)} {toBuy.toFixed(2)} to buy at
             typical prices.
           </Typography>
+          <Box sx={{ mb: 1.25 }}>
+            <VerdictMark state={verdict} full />
+            <Typography variant="body2" role="status" sx={{ color: 'earth.quiet', pl: 1.6, mt: 0.25 }}>
+              {searchWords(search)}
+            </Typography>
+            {search.at === 'looking' && (
+              <LinearProgress aria-label="Looking for what holds" sx={{ height: 3, mt: 0.75 }} />
+            )}
+          </Box>
           <FindingList
             findings={telling}
             catalogue={catalogue}
@@ -278,6 +296,46 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
       </Box>
     </Box>
   );
+}
+
+/** The verdict of what is shown: of the quick design nothing is known while a better one is sought. */
+function verdictOf(search: ProposalState, catalogue: Catalogue): VerdictState {
+  switch (search.at) {
+    case 'unasked':
+      return { at: 'unasked' };
+    case 'looking':
+      return { at: 'calculating' };
+    case 'failed':
+      return { at: 'failed', message: search.message };
+    case 'found': {
+      const { verdict, design } = search.proposal;
+      return verdict
+        ? { at: 'known', verdict, findings: yearFindings(verdict, design, catalogue) }
+        : { at: 'failed', message: 'its climate could not be played' };
+    }
+  }
+}
+
+/** How the search stands, in one line. */
+function searchWords(search: ProposalState): string {
+  switch (search.at) {
+    case 'unasked':
+      return '';
+    case 'looking':
+      return search.looking
+        ? `A first design stands; one that holds is sought: ${search.looking.looks} ways played in ${search.looking.seconds.toFixed(0)} s.`
+        : 'A first design stands; one that holds is sought.';
+    case 'failed':
+      return 'The first design stands. It can be put on the rack, and looked at in Climate.';
+    case 'found': {
+      const { verdict, looks } = search.proposal;
+      const played = `${looks} ways played in ${search.seconds.toFixed(0)} s`;
+      if (verdict?.answer === 'holds') return `This design replaced the first one: ${played}.`;
+      return verdict?.bound
+        ? `No fitting makes this room do; this comes nearest: ${played}.`
+        : `This comes nearest: ${played}.`;
+    }
+  }
 }
 
 function coverWords(material: string, cover: number): string {

@@ -14,10 +14,11 @@ import { useSnackbar } from 'notistack';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useBuying, useDesigns, useEditing, useOpenDesign, useSaving, type SaveState } from '@/store';
-import type { Assessment } from '@/core/assess';
+import type { Finding } from '@/core/findings';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
 import { findingPlace } from '@/ui/words';
+import { useOpenVerdict } from '@/workers/useVerdict';
 
 /** The places inside an enclosure, in the order of work. */
 const PLACES = [
@@ -36,6 +37,7 @@ const OUTSIDE_TEXT = ['slider', 'radio', 'option', 'menuitem'] as const;
 /** The frame of an open enclosure: where one is, what is saved, what it sums to. */
 export function Workspace({ tools, children }: { readonly tools: ReactNode; readonly children: ReactNode }) {
   const { design, assessment } = useOpenDesign();
+  const { verdict, findings } = useOpenVerdict();
 
   useEffect(() => {
     document.title = `${design.name} · Rincon`;
@@ -53,14 +55,16 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       <Ledger
         assessment={assessment}
         buying={useBuying()}
-        findingsHref={`/e/${design.id}/${placeOf(assessment)}#findings`}
+        verdict={verdict}
+        findings={findings}
+        findingsHref={`/e/${design.id}/${placeOf(findings)}#findings`}
       />
     </Box>
   );
 }
 
 /** Where the gravest of what is to be looked at is shown. */
-const placeOf = ({ findings }: Assessment): string =>
+const placeOf = (findings: readonly Finding[]): string =>
   findingPlace(findings.find((it) => it.severity === 'severe' || it.severity === 'look'));
 
 /** Takes out of the saving what the bar shows, so that the bar is drawn anew only when that changes. */

@@ -6,26 +6,32 @@ import { memo } from 'react';
 import type { Assessment } from '@/core/assess';
 import type { Buying } from '@/core/buying';
 import { bag, mass, tank } from '@/core/units';
-import { TWO_PEOPLE, ONE_PERSON } from '@/core/findings';
+import { TWO_PEOPLE, ONE_PERSON, type Finding } from '@/core/findings';
+import { ANSWER_WORDS, wordOf, type VerdictState } from '@/core/verdict';
 import { useReader } from '../units';
 
 interface Props {
   readonly assessment: Assessment;
   readonly buying: Pick<Buying, 'price' | 'rows'>;
+  /** Whether its year holds, and all that is found of it. */
+  readonly verdict: VerdictState;
+  readonly findings: readonly Finding[];
   /** Where the findings are shown. */
   readonly findingsHref: string;
 }
 
 /** The sums a builder keeps asking for, always in sight. */
-export function Ledger({ assessment, buying, findingsHref }: Props) {
+export function Ledger({ assessment, buying, verdict, findings, findingsHref }: Props) {
   const { write } = useReader();
-  const { standingMass, findings } = assessment;
+  const { standingMass } = assessment;
   const packs = buying.rows.reduce(
     (all, row) => all + row.packs.reduce((count, pack) => count + pack.count, 0),
     0,
   );
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look').length;
   const fine = findings.filter((it) => it.severity === 'fine').length;
+  const answer = wordOf(verdict);
+  const sound = answer === 'holds' && open === 0;
   const hands =
     standingMass > TWO_PEOPLE ? 'build in place' : standingMass > ONE_PERSON ? 'two people' : 'one person';
   const sums: readonly (readonly [string, string])[] = [
@@ -69,13 +75,19 @@ export function Ledger({ assessment, buying, findingsHref }: Props) {
           sx={{
             typography: 'h2',
             lineHeight: 1.2,
-            color: open > 0 ? 'earth.ledgerAmber' : 'earth.ledgerInk',
+            color: sound || answer === 'calculating' ? 'earth.ledgerInk' : 'earth.ledgerAmber',
           }}
           aria-live="polite"
         >
-          {open > 0 ? `${open} to look at` : 'Nothing to mend'}
+          {ANSWER_WORDS[answer]}
         </Box>
-        <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>{fine} checked and fine</Box>
+        <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>
+          {open > 0
+            ? `${open} to look at`
+            : answer === 'holds'
+              ? 'nothing to mend'
+              : `${fine} checked and fine`}
+        </Box>
       </Box>
     </Box>
   );

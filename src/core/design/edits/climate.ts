@@ -1,5 +1,7 @@
 import { arrangeClimate } from '../../climate/arrange';
 import { findAnimal, findDeviceKind } from '../../catalogue';
+import { layGround } from '../../ground/layers';
+import { fitUv } from '../../search/uv';
 import type { Climate, ClimateRoom, Design, Device, Vent } from '../schema';
 import { clamp, nextId, type Edit } from './shared';
 
@@ -138,21 +140,30 @@ export const setVent: Edit<{ vent: string; change: Partial<Omit<Vent, 'id'>> }> 
 export const removeVent: Edit<{ vent: string }> = (design, { vent }) =>
   inClimate(design, { vents: design.climate.vents.filter((it) => it.id !== vent) });
 
-/** Takes over a schedule: mist, cover and how long a fan runs. */
-export const adoptSchedule: Edit<{
-  times: Climate['mist']['times'];
-  cover: number;
-  fan: { device: string; duty: NonNullable<Device['duty']> } | null;
-}> = (design, { times, cover, fan }) => {
-  const next = inClimate(design, { mist: { ...design.climate.mist, times, everyDays: 1 } });
-  const covered = { ...next, enclosure: { ...next.enclosure, topCover: clamp(cover, 0, 1) } };
-  return fan ? inDevice(covered, fan.device, (it) => ({ ...it, duty: fan.duty })) : covered;
-};
+/** What a search found: cover, strips, devices and their settings, mist and hours of light, all in one step. */
+export interface FoundClimate {
+  readonly topCover: number;
+  readonly made: Design['enclosure']['made'];
+  readonly climate: Pick<Climate, 'devices' | 'vents' | 'mist' | 'day'>;
+}
+
+export const foundIn = ({ enclosure, climate }: Design): FoundClimate => ({
+  topCover: enclosure.topCover,
+  made: enclosure.made,
+  climate: { devices: climate.devices, vents: climate.vents, mist: climate.mist, day: climate.day },
+});
+
+export const adoptFound: Edit<FoundClimate> = (design, { topCover, made, climate }) => ({
+  ...inClimate(design, climate),
+  enclosure: { ...design.enclosure, topCover: clamp(topCover, 0, 1), made },
+});
 
 /** Fits everything afresh for the animal; the room stays as it is. */
-export const proposeClimate: Edit<Record<never, never>> = (design, _, catalogue) => ({
-  ...design,
-  climate: arrangeClimate(design, findAnimal(catalogue, design.brief.animal), catalogue),
-});
+export const proposeClimate: Edit<Record<never, never>> = (design, _, catalogue) => {
+  const animal = findAnimal(catalogue, design.brief.animal);
+  const laid = { ...design, climate: arrangeClimate(design, animal, catalogue) };
+  // A tube by rule of thumb is seldom in the zone: one that is takes its place.
+  return animal ? (fitUv(laid, animal, layGround(laid, catalogue), catalogue)?.design ?? laid) : laid;
+};
 
 export const clearDevices: Edit<Record<never, never>> = (design) => inClimate(design, { devices: [] });

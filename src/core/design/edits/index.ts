@@ -15,7 +15,7 @@ import { addCare, changeCare, removeCare } from './care';
 import {
   addDevice,
   addVent,
-  adoptSchedule,
+  adoptFound,
   clearDevices,
   moveDevice,
   proposeClimate,
@@ -113,6 +113,8 @@ const setGround: Edit<{ ground: Design['ground'] }> = (design, { ground }) => {
   return schools.peat === 'coir' ? inLayers(next, peatless) : next;
 };
 
+export { foundIn } from './climate';
+
 export const EDITS = {
   rename,
   setAnimal,
@@ -188,7 +190,7 @@ export const EDITS = {
   addVent,
   setVent,
   removeVent,
-  adoptSchedule,
+  adoptFound,
   proposeClimate,
   setLiving,
   addPlant,
@@ -301,7 +303,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   addVent: 'new vent',
   setVent: 'vent',
   removeVent: 'vent taken out',
-  adoptSchedule: 'schedule taken over',
+  adoptFound: 'what holds taken over',
   proposeClimate: 'whole climate',
   setLiving: 'litter, water, company and moving in',
   addPlant: 'new plant',

@@ -1,10 +1,16 @@
 import { boundsOf } from '../../ground/floor';
 import { type RegionKind, regionOf } from '../regions';
-import { allLayers, type Layer, type Region, type Point } from '../schema';
+import { allLayers, type Design, type Layer, type Region, type Point } from '../schema';
 import { type Edit, nextLayerId, nextId, inGround, inRegion, clamp } from './shared';
 
-/** Puts a region of a kind into the floor, on top of those already there. */
-export const addRegion: Edit<{ kind: RegionKind }> = (design, { kind }, catalogue) => {
+/**
+ * Puts a region of a kind into the floor, on top of those already there.
+ * @param over lays it over a place instead of where its kind usually lies: middle and half its side, m
+ */
+export const addRegion: Edit<{
+  kind: RegionKind;
+  over?: { readonly x: number; readonly y: number; readonly reach: number };
+}> = (design, { kind, over }, catalogue) => {
   const { regions } = design.ground;
   if (regions.length >= 24) return design;
   const made = regionOf(kind, design, catalogue);
@@ -17,12 +23,32 @@ export const addRegion: Edit<{ kind: RegionKind }> = (design, { kind }, catalogu
   const alike = regions.filter((region) => region.name.startsWith(made.name)).length;
   const region: Region = {
     ...made,
+    ...(over ? { outline: squareOver(design, over) } : {}),
     id: nextId('region', regions),
     name: alike > 0 ? `${made.name} ${alike + 1}` : made.name,
     layers,
   };
   return inGround(design, { regions: [...regions, region] });
 };
+
+/** A square round a place, kept within the box, to the millimetre. */
+function squareOver(
+  { enclosure }: Design,
+  { x, y, reach }: { readonly x: number; readonly y: number; readonly reach: number },
+): Region['outline'] {
+  // To the millimetre, but never short of the wall.
+  const mm = (value: number, most: number): number =>
+    value >= most ? most : Math.round(Math.max(0, value) * 1000) / 1000;
+  const side = reach + 0.02;
+  const [x0, x1] = [mm(x - side, enclosure.width), mm(x + side, enclosure.width)];
+  const [y0, y1] = [mm(y - side, enclosure.depth), mm(y + side, enclosure.depth)];
+  return [
+    { x: x0, y: y0 },
+    { x: x1, y: y0 },
+    { x: x1, y: y1 },
+    { x: x0, y: y1 },
+  ];
+}
 
 export const removeRegion: Edit<{ region: string }> = (design, { region }) => {
   const gone = new Set(

@@ -1,8 +1,11 @@
 import { findDeviceKind, findGauze, findPieceKind } from '../../catalogue';
-import { lampsOf, uvAt } from '../../climate/lamps';
-import { UV_ZONES, type UvZone } from '../../light/zones';
+import { lampsOf } from '../../climate/lamps';
+import { judgeUv, type UvJudged } from '../../verdict/uv';
+import type { Design, Device } from '../../design/schema';
+import { heightAt } from '../../ground/floor';
+import { layAll } from '../../ground/lying';
 import { length, say } from '../../units';
-import type { Finding, Rule } from '../finding';
+import type { Finding, Looked, Rule } from '../finding';
 
 /** Every heater is held by a thermostat. */
 export const heaterHeld: Rule = ({ design, catalogue }) =>
@@ -43,30 +46,57 @@ export const heaterHeld: Rule = ({ design, catalogue }) =>
 /** Conductivity of moist soil, W/m K (model of soil heat; loams stand near it). */
 const MOIST_SOIL = 0.5;
 
-/** A mat under deep moist soil stands far over what lies on it. */
-export const matUnderSoil: Rule = ({ design, catalogue, deepestSoil }) =>
+/** A mat under deep moist soil stands far over what lies on it: by the soil that lies over the mat itself. */
+export const matUnderSoil: Rule = ({ design, catalogue }) =>
   design.climate.devices.flatMap((device): Finding[] => {
     const kind = findDeviceKind(catalogue, device.kind);
     if (kind?.form !== 'mat' || device.at.z > 0.03 || device.power <= 0) return [];
+    const over = soilOver(design, device);
     const area = device.length * Math.min(device.length, 0.28);
     const flux = (device.power * device.dim * 0.75) / area;
-    const over = (flux * deepestSoil) / MOIST_SOIL;
-    if (deepestSoil < 0.05 || over < 8) return [];
+    const stands = (flux * over) / MOIST_SOIL;
+    if (over < 0.05 || stands < 8) return [];
+    const { x, y } = device.at;
     return [
       {
         code: 'mat-under-soil',
         severity: 'severe',
         place: { at: 'climate', device: device.id },
-        what: say`${device.name} lies under ${length(deepestSoil)} of soil.`,
-        because: say`At ${String(Math.round(flux))} W/m² it would stand ${String(Math.round(over))} K over the soil’s surface: moist soil holds the warmth back. Keep a shallow dry bay over it, behind a log, or warm from above.`,
+        what: say`${device.name} lies under ${length(over)} of soil.`,
+        because: say`At ${String(Math.round(flux))} W/m² it would stand ${String(Math.round(stands))} K over the soil’s surface: moist soil holds the warmth back. Keep a shallow dry bay over it, behind a log, or warm from above.`,
         remedies: [
-          { label: say`Add a shallow bay`, call: { edit: 'addRegion', change: { kind: 'bark-bay' } } },
+          {
+            label: say`Lay a shallow bay over it`,
+            call: {
+              edit: 'addRegion',
+              change: { kind: 'bark-bay', over: { x, y, reach: device.length / 2 } },
+            },
+          },
           { label: say`Take it out`, call: { edit: 'removeDevice', change: { device: device.id } } },
         ],
         basis: 'computed',
       },
     ];
   });
+
+/** Soil over a mat, m: the mean of what lies over its middle and the middles of its quarters. */
+function soilOver(design: Design, { at, length: side }: Device): number {
+  const { width, depth } = design.enclosure;
+  const { stackAt } = layAll(design);
+  const deep = Math.min(side, 0.28);
+  const points = [
+    [0, 0],
+    ...[-1, 1].flatMap((i) => [-1, 1].map((j) => [(i * side) / 4, (j * deep) / 4])),
+  ].map(([dx = 0, dy = 0]) => ({
+    x: Math.min(width - 1e-6, Math.max(1e-6, at.x + dx)),
+    y: Math.min(depth - 1e-6, Math.max(1e-6, at.y + dy)),
+  }));
+  const soil = ({ x, y }: { readonly x: number; readonly y: number }): number =>
+    stackAt(x, y)
+      .filter((it) => it.layer.kind === 'substrate')
+      .reduce((sum, it) => sum + heightAt(it.top, it.field, x, y) - heightAt(it.base, it.field, x, y), 0);
+  return points.reduce((sum, it) => sum + soil(it), 0) / points.length;
+}
 
 /** Hot lamps keep clear of what burns or melts. */
 export const lampClear: Rule = ({ design, catalogue, ground }) =>
@@ -252,88 +282,180 @@ export const gauzeHolds: Rule = ({ design, catalogue, animal }) => {
   return found;
 };
 
-/** UV where the animal basks, against its zone; shade; age of the tube. */
-export const ultraviolet: Rule = ({ design, catalogue, animal, ground }) => {
-  const lit = lampsOf(design, catalogue, null);
-  const uv = lit.filter((it) => it.lamp.uvIndex > 0);
-  const zone = animal?.climate.uvZone.value as UvZone | undefined;
-  if (!zone) return [];
-  if (uv.length === 0) {
-    if (zone === 1 || design.climate.devices.length === 0) return [];
+/** UV where the animal meets most of it, by the middle of what is known of the lamps, against its zone; and its shade. */
+export const ultraviolet: Rule = (looked) => {
+  const { design, catalogue, animal, ground } = looked;
+  if (!animal || design.climate.devices.length === 0) return [];
+  const uv = judgeUv(design, animal, ground, catalogue);
+  if (!uv || uv.answer === 'inside') return [];
+  const { zone, wanted, index, lamps } = uv;
+  const strongest = design.climate.devices.find((it) => it.id === lamps[0]);
+  const told = `${index[0].toFixed(1)} to ${index[2].toFixed(1)}, in the middle ${index[1].toFixed(1)}`;
+  const band = `${String(wanted.low)} to ${String(wanted.high)}`;
+  const where =
+    uv.at === 'basking' ? 'where it basks' : uv.at === 'perch' ? 'on its highest perch' : 'under the lamps';
+  const of = {
+    place: strongest ? { at: 'climate' as const, device: strongest.id } : { at: 'climate' as const },
+    basis: 'computed' as const,
+    source: 'ferguson-2010',
+  };
+  if (!strongest)
     return [
       {
+        ...of,
         code: 'no-uv',
-        severity: 'look',
-        place: { at: 'climate' },
+        severity: zone >= 3 ? 'severe' : 'look',
         what: say`There is no UV lamp; this kind is of UV zone ${String(zone)}.`,
-        because: say`It basks in sun of index ${UV_ZONES[zone].maximum.join(' to ')} at its brightest. A linear tube along the warm side, and shade beside it.`,
-        remedies: [
-          {
-            label: say`Add a linear tube`,
-            call: {
-              edit: 'addDevice',
-              change: { kind: zone === 2 ? 'uv-tube-low' : zone === 3 ? 'uv-tube-middle' : 'uv-tube-high' },
-            },
-          },
-        ],
-        basis: 'published',
-        source: 'ferguson-2010',
+        because: say`It meets an index of ${band} at its brightest. A linear tube along the warm side, and shade beside it: “Find what holds” fits one.`,
+        remedies: [],
       },
     ];
-  }
-  const strongest = uv.reduce((a, b) => (b.lamp.uvIndex > a.lamp.uvIndex ? b : a));
-  const bask = ground.pieces.find(({ piece }) => piece.basking);
-  const at = bask
-    ? {
-        x: (bask.solid.bounds.x0 + bask.solid.bounds.x1) / 2,
-        y: (bask.solid.bounds.y0 + bask.solid.bounds.y1) / 2,
-        z: bask.solid.bounds.z1,
-      }
-    : { x: strongest.lamp.x, y: strongest.lamp.y, z: (ground.parts[0]?.high ?? 0) + 0.01 };
-  const [low, , high] = uvAt(uv, at);
-  const [least, most] = UV_ZONES[zone].maximum;
-  const index = `${low.toFixed(1)} to ${high.toFixed(1)}`;
-  if (low > most) {
+  if (uv.answer === 'strong')
     return [
       {
+        ...of,
         code: 'uv-too-strong',
         severity: 'severe',
-        place: { at: 'climate', device: strongest.device.id },
-        what: say`UV is too strong where it basks: index ${index}.`,
-        because: say`Kinds of zone ${String(zone)} meet ${String(least)} to ${String(most)} at most. Hang the lamp higher, take a weaker one, and measure at the animal’s back.`,
-        remedies: [
-          {
-            label: say`Hang it ${length(0.1)} higher`,
-            call: {
-              edit: 'moveDevice',
-              change: {
-                device: strongest.device.id,
-                to: { ...strongest.device.at, z: strongest.device.at.z + 0.1 },
-              },
-            },
-          },
-        ],
-        basis: 'computed',
-        source: 'ferguson-2010',
+        what: say`UV is too strong ${where}: index ${told}.`,
+        because: say`Kinds of zone ${String(zone)} meet ${band}. A weaker tube, or one hung higher: “Find what holds” fits one. Measure at the animal’s back.`,
+        remedies: hangs(looked, strongest, uv, 0.01),
       },
     ];
-  }
-  if (high < least && zone > 1) {
+  if (uv.answer === 'weak')
     return [
       {
+        ...of,
         code: 'uv-too-weak',
-        severity: 'look',
-        place: { at: 'climate', device: strongest.device.id },
-        what: say`UV is weak where it basks: index ${index}.`,
-        because: say`Kinds of zone ${String(zone)} bask in ${String(least)} to ${String(most)}. Gauze takes some of it, how much is disputed: a meter at the animal’s back decides.`,
-        remedies: [],
-        basis: 'computed',
-        source: 'ferguson-2010',
+        severity: zone >= 3 ? 'severe' : 'look',
+        what: say`UV is too weak ${where}: index ${told}.`,
+        because: say`Kinds of zone ${String(zone)} bask in ${band}. A stronger tube, one that hangs nearer or inside, or less cover over it: “Find what holds” fits one. How much gauze takes is disputed: a meter at the animal’s back decides.`,
+        remedies: hangs(looked, strongest, uv, -0.01),
+      },
+    ];
+  return [
+    {
+      ...of,
+      code: 'uv-no-shade',
+      severity: 'look',
+      what: say`There is no shade from UV: everywhere on the ground is over a quarter of the brightest place.`,
+      because: say`It must be able to leave it. A shorter tube, a broad plant or a ledge over part of the floor.`,
+      remedies: [],
+    },
+  ];
+};
+
+/** Nozzles want a pump and something to draw on; mist that is by hand does not drive them. */
+export const mistDriven: Rule = ({ design, catalogue }) => {
+  const { mist, devices } = design.climate;
+  const nozzles = devices.filter((it) => findDeviceKind(catalogue, it.kind)?.form === 'nozzle');
+  const [first] = nozzles;
+  if (!first) {
+    return mist.by === 'nozzles' && mist.times.length > 0
+      ? [
+          {
+            code: 'no-nozzles',
+            severity: 'severe',
+            place: { at: 'climate' },
+            what: say`Mist is set to come by nozzles, and there are none.`,
+            because: say`Nothing is misted at all. Fit nozzles with their pump, or mist by hand.`,
+            remedies: [
+              {
+                label: say`Mist by hand`,
+                call: { edit: 'setClimate', change: { mist: { ...mist, by: 'hand', bottle: null } } },
+              },
+            ],
+            basis: 'computed',
+          },
+        ]
+      : [];
+  }
+  if (mist.by === 'nozzles') return [];
+  return [
+    {
+      code: 'nozzles-undriven',
+      severity: 'look',
+      place: { at: 'climate', device: first.id },
+      what: say`${first.name} has neither pump nor bottle: mist is set to come by hand.`,
+      because: say`Nozzles want high pressure. With a pump and a bottle of 10 L they run by the clock.`,
+      remedies: [
+        {
+          label: say`Drive them with a pump and a bottle`,
+          call: { edit: 'setClimate', change: { mist: { ...mist, by: 'nozzles', bottle: 0.01 } } },
+        },
+      ],
+      basis: 'practice',
+    },
+  ];
+};
+
+/** Moist soil that nothing waters dries out. */
+export const soilUnwatered: Rule = ({ design, catalogue, animal, drainage }) => {
+  const { mist, devices } = design.climate;
+  if (!animal || animal.ground.value === 'dry' || devices.length === 0) return [];
+  const waters =
+    mist.times.length > 0 ||
+    devices.some((it) => (findDeviceKind(catalogue, it.kind)?.water?.value ?? 0) > 0);
+  if (waters || (drainage && design.ground.waterDepth > 0)) return [];
+  return [
+    {
+      code: 'soil-unwatered',
+      severity: 'look',
+      place: { at: 'climate' },
+      what: say`Nothing waters the soil.`,
+      because: say`No mist, no fog, no water in the drainage: a moist soil dries within weeks, and what lives in it with it.`,
+      remedies: [
+        {
+          label: say`Mist by hand every second morning`,
+          call: {
+            edit: 'setClimate',
+            change: { mist: { ...mist, by: 'hand', times: [{ at: 490, seconds: 30 }], everyDays: 2 } },
+          },
+        },
+      ],
+      basis: 'practice',
+    },
+  ];
+};
+
+/** Higher or lower until UV is in its zone, played through before it is offered; nothing where that alone does not do it. */
+function hangs(
+  { design, catalogue, animal, ground }: Looked,
+  device: Device,
+  { index, place }: UvJudged,
+  step: number,
+): Finding['remedies'] {
+  const { height } = design.enclosure;
+  const over = device.at.z > height;
+  for (let z = device.at.z + step; z < height + 0.5 && z > place.z + 0.1; z += step) {
+    // A lamp over the lid stays over it, one inside stays inside.
+    if (z > height !== over || (over && z < height + 0.02)) break;
+    const to = { ...device.at, z: Math.round(z * 100) / 100 };
+    const lit = lampsOf(
+      {
+        ...design,
+        climate: {
+          ...design.climate,
+          devices: design.climate.devices.map((it) => (it.id === device.id ? { ...it, at: to } : it)),
+        },
+      },
+      catalogue,
+      null,
+    );
+    const now = animal ? judgeUv(design, animal, ground, catalogue, lit) : null;
+    if (now?.answer !== 'inside') continue;
+    const far = Math.abs(to.z - device.at.z);
+    return [
+      {
+        label:
+          step > 0
+            ? say`Hang it ${length(far)} higher: index ${index[1].toFixed(1)} → ${now.index[1].toFixed(1)}`
+            : say`Hang it ${length(far)} lower: index ${index[1].toFixed(1)} → ${now.index[1].toFixed(1)}`,
+        call: { edit: 'moveDevice', change: { device: device.id, to } },
       },
     ];
   }
   return [];
-};
+}
 
 /** Tap water for frogs and newts. */
 export const waterKind: Rule = ({ design, animal }) => {

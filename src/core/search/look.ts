@@ -1,0 +1,76 @@
+import { findAnimal, type Catalogue } from '../catalogue';
+import { ImpossibleClimate } from '../climate/guard';
+import type { Design } from '../design/schema';
+import { layGround } from '../ground/layers';
+import { criteriaOf } from '../verdict/criteria';
+import { judgeUv, type UvJudged } from '../verdict/uv';
+import { heatersOf, judgeDesign, type Verdict } from '../verdict/verdict';
+import { measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
+
+/** What a search asks to be played: a first look at a change, or a whole judgement. Plain data: any worker may do it. */
+export type Task =
+  | {
+      readonly ask: 'look';
+      readonly design: Design;
+      readonly playing: Playing;
+      /** Share of the tolerance that is not granted. */
+      readonly strict: number;
+      readonly near: YearRun['rest'];
+    }
+  | { readonly ask: 'judge'; readonly design: Design };
+
+/** What a first look saw. */
+export interface Seen {
+  readonly measured: readonly Measured[];
+  readonly uv: UvJudged['answer'] | null;
+  readonly rest: YearRun['rest'];
+  /** W that each heater needs at most, but for the hardest hours. */
+  readonly peaks: Readonly<Record<string, number>>;
+  /** W all devices take from the mains in the mean of the seasons seen, and kg of water a day. */
+  readonly watts: number;
+  readonly water: number;
+}
+
+export type Result =
+  | { readonly of: 'look'; readonly seen: Seen | null }
+  | { readonly of: 'judge'; readonly verdict: Verdict | null };
+
+/** Does one task. A climate that cannot be is nothing that could be proposed: null. */
+export function perform(task: Task, catalogue: Catalogue): Result {
+  try {
+    if (task.ask === 'judge')
+      return { of: 'judge', verdict: judgeDesign({ design: task.design, catalogue, alone: true }) };
+    return { of: 'look', seen: look(task, catalogue) };
+  } catch (error) {
+    if (!(error instanceof ImpossibleClimate)) throw error;
+    return task.ask === 'judge' ? { of: 'judge', verdict: null } : { of: 'look', seen: null };
+  }
+}
+
+function look(
+  { design, playing, strict, near }: Extract<Task, { ask: 'look' }>,
+  catalogue: Catalogue,
+): Seen | null {
+  const animal = findAnimal(catalogue, design.brief.animal);
+  if (!animal) return null;
+  const ground = layGround(design, catalogue);
+  const year = playYear(design, catalogue, ground, playing, near);
+  const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
+  let [used, water, days] = [0, 0, 0];
+  for (const { run } of year.played) {
+    used += run.used.reduce((sum, it) => sum + it, 0);
+    water += run.drawn.reduce((sum, it) => sum + it, 0);
+    days += run.days;
+  }
+  return {
+    measured: measure(year, animal, criteria, strict),
+    uv: judgeUv(design, animal, ground, catalogue, year.outfit.lit)?.answer ?? null,
+    rest: year.rest,
+    peaks: Object.fromEntries(heatersOf(year).map((it) => [it.device, it.needs])),
+    watts: used / Math.max(1, days) / 86_400,
+    water: water / Math.max(1, days),
+  };
+}
+
+/** Seen of nothing: no animal, or a climate that cannot be. */
+export const NOTHING: Seen = { measured: [], uv: null, rest: {}, peaks: {}, watts: 0, water: 0 };

@@ -1,0 +1,116 @@
+import { findAnimal, type Animal, type Catalogue } from '../catalogue';
+import type { Design } from '../design/schema';
+import { layGround } from '../ground/layers';
+import { CREW_LASTS, crewHomeOf, proposeCrew } from '../living/crew';
+import { proposePlanting } from '../living/planting';
+import type { Survey } from '../living/survey';
+import { boundOf } from '../verdict/bound';
+import { HOLDS } from '../verdict/criteria';
+import type { Verdict } from '../verdict/verdict';
+import { NOTHING, perform, type Seen } from './look';
+import type { Locks } from './moves';
+import { climb, type Searching } from './search';
+import { fitUv } from './uv';
+
+export interface Proposal {
+  readonly design: Design;
+  readonly verdict: Verdict | null;
+  readonly looks: number;
+  /** What its mean days need: watts and water. */
+  readonly seen: Seen;
+}
+
+/** Plants and crew chosen anew from the forecast places; what is planted in the box stays. */
+export function replant(design: Design, catalogue: Catalogue, survey: Survey): Design {
+  const ground = layGround(design, catalogue);
+  const standing = design.living.plants.filter((it) => it.planted !== null);
+  const { chosen } = proposePlanting({ design, ground, catalogue, survey });
+  const taken = new Set(standing.map((it) => it.id));
+  const fresh = chosen.map(({ planted }, index) => {
+    let id = `plant-${index + 1}`;
+    while (taken.has(id)) id = `${id}-b`;
+    taken.add(id);
+    return { ...planted, id };
+  });
+  const planted = { ...design, living: { ...design.living, plants: [...standing, ...fresh] } };
+  return recrew(planted, catalogue, survey);
+}
+
+function recrew(design: Design, catalogue: Catalogue, survey: Survey): Design {
+  const home = crewHomeOf(design, layGround(design, catalogue), catalogue, survey);
+  return { ...design, living: { ...design.living, crew: [...proposeCrew(design, home, catalogue)] } };
+}
+
+/** Does the tasks of a search one after the other, here and now. */
+export function runSearch<T>(search: Searching<T>, catalogue: Catalogue): T {
+  let step = search.next();
+  while (!step.done) step = search.next(step.value.map((it) => perform(it, catalogue)));
+  return step.value;
+}
+
+/**
+ * A design that holds, from a first one: UV for its zone, then lamps, heat, air and mist until its climate holds, then
+ * plants and crew by the places that climate makes, and all of it judged. Deterministic.
+ */
+export function* propose(
+  start: Design,
+  catalogue: Catalogue,
+  {
+    locks,
+    plants = true,
+    most,
+  }: { readonly locks?: Locks; readonly plants?: boolean; readonly most?: number } = {},
+): Searching<Proposal> {
+  const found = findAnimal(catalogue, start.brief.animal);
+  if (!found) return { design: start, verdict: null, looks: 0, seen: NOTHING };
+  const animal: Animal = found;
+  let design = withUv(start, animal, catalogue, locks);
+  // Where the room itself is beyond what is borne, the search is short: it only makes the best of it.
+  const budget = most ?? (boundOf(design, animal, catalogue) ? 40 : 150);
+  let looks = 0;
+  let seen: Seen = NOTHING;
+  function* climbed(from: Design, left: number): Searching<Verdict | null> {
+    const climbs = yield* climb({ design: from, catalogue, start, most: left, ...(locks ? { locks } : {}) });
+    looks += climbs.looks;
+    seen = climbs.seen;
+    design = withUv(climbs.design, animal, catalogue, locks);
+    return design === climbs.design ? climbs.verdict : yield* judged(design);
+  }
+  function* judged(it: Design): Searching<Verdict | null> {
+    const [result] = yield [{ ask: 'judge', design: it }];
+    return result?.of === 'judge' ? result.verdict : null;
+  }
+  let verdict = yield* climbed(design, budget);
+  for (let round = 0; plants && verdict && round < 2; round += 1) {
+    let next: Design = replant(design, catalogue, verdict.survey);
+    let own = yield* judged(next);
+    // What does not live after all, now that leaves shade and breathe, is left out again.
+    for (let again = 0; again < 3 && own && own.plants.length > 0; again += 1) {
+      const gone = new Set(own.plants.map((it) => it.id));
+      const left = next.living.plants.filter((it) => it.planted !== null || !gone.has(it.id));
+      if (left.length === next.living.plants.length) break;
+      next = { ...next, living: { ...next.living, plants: left } };
+      own = yield* judged(next);
+    }
+    if (own && own.crew.some((it) => it.lasts < CREW_LASTS.share)) {
+      next = recrew(next, catalogue, own.survey);
+      own = yield* judged(next);
+    }
+    design = next;
+    verdict = own;
+    if (!own || own.answer === 'holds' || own.answer === 'cannot' || round === 1) break;
+    if (own.places.every((it) => it.inside >= HOLDS)) break;
+    // Leaves changed its air: once more from there.
+    verdict = yield* climbed(design, 60);
+    if (verdict?.answer === 'holds') break;
+  }
+  return { design, verdict, looks, seen };
+}
+
+export const proposeWhatHolds = (start: Design, catalogue: Catalogue): Proposal =>
+  runSearch(propose(start, catalogue), catalogue);
+
+function withUv(design: Design, animal: Animal, catalogue: Catalogue, locks?: Locks): Design {
+  if (locks?.buying) return design;
+  return fitUv(design, animal, layGround(design, catalogue), catalogue, locks?.devices)?.design ?? design;
+}

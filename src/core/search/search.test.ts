@@ -1,0 +1,156 @@
+import { describe, expect, it } from 'vitest';
+import { catalogue } from '@/catalogue';
+import { findAnimal } from '../catalogue';
+import { applyEdit, Design as DesignSchema, proposeDesign, type Design, type EditCall } from '../design';
+import { layGround } from '../ground';
+import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
+import {
+  climb,
+  fitUv,
+  NO_LOCKS,
+  perform,
+  proposeWhatHolds,
+  runSearch,
+  weigh,
+  type Burden,
+  type Locks,
+  type Task,
+} from '.';
+
+type RoomKind = 'dry' | 'middle' | 'humid';
+const FIRST: readonly EditCall[] = [
+  { edit: 'proposeScape', change: {} },
+  { edit: 'proposeClimate', change: {} },
+  { edit: 'proposeLiving', change: {} },
+];
+const made = (animal: string, kind: RoomKind): Design =>
+  FIRST.reduce(
+    (design, call) => applyEdit(design, call, catalogue),
+    proposeDesign(
+      {
+        id: 'x',
+        name: 'x',
+        animal,
+        count: 1,
+        size: null,
+        room: { kind, temperature: null, humidity: null },
+      },
+      catalogue,
+    ),
+  );
+
+describe('what is proposed', () => {
+  const first = made('dendrobates-auratus', 'dry');
+  const { design, verdict } = proposeWhatHolds(first, catalogue);
+  it('holds, for a frog in a dry room whose quick design did not', () => {
+    expect(judgeDesign({ design: first, catalogue, alone: true })!.answer).toBe('fails');
+    expect(verdict!.answer).toBe('holds');
+    for (const it of verdict!.places)
+      expect(it.inside, `${it.criterion} ${it.season}`).toBeGreaterThanOrEqual(HOLDS);
+    expect(DesignSchema.safeParse(design).error?.issues ?? []).toEqual([]);
+  });
+  it('holds again at half the step under other weather: 85 of 100 hours everywhere', () => {
+    const again = judgeDesign({
+      design,
+      catalogue,
+      alone: true,
+      playing: { ...JUDGING, seeds: [201, 202, 203], every: 900, looser: 1 },
+    })!;
+    for (const it of again.places)
+      expect(it.inside, `${it.criterion} ${it.season}`).toBeGreaterThanOrEqual(0.85);
+  });
+  it('plants nothing that dies or pines, and a crew that lasts from one culture or two of each kind', () => {
+    expect(design.living.plants.length).toBeGreaterThan(3);
+    expect(verdict!.plants).toEqual([]);
+    expect(design.living.crew.length).toBeGreaterThan(0);
+    for (const { kind, count } of design.living.crew) {
+      const culture = catalogue.living.crew.find((it) => it.id === kind)!.culture.value;
+      expect([culture, 2 * culture]).toContain(count);
+    }
+    for (const it of verdict!.crew) expect(it.lasts).toBeGreaterThanOrEqual(0.9);
+  });
+  it('is the same for the same question, whichever task is done first', () => {
+    // Tasks of a batch done last to first, as a second worker might.
+    const search = climb({ design: first, catalogue, most: 30 });
+    let step = search.next();
+    while (!step.done) {
+      const tasks: readonly Task[] = step.value;
+      const results = [...tasks].reverse().map((it) => perform(it, catalogue));
+      step = search.next(results.reverse());
+    }
+    const other = runSearch(climb({ design: first, catalogue, most: 30 }), catalogue);
+    expect(step.value.design).toEqual(other.design);
+    expect(step.value.steps).toEqual(other.steps);
+  });
+});
+
+describe('what may not change', () => {
+  const first = made('correlophus-ciliatus', 'dry');
+  const under = (locks: Partial<Locks>): Design =>
+    runSearch(climb({ design: first, catalogue, most: 40, locks: { ...NO_LOCKS, ...locks } }), catalogue)
+      .design;
+  it('cover, strips, lights, hours and mist stay as they are where they are kept', () => {
+    const it = under({ cover: true, vents: true, lights: true, mist: true });
+    expect(it.enclosure).toEqual(first.enclosure);
+    expect(it.climate.mist).toEqual(first.climate.mist);
+    expect(it.climate.day).toEqual(first.climate.day);
+  });
+  it('nothing is bought where nothing may be; a kept lamp is left as it hangs', () => {
+    const bought = under({ buying: true });
+    const known = new Set(first.climate.devices.map((it) => `${it.id} ${it.kind} ${it.power}`));
+    for (const it of bought.climate.devices) expect(known).toContain(`${it.id} ${it.kind} ${it.power}`);
+    const [lamp] = first.climate.devices;
+    const kept = under({ devices: first.climate.devices.map((it) => it.id) });
+    expect(kept.climate.devices.find((it) => it.id === lamp!.id)).toEqual(lamp);
+    for (const it of first.climate.devices) expect(kept.climate.devices).toContainEqual(it);
+  });
+});
+
+describe('UV that fits', () => {
+  it('for every kind that needs it: its middle in the zone, shade left; no lamp where it is not wanted', () => {
+    const kinds = catalogue.animals.filter((it) => it.climate.uvZone.value >= 2);
+    expect(kinds).toHaveLength(20);
+    for (const animal of kinds) {
+      const design = made(animal.id, 'dry');
+      const found = fitUv(design, animal, layGround(design, catalogue), catalogue);
+      expect(found, animal.id).not.toBeNull();
+      const uv = judgeUv(found!.design, animal, layGround(found!.design, catalogue), catalogue)!;
+      expect(uv.answer, animal.id).toBe('inside');
+      expect(uv.index[1]).toBeGreaterThanOrEqual(uv.wanted.low);
+      expect(uv.index[1]).toBeLessThanOrEqual(uv.wanted.high);
+      expect(uv.shade).toBeLessThan(0.25);
+    }
+    const shade = findAnimal(catalogue, 'eublepharis-macularius')!;
+    const dark = made(shade.id, 'dry');
+    expect(fitUv(dark, shade, layGround(dark, catalogue), catalogue)!.design).toBe(dark);
+  });
+  it('a lamp that is kept is not exchanged', () => {
+    const animal = findAnimal(catalogue, 'pogona-vitticeps')!;
+    const first = made(animal.id, 'middle');
+    const [tube] = first.climate.devices.filter((it) => it.kind.startsWith('uv-'));
+    // A lamp that gives half of what it should.
+    const design = applyEdit(
+      first,
+      { edit: 'setDevice', change: { device: tube!.id, change: { dim: 0.3 } } },
+      catalogue,
+    );
+    const ground = layGround(design, catalogue);
+    expect(judgeUv(design, animal, ground, catalogue)!.answer).toBe('weak');
+    expect(fitUv(design, animal, ground, catalogue, [tube!.id])).toBeNull();
+    expect(fitUv(design, animal, ground, catalogue)!.uv!.answer).toBe('inside');
+  });
+});
+
+describe('what counts', () => {
+  const burden: Burden = { price: 100, things: 2, changes: 3, watts: 40, water: 1, hands: 4 };
+  it('each aim minds its own most; none outweighs a place that is outside its band', () => {
+    const more = (change: Partial<Burden>, aim: Parameters<typeof weigh>[1]): number =>
+      weigh({ ...burden, ...change }, aim) - weigh(burden, aim);
+    expect(more({ things: 3 }, 'fewest things')).toBeGreaterThan(more({ watts: 80 }, 'fewest things'));
+    expect(more({ watts: 80 }, 'least electricity')).toBeGreaterThan(
+      more({ things: 3, hands: 8 }, 'least electricity'),
+    );
+    expect(more({ hands: 8 }, 'least work')).toBeGreaterThan(more({ price: 200, watts: 80 }, 'least work'));
+    expect(weigh(burden, 'balanced')).toBeLessThan(0.5);
+  });
+});

@@ -1,0 +1,265 @@
+import { findAnimal, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
+import type { Design } from '../design/schema';
+import { HOLDS } from '../verdict/criteria';
+import type { Verdict } from '../verdict/verdict';
+import { GLANCE, type YearRun } from '../verdict/year';
+import { burdenOf, faultsOf, lacking, weigh, type Aim, type Burden } from './cost';
+import { NOTHING, type Result, type Seen, type Task } from './look';
+import { easements, movesFor, NO_LOCKS, type Locks, type Move } from './moves';
+
+/** A search: asks for tasks, several at once, and is given their results in the same order. */
+export type Searching<T> = Generator<readonly Task[], T, readonly Result[]>;
+
+export interface SearchAsked {
+  readonly design: Design;
+  readonly catalogue: Catalogue;
+  readonly locks?: Locks;
+  readonly aim?: Aim;
+  /** What the answer is compared with; the design itself when it is not said. */
+  readonly start?: Design;
+  /** First looks at the most. */
+  readonly most?: number;
+}
+
+export interface Climbed {
+  readonly design: Design;
+  readonly seen: Seen;
+  readonly verdict: Verdict | null;
+  readonly looks: number;
+  /** What was changed, in order, and what was lacking before and after. */
+  readonly steps: readonly { readonly move: string; readonly before: number; readonly after: number }[];
+}
+
+/** Least gain that is worth a step, of what is lacking. */
+const gain = (cost: number): number => Math.max(0.003, 0.005 * cost);
+/** Cost under which two changes at once are tried where none helps by itself. */
+const PAIRS = 4.5;
+/** Share of the tolerance kept in hand for weather, in turn: more where a mean day held but its weathers did not. */
+const STRICT = [0.5, 0.8, 1.2] as const;
+/** Places whose changes are tried at once. */
+const FAULTS = 4;
+
+/** Share of hours that a proposal keeps in hand: other weathers are a little worse. */
+const IN_HAND = 0.04;
+/** Share of hours that are missing until a judged design holds, with some in hand. */
+const missingIn = (verdict: Verdict): number =>
+  verdict.places.reduce((sum, it) => sum + Math.max(0, HOLDS + IN_HAND - it.inside), 0);
+
+/**
+ * Changes a design step by step until its climate holds: of all changes that could mend what is furthest outside, each
+ * played on the mean days of winter and summer, the best is taken; where none helps, two at once. What holds on its mean
+ * days is judged with its weathers, and once more with more in hand where those lead it out. Deterministic.
+ */
+export function* climb(asked: SearchAsked): Searching<Climbed> {
+  const { catalogue, locks = NO_LOCKS, most = 150, aim = 'balanced', start = asked.design } = asked;
+  const animal = findAnimal(catalogue, asked.design.brief.animal);
+  let design = asked.design;
+  let looks = 0;
+  let strict: number = STRICT[0];
+  const steps: Climbed['steps'][number][] = [];
+  const costOf = (it: Design, seen: Seen): number =>
+    lacking(seen) + weigh(burdenOf(it, start, seen, catalogue), aim);
+
+  function* look(designs: readonly Design[], near: YearRun['rest']): Searching<readonly (Seen | null)[]> {
+    if (designs.length === 0) return [];
+    looks += designs.length;
+    const results = yield designs.map((it): Task => ({
+      ask: 'look',
+      design: it,
+      playing: GLANCE,
+      strict,
+      near,
+    }));
+    return results.map((it) => (it.of === 'look' ? it.seen : null));
+  }
+  /** Moves played, those with a device to be sized twice: once far too strong, to see what it needs. */
+  function* tryAll(moves: readonly Move[], near: YearRun['rest']): Searching<readonly Tried[]> {
+    const open = moves.filter((it) => it.size !== undefined);
+    const ample = yield* look(
+      open.map((it) => it.design),
+      near,
+    );
+    const made = moves.flatMap((move): Move[] => {
+      if (move.size === undefined) return [move];
+      const peak = ample[open.indexOf(move)]?.peaks[move.size];
+      const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
+      return own ? [own] : [];
+    });
+    const seen = yield* look(
+      made.map((it) => it.design),
+      near,
+    );
+    return made.flatMap((move, i): Tried[] => {
+      const own = seen[i];
+      return own ? [{ move, seen: own, cost: costOf(move.design, own) }] : [];
+    });
+  }
+  const movesOf = (it: Design, seen: Seen, count: number, each = Infinity): readonly Move[] => {
+    const found = new Map<string, Move>();
+    if (animal)
+      for (const fault of faultsOf(seen.measured).slice(0, count))
+        for (const move of movesFor({ design: it, animal, catalogue, locks }, fault).slice(0, each))
+          if (!found.has(move.id)) found.set(move.id, move);
+    return [...found.values()];
+  };
+
+  const [first] = yield* look([design], {});
+  if (!first || !animal) return { design, seen: first ?? NOTHING, verdict: null, looks, steps };
+  let seen: Seen = first;
+  let best:
+    | { readonly design: Design; readonly seen: Seen; readonly verdict: Verdict; readonly lack: number }
+    | undefined;
+  for (const level of STRICT) {
+    if (strict !== level) {
+      strict = level;
+      const [again] = yield* look([design], seen.rest);
+      if (!again) break;
+      seen = again;
+    }
+    let cost = costOf(design, seen);
+    while (looks < most && faultsOf(seen.measured).length > 0) {
+      const tried = yield* tryAll(movesOf(design, seen, FAULTS), seen.rest);
+      const ranked = [...tried].sort((a, b) => a.cost - b.cost);
+      let next = ranked[0];
+      if ((!next || next.cost > cost - gain(cost)) && cost < PAIRS) {
+        next = undefined;
+        for (const half of ranked.slice(0, 3)) {
+          const pairs = yield* tryAll(movesOf(half.move.design, half.seen, 2, 6), half.seen.rest);
+          const second = [...pairs].sort((a, b) => a.cost - b.cost)[0];
+          if (!second || second.cost > cost - gain(cost)) continue;
+          next = { ...second, move: { ...second.move, id: `${half.move.id}, ${second.move.id}` } };
+          break;
+        }
+      }
+      if (!next || next.cost > cost - gain(cost)) break;
+      steps.push({ move: next.move.id, before: cost, after: next.cost });
+      ({ seen, cost } = next);
+      design = next.move.design;
+    }
+    const glancing = faultsOf(seen.measured).length === 0;
+    const [judged] = yield [{ ask: 'judge', design }];
+    const verdict = judged?.of === 'judge' ? judged.verdict : null;
+    if (!verdict) break;
+    const lack = missingIn(verdict);
+    if (!best || lack < best.lack) best = { design, seen, verdict, lack };
+    if (lack === 0 || !glancing || looks >= most) break;
+  }
+  return best
+    ? { design: best.design, seen: best.seen, verdict: best.verdict, looks, steps }
+    : { design, seen, verdict: null, looks, steps };
+}
+
+/**
+ * Eases a design that holds: takes away and exchanges what is not needed, as long as it still holds on its mean days and
+ * in its weathers, by what counts most.
+ */
+export function* ease(
+  asked: SearchAsked & { readonly animal: Animal },
+): Searching<Climbed & { readonly burden: Burden }> {
+  const { catalogue, animal, locks = NO_LOCKS, most = 60, aim = 'balanced', start = asked.design } = asked;
+  let design = asked.design;
+  let looks = 0;
+  const steps: Climbed['steps'][number][] = [];
+  const lookAll = function* (
+    designs: readonly Design[],
+    near: YearRun['rest'],
+  ): Searching<readonly (Seen | null)[]> {
+    if (designs.length === 0) return [];
+    looks += designs.length;
+    const results = yield designs.map((it): Task => ({
+      ask: 'look',
+      design: it,
+      playing: GLANCE,
+      strict: STRICT[0],
+      near,
+    }));
+    return results.map((it) => (it.of === 'look' ? it.seen : null));
+  };
+  const [first] = yield* lookAll([design], {});
+  let seen = first ?? NOTHING;
+  const least = lacking(seen);
+  let cost = weigh(burdenOf(design, start, seen, catalogue), aim);
+  const refused = new Set<string>();
+  let verdict: Verdict | null = null;
+  while (looks < most) {
+    const moves = easements({ design, animal, catalogue, locks }).filter((it) => !refused.has(it.id));
+    const open = moves.filter((it) => it.size !== undefined);
+    const ample = yield* lookAll(
+      open.map((it) => it.design),
+      seen.rest,
+    );
+    const made = moves.flatMap((move): Move[] => {
+      if (move.size === undefined) return [move];
+      const peak = ample[open.indexOf(move)]?.peaks[move.size];
+      const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
+      return own ? [own] : [];
+    });
+    const results = yield* lookAll(
+      made.map((it) => it.design),
+      seen.rest,
+    );
+    const better = made
+      .flatMap((move, i): Tried[] => {
+        const own = results[i];
+        if (!own || lacking(own) > least + 1e-6) return [];
+        return [{ move, seen: own, cost: weigh(burdenOf(move.design, start, own, catalogue), aim) }];
+      })
+      .filter((it) => it.cost < cost - 1e-4)
+      .sort((a, b) => a.cost - b.cost);
+    let taken: Tried | undefined;
+    for (const it of better.slice(0, 3)) {
+      const [judged] = yield [{ ask: 'judge', design: it.move.design }];
+      const own = judged?.of === 'judge' ? judged.verdict : null;
+      if (own && missingIn(own) === 0) {
+        taken = it;
+        verdict = own;
+        break;
+      }
+      refused.add(it.move.id);
+    }
+    if (!taken) break;
+    steps.push({ move: taken.move.id, before: cost, after: taken.cost });
+    ({ seen, cost } = taken);
+    design = taken.move.design;
+  }
+  return { design, seen, verdict, looks, steps, burden: burdenOf(design, start, seen, catalogue) };
+}
+
+interface Tried {
+  readonly move: Move;
+  readonly seen: Seen;
+  readonly cost: number;
+}
+
+/** A device of the power it turned out to need, up to three side by side; null: none is made so strong. */
+function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Move | null {
+  const device = move.design.climate.devices.find((it) => it.id === id);
+  if (!device) return null;
+  const powers = [...(findDeviceKind(catalogue, device.kind)?.powers ?? [])].sort((a, b) => a - b);
+  const most = powers.at(-1) ?? 0;
+  const count = Math.max(1, Math.ceil((1.1 * peak) / Math.max(1, most)));
+  const watts = powers.find((it) => it * count >= 1.15 * peak) ?? most;
+  if (count > 3 || watts <= 0) return null;
+  const { depth } = move.design.enclosure;
+  const one = { ...device, power: watts };
+  const several = Array.from({ length: count }, (_, i): typeof one =>
+    i === 0
+      ? one
+      : {
+          ...one,
+          id: `${one.id}-${i + 1}`,
+          name: `${one.name} ${i + 1}`,
+          at: { ...one.at, y: Math.round((one.at.y + (i * depth * 0.5) / (count - 1)) * 1000) / 1000 },
+        },
+  );
+  return {
+    id: `${move.id} ${count > 1 ? `${count} × ` : ''}${watts} W`,
+    design: {
+      ...move.design,
+      climate: {
+        ...move.design.climate,
+        devices: move.design.climate.devices.flatMap((it) => (it.id === id ? several : [it])),
+      },
+    },
+  };
+}

@@ -1,0 +1,24 @@
+import type { Catalogue } from '../catalogue';
+import type { Design } from '../design/schema';
+import { ENGINE_VERSION } from './verdict';
+
+/** All of a design that its verdict depends on, as text: names, notes, care and what was done of the plan are not. */
+export function dependsOn({ brief, enclosure, ground, scape, climate, living }: Design): string {
+  const { animal, count, room, stage } = brief;
+  return JSON.stringify([
+    ENGINE_VERSION,
+    animal,
+    count,
+    room,
+    stage,
+    enclosure,
+    ground,
+    scape,
+    climate,
+    living,
+  ]);
+}
+
+/** The rows a verdict depends on, as text. */
+export const rowsOf = (catalogue: Catalogue): string =>
+  JSON.stringify({ ...catalogue, sources: [], recipes: [] });

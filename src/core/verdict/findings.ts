@@ -1,0 +1,346 @@
+import { findAnimal, type Animal, type Catalogue } from '../catalogue';
+import type { Season } from '../climate/roomProfile';
+import type { Design } from '../design/schema';
+import type { Finding, Place as FindingPlace, Severity } from '../findings/finding';
+import { holdsWater } from '../living/prepare';
+import { findPlant } from '../catalogue';
+import { percent, say, temperature, type Said } from '../units';
+import { CREW_LASTS } from '../living/crew';
+import type { CriterionId } from './criteria';
+import { ALL_SEASONS } from './year';
+import { borneIn, wantedIn, type Place, type Verdict } from './verdict';
+
+/** Seasons as one says them. */
+export function seasonsWord(seasons: readonly Season[]): string {
+  const own = ALL_SEASONS.filter((it) => seasons.includes(it));
+  if (own.length === ALL_SEASONS.length) return 'all year';
+  if (own.length === 1) return `in ${own[0] ?? 'winter'}`;
+  return `in ${own.slice(0, -1).join(', ')} and ${own.at(-1) ?? ''}`;
+}
+
+/** A place that is outside on one side of its band, over the seasons in which it is. */
+export interface Outside {
+  readonly criterion: CriterionId;
+  readonly way: 'under' | 'over';
+  readonly seasons: readonly Season[];
+  /** The season in which it is worst. */
+  readonly worst: Place;
+  readonly harms: boolean;
+}
+
+/** Places outside what is wanted, each once for each way it is outside, the most harmful first. */
+export function outsideOf({ places }: Pick<Verdict, 'places'>): readonly Outside[] {
+  const found = new Map<string, Place[]>();
+  for (const it of places) {
+    if (wantedIn(it)) continue;
+    const key = `${it.criterion} ${it.under >= it.over ? 'under' : 'over'}`;
+    found.set(key, [...(found.get(key) ?? []), it]);
+  }
+  return [...found]
+    .map(([key, own]): Outside => {
+      const [criterion, way] = key.split(' ') as [CriterionId, 'under' | 'over'];
+      const worst = own.reduce((a, b) => (b.inside < a.inside ? b : a));
+      return {
+        criterion,
+        way,
+        seasons: own.map((it) => it.season),
+        worst,
+        harms: own.some((it) => !borneIn(it)),
+      };
+    })
+    .sort((a, b) => Number(b.harms) - Number(a.harms) || a.worst.inside - b.worst.inside);
+}
+
+interface Words {
+  readonly code: string;
+  readonly what: (when: string, share: Said[number]) => Said;
+  readonly cure: string;
+}
+
+/** What is said of each way out, in whole sentences. */
+const WORDS: Readonly<Record<string, Words>> = {
+  'warm under': {
+    code: 'warm-side-cold',
+    what: (when, share) => say`The warm side is too cool ${when}: ${share} of its day.`,
+    cure: 'A heater that is strong enough, or one set higher.',
+  },
+  'warm over': {
+    code: 'warm-side-hot',
+    what: (when, share) => say`The warm side is too hot ${when}: ${share} of its day.`,
+    cure: 'Less power over it, more air, or heat that is held lower.',
+  },
+  'cool under': {
+    code: 'cool-side-cold',
+    what: (when, share) =>
+      say`The cool side is colder by day than nights may be ${when}: ${share} of its day.`,
+    cure: 'Heat that reaches further, or more cover.',
+  },
+  'cool over': {
+    code: 'no-cool-retreat',
+    what: (when, share) =>
+      say`There is no cool retreat ${when}: the cool side is too warm for ${share} of the day.`,
+    cure: 'Less heat, more air, or a cooler room.',
+  },
+  'water under': {
+    code: 'water-cold',
+    what: (when, share) => say`The water is too cold ${when}, for ${share} of the time.`,
+    cure: 'Warmer air over it, or a heater behind a guard.',
+  },
+  'water over': {
+    code: 'water-warm',
+    what: (when, share) => say`The water is too warm ${when}, for ${share} of the time.`,
+    cure: 'Less heat, more air over it, or a cooler room.',
+  },
+  'basking under': {
+    code: 'basking-cold',
+    what: (when, share) => say`The basking place is too cool ${when}, for ${share} of the day.`,
+    cure: 'More watts, a narrower beam, or what lies under it raised.',
+  },
+  'basking over': {
+    code: 'basking-hot',
+    what: (when, share) => say`The basking place is too hot ${when}, for ${share} of the day.`,
+    cure: 'Hang the lamp higher, take fewer watts, or hold it by a thermostat with its probe there.',
+  },
+  'night under': {
+    code: 'nights-cold',
+    what: (when, share) => say`Nights are too cold ${when}, for ${share} of their hours.`,
+    cure: 'Dark heat on a thermostat holds the night.',
+  },
+  'night over': {
+    code: 'no-night-drop',
+    what: (when, share) => say`Nights are too warm ${when}, for ${share} of their hours.`,
+    cure: 'Heat off by night, more air, or a cooler room.',
+  },
+  'humidity-day under': {
+    code: 'air-dry',
+    what: (when, share) => say`The air is too dry by day ${when}, for ${share} of the hours.`,
+    cure: 'More cover, more mist, or fog on a humidistat.',
+  },
+  'humidity-day over': {
+    code: 'air-damp',
+    what: (when, share) => say`The air is too damp by day ${when}, for ${share} of the hours.`,
+    cure: 'Less cover, less mist, or a fan on a humidistat.',
+  },
+  'humidity-night under': {
+    code: 'night-dry',
+    what: (when, share) => say`The air is too dry by night ${when}, for ${share} of the hours.`,
+    cure: 'Mist before lights out, more cover, or fog on a humidistat.',
+  },
+  'humidity-night over': {
+    code: 'night-damp',
+    what: (when, share) => say`The air is too damp by night ${when}, for ${share} of the hours.`,
+    cure: 'No mist in the evening, more air, or a fan on a humidistat.',
+  },
+  'hide under': {
+    code: 'hide-dry',
+    what: (when, share) => say`The moist hide dries out ${when}, for ${share} of the time.`,
+    cure: 'A smaller way in, more moss, or wetting it more often.',
+  },
+};
+
+const value = (it: Place, si: number): Said[number] =>
+  it.measure === 'temperature' ? temperature(si) : percent(si);
+
+function placeFinding({ criterion, way, seasons, worst, harms }: Outside): Finding | null {
+  const words = WORDS[`${criterion} ${way}`];
+  if (!words) return null;
+  const share = percent(way === 'under' ? worst.under : worst.over);
+  const severity: Severity = harms ? 'severe' : 'look';
+  const met = value(worst, way === 'under' ? worst.low : worst.high);
+  const wanted = value(worst, way === 'under' ? worst.wanted.low : worst.wanted.high);
+  const borne = value(worst, way === 'under' ? worst.bears.low : worst.bears.high);
+  return {
+    code: words.code,
+    severity,
+    place: { at: 'climate' },
+    what: words.what(seasonsWord(seasons), share),
+    because:
+      way === 'under'
+        ? say`It falls to ${met} ${seasonsWord([worst.season])}; from ${wanted} is wanted, from ${borne} borne. ${words.cure}`
+        : say`It comes to ${met} ${seasonsWord([worst.season])}; up to ${wanted} is wanted, up to ${borne} borne. ${words.cure}`,
+    remedies: [],
+    basis: 'computed',
+  };
+}
+
+/** What only the forecast year of a design can tell, as findings: its climate, the room, drink, plants and crew. */
+export function yearFindings(verdict: Verdict, design: Design, catalogue: Catalogue): readonly Finding[] {
+  const animal = findAnimal(catalogue, design.brief.animal);
+  if (!animal) return [];
+  const RANK = { severe: 0, look: 1, note: 2, fine: 3 } as const;
+  return [
+    ...boundFinding(verdict, animal),
+    ...outsideOf(verdict).flatMap((it) => placeFinding(it) ?? []),
+    ...heaterFindings(verdict, design),
+    ...dayFindings(verdict, design, animal, catalogue),
+    ...lifeFindings(verdict),
+  ].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+}
+
+function boundFinding({ bound }: Verdict, { english }: Animal): readonly Finding[] {
+  if (!bound) return [];
+  const when = seasonsWord([bound.season]);
+  return [
+    {
+      code: bound.what === 'too warm' ? 'room-too-warm' : 'room-too-damp',
+      severity: 'severe',
+      place: { at: 'brief' },
+      what:
+        bound.what === 'too warm'
+          ? say`The room itself is too warm for ${english} ${when}: ${temperature(bound.room)} where up to ${temperature(bound.borne)} is borne.`
+          : say`The room itself is too damp for ${english} ${when}: ${percent(bound.room)}, and up to ${percent(bound.borne)} is borne in the box.`,
+      because:
+        bound.what === 'too warm'
+          ? say`With everything off and open a box is as its room. Cool the room to ${temperature(bound.cure)} in those hours, find another room, or another species.`
+          : say`Warmed as far as it bears, its air still holds too much water. Dry the room to ${percent(bound.cure)}, find another room, or another species.`,
+      remedies: [],
+      basis: 'computed',
+    },
+  ];
+}
+
+/** A heater so much stronger than it need be that it cooks the box should its thermostat stick: times its need. */
+const TOO_STRONG = 4;
+
+function heaterFindings({ heaters, places }: Verdict, design: Design): readonly Finding[] {
+  const cold = places.some((it) => !wantedIn(it) && it.under > it.over && it.measure === 'temperature');
+  return heaters.flatMap(({ device, full, needs }): Finding[] => {
+    const own = design.climate.devices.find((it) => it.id === device);
+    if (!own?.thermostat || full < 5) return [];
+    const place: FindingPlace = { at: 'climate', device };
+    if (cold && needs > 0.97 * full)
+      return [
+        {
+          code: 'heater-weak',
+          severity: 'look',
+          place,
+          what: say`${own.name} is too weak: it runs at full power and does not get there.`,
+          because: say`It has ${full.toFixed(0)} W. A stronger one, one inside the box, or less open top.`,
+          remedies: [],
+          basis: 'computed',
+        },
+      ];
+    if (needs > 0.5 && full > 60 && full > TOO_STRONG * needs)
+      return [
+        {
+          code: 'heater-strong',
+          severity: 'note',
+          place,
+          what: say`${own.name} is much stronger than it need be.`,
+          because: say`It needs ${needs.toFixed(0)} of its ${full.toFixed(0)} W in the coldest hours. Should its thermostat stick, the rest comes too: a weaker one is safer.`,
+          remedies: [],
+          basis: 'computed',
+        },
+      ];
+    return [];
+  });
+}
+
+function dayFindings(
+  { days }: Verdict,
+  design: Design,
+  animal: Animal,
+  catalogue: Catalogue,
+): readonly Finding[] {
+  const found: Finding[] = [];
+  const add = (it: Pick<Finding, 'code' | 'severity' | 'what' | 'because'>): void =>
+    void found.push({ place: { at: 'climate' }, remedies: [], basis: 'computed', ...it });
+  const cups = design.living.plants.some(({ kind }) => {
+    const plant = findPlant(catalogue, kind);
+    return plant !== undefined && holdsWater(plant);
+  });
+  const thirsty = days.filter((it) => it.dish < 0.5 && it.drops < 0.04 && !cups);
+  const [first] = thirsty;
+  if (first)
+    add({
+      code: 'nothing-to-drink',
+      severity: animal.water.value === 'drops' ? 'severe' : 'look',
+      what: say`There is hardly any water it could drink ${seasonsWord(thirsty.map((it) => it.season))}.`,
+      because: say`Dishes stand dry, and drops last ${(first.drops * 24).toFixed(1)} h a day.`,
+    });
+  const foggy = days.filter((it) => it.fogged > 12);
+  if (foggy.length > 0)
+    add({
+      code: 'glass-fogged',
+      severity: 'note',
+      what: say`The glass is fogged for ${Math.max(...foggy.map((it) => it.fogged)).toFixed(0)} h a day ${seasonsWord(foggy.map((it) => it.season))}.`,
+      because: say`Its panes are colder than the dew point. A small fan for 30 minutes in every 90, or a little less cover, clears them.`,
+    });
+  const fills = days.filter((it) => it.bedDays !== null && it.bedDays < 60);
+  const soonest = fills.reduce<DayLike | null>(
+    (a, b) => (a === null || (b.bedDays ?? Infinity) < (a.bedDays ?? Infinity) ? b : a),
+    null,
+  );
+  if (soonest)
+    add({
+      code: 'bed-fills',
+      severity: (soonest.bedDays ?? 60) < 14 ? 'look' : 'note',
+      what: say`The drainage is full in ${Math.max(1, Math.round(soonest.bedDays ?? 0)).toFixed(0)} days ${seasonsWord([soonest.season])}.`,
+      because: say`It gains ${(soonest.bedGain * 1000).toFixed(0)} mL a day. Siphon before then, mist less, or build the bed deeper.`,
+    });
+  const wet = days.filter((it) => it.wetByNight > 7);
+  if (wet.length > 0)
+    add({
+      code: 'leaves-wet-all-night',
+      severity: 'note',
+      what: say`Leaves stay wet for ${Math.max(...wet.map((it) => it.wetByNight)).toFixed(0)} h of the night ${seasonsWord(wet.map((it) => it.season))}.`,
+      because: say`Some plants rot so, and some frogs want it. Mist an hour before lights out, and they dry.`,
+    });
+  return found;
+}
+type DayLike = Verdict['days'][number];
+
+function lifeFindings({ plants, crew }: Verdict): readonly Finding[] {
+  return [
+    ...plants.map((it): Finding => ({
+      code: it.fit <= 0 ? 'plant-dies' : 'plant-pines',
+      severity: it.fit <= 0 ? 'look' : 'note',
+      place: { at: 'living', plant: it.id },
+      what:
+        it.fit <= 0
+          ? say`${capital(it.name)} dies where it stands.`
+          : say`${capital(it.name)} pines where it stands.`,
+      because: say`What it lacks most: ${FACTOR_WORDS[it.by] ?? it.by}${it.season ? ` ${seasonsWord([it.season as Season])}` : ''}.`,
+      remedies: [
+        { label: say`Take ${it.name} out`, call: { edit: 'removePlant', change: { plant: it.id } } },
+      ],
+      basis: 'computed',
+    })),
+    ...crew
+      .filter((it) => it.lasts < CREW_LASTS.share)
+      .map((it): Finding => ({
+        code: 'crew-fails',
+        severity: 'look',
+        place: { at: 'living', crew: it.kind },
+        what: say`The ${it.name} does not last: gone within three years in ${Math.round((1 - it.lasts) * 10).toFixed(0)} of 10 draws.`,
+        because: say`What moisture, warmth, food and hunters leave of it is too little. Choose a kind this ground suits, or keep a culture beside it.`,
+        remedies: [
+          {
+            label: say`Leave the ${it.name} out`,
+            call: { edit: 'setCrew', change: { kind: it.kind, count: 0 } },
+          },
+        ],
+        basis: 'computed',
+      })),
+  ];
+}
+
+/** What keeps a plant from living, as one says it. */
+const FACTOR_WORDS: Readonly<Record<string, string>> = {
+  light: 'light',
+  'strong light': 'shade, for it is burnt',
+  cold: 'warmth',
+  heat: 'coolness',
+  'dry air': 'moist air',
+  'damp air': 'drier air',
+  'dry soil': 'moist soil',
+  'wet soil': 'drier soil',
+  'root depth': 'depth for its roots',
+  height: 'height',
+  hold: 'something to hold on to',
+  weight: 'strength to bear what steps on it',
+  digging: 'ground that is not dug over',
+  eaten: 'peace from being eaten',
+};
+
+const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);

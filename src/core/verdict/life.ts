@@ -1,0 +1,72 @@
+import { findAnimal, type Catalogue } from '../catalogue';
+import type { Design } from '../design/schema';
+import type { GroundResult } from '../ground/layers';
+import { crewHomeOf, crewLasts, crewOf } from '../living/crew';
+import { fitOfPlanted, LIVES, treadOf, type Factor } from '../living/fit';
+import { conditionsAt } from '../living/places';
+import { placePlants } from '../living/planted';
+import { seasonOf, type Survey } from '../living/survey';
+import type { YearRun } from './year';
+
+export interface PlantJudged {
+  readonly id: string;
+  readonly name: string;
+  readonly fit: number;
+  readonly by: Factor;
+  readonly season: string;
+}
+
+export interface CrewJudged {
+  readonly kind: string;
+  readonly name: string;
+  /** Share of draws in which it lasts. */
+  readonly lasts: number;
+}
+
+/** The box as plants and crew find it, from its own year. */
+export const surveyFrom = ({ outfit, played }: YearRun): Survey => ({
+  guessed: false,
+  seasons: [...new Set(played.map((it) => it.season))].map((season) => {
+    const own = played.filter((it) => it.season === season);
+    return seasonOf(
+      { season, runs: own.map((it) => it.run), light: own[0]?.plan(0).day[0] ?? { from: 0, to: 0 } },
+      outfit,
+    );
+  }),
+});
+
+/** Plants that die or pine where they stand: below `LIVES`; 0 is death. */
+export function judgePlants(
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  survey: Survey,
+): readonly PlantJudged[] {
+  if (design.living.plants.length === 0) return [];
+  const read = conditionsAt(design, ground, catalogue, survey);
+  const tread = treadOf(findAnimal(catalogue, design.brief.animal));
+  return placePlants(design, ground, catalogue).flatMap((it): PlantJudged[] => {
+    if (!it.plant) return [];
+    const { fit } = fitOfPlanted(it, read, tread);
+    return fit.value >= LIVES
+      ? []
+      : [{ id: it.planted.id, name: it.planted.name, fit: fit.value, by: fit.by, season: fit.season }];
+  });
+}
+
+/** How surely each kind of the crew lasts three years. */
+export function judgeCrew(
+  design: Design,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  survey: Survey,
+): readonly CrewJudged[] {
+  const crew = crewOf(design, catalogue);
+  if (crew.length === 0) return [];
+  const home = crewHomeOf(design, ground, catalogue, survey);
+  return crew.map(({ kind, count }) => ({
+    kind: kind.id,
+    name: kind.english,
+    lasts: crewLasts(kind, home, count),
+  }));
+}

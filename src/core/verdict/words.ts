@@ -1,0 +1,64 @@
+import { say, type Said } from '../units';
+import type { Finding } from '../findings/finding';
+import { ROOMS, type Answer, type Verdict } from './verdict';
+
+/** What is known of a design’s year. What is not known yet is never shown as good. */
+export type VerdictState =
+  | { readonly at: 'unasked' }
+  | { readonly at: 'calculating' }
+  | { readonly at: 'known'; readonly verdict: Verdict; readonly findings: readonly Finding[] }
+  | { readonly at: 'failed'; readonly message: string };
+
+/** The five answers, in the same words everywhere. */
+export const ANSWER_WORDS: Readonly<Record<Answer | 'calculating' | 'failed' | 'unasked', string>> = {
+  calculating: 'Being calculated',
+  holds: 'Holds',
+  'holds-but': 'Holds, but…',
+  fails: 'Does not hold',
+  cannot: 'Cannot hold in this room',
+  failed: 'Cannot be calculated',
+  unasked: 'No animal to hold it to',
+};
+
+/** How grave a finding of the year must be to be the reason of an answer. */
+const REASONS = new Set(['severe', 'look']);
+
+/** The reason of an answer in one line: what is outside, where and when; how sure where it holds. */
+export function reasonOf(verdict: Verdict, findings: readonly Finding[]): Said {
+  const first = findings.find((it) => REASONS.has(it.severity));
+  if (verdict.answer !== 'holds' && first) return first.what;
+  return sureWords(verdict);
+}
+
+/** How sure it is: rooms in which it does no harm, of those tried. */
+export function sureWords({ sure }: Verdict): Said {
+  if (sure.of === 0) return say`Inside its bands in all seasons.`;
+  if (sure.fine === sure.of) return say`No harm either if the room is 3 K or 15 points off.`;
+  return say`No harm in ${String(sure.fine)} of ${String(ROOMS.length)} rooms: as told, 3 K and 15 points off.`;
+}
+
+/** Which of the words stands for a state. */
+export const wordOf = (state: VerdictState): keyof typeof ANSWER_WORDS =>
+  state.at === 'known' ? state.verdict.answer : state.at;
+
+/** What stands under the answer, in one line. */
+export function lineOf(state: VerdictState): Said {
+  switch (state.at) {
+    case 'known':
+      return reasonOf(state.verdict, state.findings);
+    case 'failed':
+      return say`The engine came to what no enclosure does: ${state.message}.`;
+    case 'calculating':
+      return say`Its year is played: four seasons, three weathers of each.`;
+    case 'unasked':
+      return say`Choose an animal, and its year is played.`;
+  }
+}
+
+const RANK: Readonly<Record<Finding['severity'], number>> = { severe: 0, look: 1, note: 2, fine: 3 };
+
+/** What rules find at once and what the year adds, as one list, the gravest first. */
+export const allFindings = (fixed: readonly Finding[], state: VerdictState): readonly Finding[] =>
+  state.at === 'known'
+    ? [...fixed, ...state.findings].sort((a, b) => RANK[a.severity] - RANK[b.severity])
+    : fixed;

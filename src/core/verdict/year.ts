@@ -1,0 +1,297 @@
+import type { Animal, Catalogue } from '../catalogue';
+import { readyOf, settled } from '../climate/forecast';
+import { outfitOf, type Outfit } from '../climate/outfit';
+import { ImpossibleClimate } from '../climate/guard';
+import { dayOfSeason, type Season } from '../climate/roomProfile';
+import { simulate, type Run, type SeriesName, type Timetable } from '../climate/simulate';
+import type { WeatherAsked } from '../climate/weather';
+import { CHANGES, TOLERANCE, zonesFor } from '../climate/zones';
+import type { Design } from '../design/schema';
+import type { GroundResult } from '../ground/layers';
+import type { Criterion, CriterionId } from './criteria';
+
+export const ALL_SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
+
+/** How a year is played. */
+export interface Playing {
+  readonly seasons: readonly Season[];
+  /** Of the weathers of each season; null: its calm mean. */
+  readonly seeds: readonly (number | null)[];
+  /** Days of each at the least; whole cycles of mist are played. */
+  readonly days: number;
+  /** s between two records. */
+  readonly every: number;
+  /** How loose the steps may be. */
+  readonly looser: number;
+  /** Days a box is given to come to rest at the most: from nothing, and from where a like box came to. */
+  readonly settling: readonly [fresh: number, near: number];
+  /** A room that is otherwise than told: K and share of humidity. */
+  readonly shift?: WeatherAsked['shift'];
+}
+
+/** What a box is judged by: four seasons, three weathers of each. */
+export const JUDGING: Playing = {
+  seasons: ALL_SEASONS,
+  // One weather, its opposite, and another.
+  seeds: [11, -11, 12],
+  days: 6,
+  every: 1800,
+  looser: 3,
+  settling: [30, 30],
+};
+/** A first look: the hardest two seasons, each on its mean day. */
+export const GLANCE: Playing = {
+  seasons: ['winter', 'summer'],
+  seeds: [null],
+  days: 1,
+  every: 1800,
+  looser: 4,
+  settling: [14, 3],
+};
+
+/** One weather of a season, played. */
+export interface Played {
+  readonly season: Season;
+  readonly run: Run;
+  readonly plan: (day: number) => Timetable;
+}
+
+export interface YearRun {
+  readonly outfit: Outfit;
+  readonly played: readonly Played[];
+  /** Where each season came to rest: the next like box may begin there. */
+  readonly rest: Readonly<Partial<Record<Season, Float64Array>>>;
+}
+
+/**
+ * Plays the seasons of a box; with finer steps where loose ones lead astray.
+ * @param near where a like box came to rest, by season
+ * @throws ImpossibleClimate
+ */
+export function playYear(
+  design: Design,
+  catalogue: Catalogue,
+  ground: GroundResult,
+  playing: Playing,
+  near: YearRun['rest'] = {},
+): YearRun {
+  try {
+    return played(design, catalogue, ground, playing, near);
+  } catch (error) {
+    if (!(error instanceof ImpossibleClimate) || playing.looser <= 1) throw error;
+    return played(design, catalogue, ground, { ...playing, looser: 1 }, {});
+  }
+}
+
+function played(
+  design: Design,
+  catalogue: Catalogue,
+  ground: GroundResult,
+  playing: Playing,
+  near: YearRun['rest'],
+): YearRun {
+  const outfit = outfitOf(design, ground, catalogue);
+  const rest: Partial<Record<Season, Float64Array>> = {};
+  const runs = playing.seasons.flatMap((season): Played[] => {
+    const from = dayOfSeason(season, design.climate.room.latitude);
+    const bare = readyOf(design, catalogue, from, ground, outfit);
+    const { shift } = playing;
+    const ready = shift
+      ? { ...bare, weather: (days: number, seed: number | null) => bare.weather(days, seed, from, shift) }
+      : bare;
+    const known = near[season] ?? null;
+    const start = settled(ready, playing.looser, playing.settling[known ? 1 : 0], known);
+    rest[season] = start;
+    const days = ready.cycle * Math.ceil(playing.days / ready.cycle);
+    return playing.seeds.map((seed): Played => ({
+      season,
+      plan: ready.plan,
+      run: simulate({
+        box: ready.box,
+        weather: ready.weather(days + 1, seed),
+        plan: ready.plan,
+        days,
+        every: playing.every,
+        start,
+        looser: playing.looser,
+      }),
+    }));
+  });
+  return { outfit, played: runs, rest };
+}
+
+/** How one place fares in one season, over all its weathers. */
+export interface Measured {
+  readonly criterion: Criterion;
+  readonly season: Season;
+  /** Hours looked at. */
+  readonly hours: number;
+  /** Share of them inside the wanted and the borne band, within the tolerance. */
+  readonly inside: number;
+  readonly borne: number;
+  /** Share under and over the wanted band, beyond the tolerance. */
+  readonly under: number;
+  readonly over: number;
+  /** Lowest and highest met, and the mean. */
+  readonly low: number;
+  readonly high: number;
+  readonly mean: number;
+  /** K·h or point·h (as shares: 0.01 is a point) a day outside the wanted band, beyond the tolerance. */
+  readonly weight: number;
+  /** The same outside the borne band. */
+  readonly harm: number;
+}
+
+const DAY = 86_400;
+
+/** The air, ground or water an animal meets for a criterion, by record: `low` is judged against too little, `high` against too much. */
+function readingOf(
+  id: CriterionId,
+  animal: Animal,
+  outfit: Outfit,
+  run: Run,
+): ((i: number) => readonly [low: number, high: number]) | null {
+  const { series } = run;
+  const zones = zonesFor({ climbs: animal.life.value === 'climbing' });
+  const at = (name: SeriesName) => (i: number) => series[name][i] ?? 0;
+  const one =
+    (read: (i: number) => number) =>
+    (i: number): readonly [number, number] => {
+      const value = read(i);
+      return [value, value];
+    };
+  const burrows = animal.life.value === 'burrowing';
+  switch (id) {
+    case 'warm':
+      return one(at(zones.warm));
+    case 'cool':
+      // What digs goes down where it is cooler still.
+      return burrows
+        ? (i) => [at(zones.cool)(i), Math.min(at(zones.cool)(i), at('ground1')(i))]
+        : one(at(zones.cool));
+    case 'water': {
+      const columns = ([0, 1] as const).filter((c) => outfit.box.columns[c].pool.area > 1e-3);
+      if (columns.length === 0) return null;
+      return (i) => {
+        const all = columns.map((c) => at(`pool${c}`)(i));
+        return [Math.max(...all), Math.min(...all)];
+      };
+    }
+    case 'basking': {
+      const column = ([0, 1] as const).find((c) => outfit.box.columns[c].spot.area > 0);
+      return column === undefined ? null : one(at(`spot${column}`));
+    }
+    case 'night': {
+      const names: readonly SeriesName[] =
+        animal.life.value === 'climbing'
+          ? ['felt0', 'air1', 'felt1', 'air3']
+          : burrows
+            ? ['felt0', 'felt1', 'ground0', 'ground1']
+            : ['felt0', 'felt1'];
+      const all = names.map(at);
+      return (i) => {
+        let [low, high] = [Infinity, -Infinity];
+        for (const read of all) {
+          const value = read(i);
+          low = Math.min(low, value);
+          high = Math.max(high, value);
+        }
+        return [high, low];
+      };
+    }
+    case 'humidity-day':
+    case 'humidity-night': {
+      const { humidity } = zones;
+      return one((i) => humidity.reduce((sum, name) => sum + at(name)(i), 0) / humidity.length);
+    }
+    case 'hide': {
+      if (run.chambers.length === 0) return null;
+      return one((i) => run.chambers.reduce((most, it) => Math.max(most, it.humidity[i] ?? 0), 0));
+    }
+  }
+}
+
+const HALF: Readonly<Record<CriterionId, 'day' | 'night' | 'both'>> = {
+  warm: 'day',
+  cool: 'day',
+  water: 'both',
+  basking: 'day',
+  night: 'night',
+  'humidity-day': 'day',
+  'humidity-night': 'night',
+  hide: 'both',
+};
+
+const isDay = (table: Timetable, at: number): boolean =>
+  table.day.some(({ from, to }) => at > from && at <= to);
+const changes = (table: Timetable, at: number): boolean =>
+  table.day.some(({ from, to }) => (at > from && at <= from + CHANGES) || (at > to && at <= to + CHANGES));
+
+/**
+ * Measures every criterion in every season played.
+ * @param strict share of the tolerance that is not granted: a search on mean days leaves room for weather
+ */
+export function measure(
+  { outfit, played }: YearRun,
+  animal: Animal,
+  criteria: readonly Criterion[],
+  strict = 0,
+): readonly Measured[] {
+  const seasons = [...new Set(played.map((it) => it.season))];
+  return criteria.flatMap((criterion) =>
+    seasons.flatMap((season): Measured[] => {
+      const half = HALF[criterion.id];
+      const slack = TOLERANCE[criterion.measure] * (1 - strict);
+      const { wanted, borne } = criterion;
+      let [hours, inside, fine, under, over, weight, harm, sum, days] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
+      let [low, high] = [Infinity, -Infinity];
+      for (const { run, plan } of played.filter((it) => it.season === season)) {
+        const read = readingOf(criterion.id, animal, outfit, run);
+        if (!read) return [];
+        days += run.days;
+        const hour = ((run.t[1] ?? 0) - (run.t[0] ?? 0)) / 3600;
+        for (let i = 1; i < run.t.length; i += 1) {
+          const t = run.t[i] ?? 0;
+          if (half !== 'both') {
+            // A record stands for the time before it.
+            const day = Math.floor((t - 1) / DAY);
+            const table = plan(day);
+            const at = t - day * DAY;
+            if (isDay(table, at) !== (half === 'day') || changes(table, at)) continue;
+          }
+          const [least, most] = read(i);
+          hours += hour;
+          low = Math.min(low, least);
+          high = Math.max(high, most);
+          sum += ((least + most) / 2) * hour;
+          const short = wanted.low - slack - least;
+          const past = most - wanted.high - slack;
+          if (short > 0) under += hour;
+          if (past > 0) over += hour;
+          if (short <= 0 && past <= 0) inside += hour;
+          weight += Math.max(0, short, past) * hour;
+          const beyond = Math.max(0, borne.low - slack - least, most - borne.high - slack);
+          if (beyond === 0) fine += hour;
+          harm += beyond * hour;
+        }
+      }
+      if (hours === 0) return [];
+      return [
+        {
+          criterion,
+          season,
+          hours,
+          inside: inside / hours,
+          borne: fine / hours,
+          under: under / hours,
+          over: over / hours,
+          low,
+          high,
+          mean: sum / hours,
+          weight: weight / days,
+          harm: harm / days,
+        },
+      ];
+    }),
+  );
+}

@@ -1,0 +1,46 @@
+import Dexie, { type EntityTable } from 'dexie';
+
+/** What was calculated once and may be thrown away at any time: kept by the hash of what it depends on. */
+export interface Derived {
+  readonly key: string;
+  readonly value: unknown;
+  /** ms since 1970, of its last use. */
+  readonly used: number;
+}
+
+/** Entries that are kept; the longest unused go first. */
+const MOST = 600;
+
+class DerivedDatabase extends Dexie {
+  entries!: EntityTable<Derived, 'key'>;
+
+  constructor() {
+    super('rincon-derived');
+    this.version(1).stores({ entries: 'key, used' });
+  }
+}
+
+let open: DerivedDatabase | undefined;
+const database = (): DerivedDatabase => (open ??= new DerivedDatabase());
+
+/** What is kept under a key; undefined where nothing is, or where the browser keeps nothing. */
+export async function readDerived(key: string): Promise<unknown> {
+  try {
+    const found = await database().entries.get(key);
+    return found?.value;
+  } catch {
+    return undefined;
+  }
+}
+
+/** Keeps a value. A browser that cannot is no trouble: it is calculated again. */
+export async function keepDerived(key: string, value: unknown, now: number): Promise<void> {
+  try {
+    const { entries } = database();
+    await entries.put({ key, value, used: now });
+    const over = (await entries.count()) - MOST;
+    if (over > 0) await entries.bulkDelete(await entries.orderBy('used').limit(over).primaryKeys());
+  } catch {
+    // Nothing of the builder's is lost with it.
+  }
+}
