@@ -11,14 +11,14 @@ const only = process.argv.slice(2);
 
 /** name, path, what to do first, and how the page is shown */
 const SHOTS = [
-  ['rack', '/'],
+  ['rack', '/', judged],
   ['new-enclosure', '/new', answerThree],
   ['ground', '/e/demo-limestone/ground'],
-  ['half-water', '/e/demo-bog-shelf/ground', plan],
   ['scape', '/e/demo-hedge/scape', pickRoot],
   ['living', '/e/demo-bog-shelf/living', grownUp],
   ['living-crew', '/e/demo-limestone/living', crewed],
   ['climate', '/e/demo-limestone/climate', reckoned],
+  ['what-holds', '/e/demo-hedge/climate', held],
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
   ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
   ['plan', '/e/demo-limestone/build', planned],
@@ -39,11 +39,27 @@ async function answerThree(page) {
   await page.getByLabel('Depth').fill('45 cm');
   await page.getByLabel('Height').fill('60 cm');
   await page.getByRole('radio', { name: /^Dry/ }).click();
+  await page.locator('[data-answer=calculating]').waitFor();
+  await judged(page);
 }
 
-async function plan(page) {
-  await page.getByRole('button', { name: 'Plan' }).click();
-  await page.getByRole('group', { name: 'Parts of the floor' }).getByRole('button', { name: 'Land' }).click();
+/** Waits until every year is played. */
+async function judged(page) {
+  await page.waitForTimeout(800);
+  await page.waitForFunction(() => !document.querySelector('[data-answer=calculating]'), null, {
+    timeout: 180_000,
+  });
+  await page.waitForTimeout(400);
+}
+
+async function held(page) {
+  await page.getByRole('tab', { name: 'What holds' }).click();
+  await page.getByRole('button', { name: 'Find what holds' }).click();
+  const found = page.getByRole('region', { name: 'What was found' });
+  await found.waitFor({ timeout: 300_000 });
+  await found.scrollIntoViewIfNeeded();
+  await found.evaluate((it) => it.scrollIntoView({ block: 'start' }));
+  await page.waitForTimeout(600);
 }
 
 async function bench(page) {

@@ -174,7 +174,13 @@ export function FindTab() {
                 ? [state.three.first]
                 : []
             ).map((it) => (
-              <Way key={it.aim} answer={it} of={state.of} onTake={take} />
+              <Way
+                key={it.aim}
+                answer={it}
+                of={state.of}
+                alone={state.three.answers.length === 1}
+                onTake={take}
+              />
             ))}
           </Box>
         </Panel>
@@ -183,14 +189,23 @@ export function FindTab() {
   );
 }
 
+const NEAREST = { name: 'The nearest', why: 'It does not hold yet.' };
+const ALONE = {
+  name: 'One answer to all three',
+  why: 'No other has fewer things to buy, less work or less electricity.',
+};
+
 /** One answer as a difference to the design as it was. */
 function Way({
   answer,
   of,
+  alone = false,
   onTake,
 }: {
   readonly answer: Answered;
   readonly of: Design;
+  /** All three aims came to this one. */
+  readonly alone?: boolean;
   readonly onTake: (answer: Answered) => void;
 }) {
   const { catalogue } = useStore();
@@ -198,7 +213,7 @@ function Way({
   const { aim, verdict, burden, design } = answer;
   const differences = differencesOf([of, design], catalogue);
   const outside = outsideOf(verdict).length;
-  const { name, why } = outside > 0 ? { name: 'The nearest', why: 'It does not hold yet.' } : AIM[aim];
+  const { name, why } = outside > 0 ? NEAREST : alone ? ALONE : AIM[aim];
   return (
     <Box component="section" aria-label={name} sx={{ borderTop: 1, borderColor: 'earth.rule', pt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.75 }}>

@@ -108,7 +108,16 @@ export function Rack({ tools, keeping }: Props) {
           </Message>
         ) : (
           <>
-            <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1.75 }}>
+            <Box
+              sx={{
+                display: 'flex',
+                flexWrap: 'wrap',
+                alignItems: 'baseline',
+                columnGap: 2,
+                rowGap: 1,
+                mb: 1.75,
+              }}
+            >
               <Typography variant="h1" component="h1">
                 {NUMBERS[loaded.length] ?? loaded.length} {loaded.length === 1 ? 'enclosure' : 'enclosures'}
                 {away ? ' put away' : ''}
