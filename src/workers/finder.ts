@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
-import type { Answered, Locks, Proposal, Result, Task, Three } from '@/core/search';
+import type { Answered, Locks, Proposal, Remedies, Result, Task, Three } from '@/core/search';
 import type { Step, VerdictApi } from './verdict.worker';
 
 /** Said by a search that was stopped. */
@@ -42,7 +42,7 @@ const open = (): Hand => {
 function search(
   design: Design,
   catalogue: Catalogue,
-  locks: Locks | null,
+  asked: Locks | 'proposal' | 'remedies',
   onProgress: (looking: Looking) => void,
 ): Search<Extract<Step, { done: true }>> {
   const leader = open();
@@ -60,7 +60,7 @@ function search(
   const began = performance.now();
   const work = async (): Promise<Extract<Step, { done: true }>> => {
     await Promise.all(hands.map(({ api }) => api.tell(catalogue)));
-    let step = await leader.api.begin(design, locks);
+    let step = await leader.api.begin(design, asked);
     let looks = 0;
     while (!step.done) {
       const { tasks, first } = step;
@@ -102,7 +102,7 @@ export function startProposal(
   catalogue: Catalogue,
   onProgress: (looking: Looking) => void,
 ): Search<Proposal> {
-  const { done, stop } = search(design, catalogue, null, onProgress);
+  const { done, stop } = search(design, catalogue, 'proposal', onProgress);
   return { done: done.then((it) => wanted(it.proposal)), stop };
 }
 
@@ -115,6 +115,12 @@ export function startFinding(
 ): Search<Three> {
   const { done, stop } = search(design, catalogue, locks, onProgress);
   return { done: done.then((it) => wanted(it.three)), stop };
+}
+
+/** What single changes would mend, finding by finding: each was played before it is offered. */
+export function startRemedies(design: Design, catalogue: Catalogue): Search<Remedies> {
+  const { done, stop } = search(design, catalogue, 'remedies', () => undefined);
+  return { done: done.then((it) => wanted(it.remedies)), stop };
 }
 
 function wanted<T>(it: T | null): T {

@@ -7,9 +7,11 @@ import {
   findThree,
   perform,
   propose,
+  remediesFor,
   type Answered,
   type Locks,
   type Proposal,
+  type Remedies,
   type Result,
   type Searching,
   type Task,
@@ -25,7 +27,12 @@ export type Judged =
 /** What a search wants next: tasks, or nothing more. */
 export type Step =
   | { readonly done: false; readonly tasks: readonly Task[]; readonly first: Answered | null }
-  | { readonly done: true; readonly proposal: Proposal | null; readonly three: Three | null };
+  | {
+      readonly done: true;
+      readonly proposal: Proposal | null;
+      readonly three: Three | null;
+      readonly remedies: Remedies | null;
+    };
 
 let search: Searching<Step> | undefined;
 let first: Answered | null = null;
@@ -35,13 +42,18 @@ function* proposing(design: Design): Searching<Step> {
   const proposal = yield* propose(design, known());
   // At the end in other rooms too: how sure it is belongs to the answer.
   const verdict = proposal.verdict && judgeDesign({ design: proposal.design, catalogue: known() });
-  return { done: true, proposal: { ...proposal, verdict }, three: null };
+  return { done: true, proposal: { ...proposal, verdict }, three: null, remedies: null };
 }
 function* finding(design: Design, locks: Locks): Searching<Step> {
   const three = yield* findThree(design, known(), locks, (it) => {
     first = it;
   });
-  return { done: true, proposal: null, three };
+  return { done: true, proposal: null, three, remedies: null };
+}
+function* mending(design: Design): Searching<Step> {
+  const verdict = judgeDesign({ design, catalogue: known(), alone: true });
+  const remedies = verdict ? yield* remediesFor(design, verdict, known()) : {};
+  return { done: true, proposal: null, three: null, remedies };
 }
 function step(results: readonly Result[]): Step {
   if (!search) throw new Error('no search was begun');
@@ -71,9 +83,14 @@ const api = {
     }
   },
   /** Begins a search, and says what it wants first. */
-  begin(design: Design, locks: Locks | null): Step {
+  begin(design: Design, asked: Locks | 'proposal' | 'remedies'): Step {
     first = null;
-    search = locks ? finding(design, locks) : proposing(design);
+    search =
+      asked === 'proposal'
+        ? proposing(design)
+        : asked === 'remedies'
+          ? mending(design)
+          : finding(design, asked);
     return step([]);
   },
   /** Gives a search what it wanted. */

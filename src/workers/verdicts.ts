@@ -10,8 +10,8 @@ import type { Judged, VerdictApi } from './verdict.worker';
 const UNASKED: VerdictState = { at: 'unasked' };
 const CALCULATING: VerdictState = { at: 'calculating' };
 
-/** Workers: one core is left to the page. */
-const HANDS = Math.min(4, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1), 2);
+/** Workers: two at the least; a core is left to the page where there are more. */
+const HANDS = Math.min(3, Math.max(2, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 /** Verdicts held in memory. */
 const MOST = 400;
 

@@ -5,3 +5,4 @@ export * from './propose';
 export * from './search';
 export * from './uv';
 export * from './find';
+export * from './remedies';

@@ -144,11 +144,15 @@ function heaterSet(when: 'day' | 'night', sign: 1 | -1): Maker {
       })),
     });
     if (set === null) return sign > 0 ? [at(band.low + 0.5), at((band.low + band.high) / 2)] : [];
-    const steps = [clamp(round(by, 0.5), 0.5, 3), 0.5];
-    const moves = steps.map((step) => {
-      const next = clamp(round(set + sign * step, 0.5), 5, 45);
-      return next === set ? null : at(next);
-    });
+    // Into the band and not only to the edge of what is tolerated; or a little.
+    const steps = [clamp(round(by + 0.8, 0.5), 1, 7), 0.5];
+    const wanted = sign > 0 ? band.low + 0.5 : band.high - 0.5;
+    const next = [
+      ...steps.map((step) => clamp(round(set + sign * step, 0.5), 5, 45)),
+      // Straight to where it is wanted, from far off.
+      ...(sign * (wanted - set) > 0 ? [wanted] : []),
+    ];
+    const moves = [...new Set(next)].map((it) => (it === set ? null : at(it)));
     return sign < 0 && (when === 'night' || animal.climate.basking)
       ? [...moves.flatMap((it) => it ?? []), at(null)]
       : moves.flatMap((it) => it ?? []);

@@ -3,13 +3,14 @@ import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
 import { applyEdit, Design as DesignSchema, proposeDesign, type Design, type EditCall } from '../design';
 import { layGround } from '../ground';
-import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
+import { HOLDS, judgeDesign, JUDGING, judgeUv, yearFindings } from '../verdict';
 import {
   climb,
   fitUv,
   NO_LOCKS,
   perform,
   proposeWhatHolds,
+  remediesFor,
   runSearch,
   weigh,
   type Burden,
@@ -153,4 +154,49 @@ describe('what counts', () => {
     expect(more({ hands: 8 }, 'least work')).toBeGreaterThan(more({ price: 200, watts: 80 }, 'least work'));
     expect(weigh(burden, 'balanced')).toBeLessThan(0.5);
   });
+});
+
+describe('remedies', () => {
+  const held = proposeWhatHolds(made('dendrobates-auratus', 'dry'), catalogue).design;
+  const fogger = held.climate.devices.find((it) => it.kind === 'fogger')!;
+  const heater = held.climate.devices.find((it) => it.thermostat)!;
+  it.each<[string, EditCall, RegExp]>([
+    ['its fogger taken out', { edit: 'removeDevice', change: { device: fogger.id } }, /fogger/i],
+    [
+      'its heater set five kelvin lower',
+      {
+        edit: 'setDevice',
+        change: {
+          device: heater.id,
+          change: { thermostat: { ...heater.thermostat!, day: (heater.thermostat!.day ?? 24) - 5 } },
+        },
+      },
+      /°C|emitter|panel|\d/,
+    ],
+  ])(
+    'with %s: what is offered mends its finding, says by how much, and breaks nothing',
+    (_, broken, names) => {
+      const design = applyEdit(held, broken, catalogue);
+      const before = judgeDesign({ design, catalogue, alone: true })!;
+      const told = yearFindings(before, design, catalogue).map((it) => it.code);
+      const found = runSearch(remediesFor(design, before, catalogue), catalogue);
+      const all = Object.entries(found).flatMap(([code, own]) => own.map((it) => ({ code, ...it })));
+      expect(all.length).toBeGreaterThan(0);
+      expect(all.some((it) => names.test(it.label.map(String).join('')))).toBe(true);
+      for (const { code, label, call } of all) {
+        expect(told).toContain(code);
+        const next = applyEdit(design, call!, catalogue);
+        const after = judgeDesign({ design: next, catalogue, alone: true })!;
+        const codes = yearFindings(after, next, catalogue)
+          .filter((it) => it.severity === 'severe' || it.severity === 'look')
+          .map((it) => it.code);
+        expect(codes).not.toContain(code);
+        expect(codes.filter((it) => !told.includes(it))).toEqual([]);
+        // Its button says what it does: hours before and after, as the verdicts have them.
+        const [, from, to] = /(\d+) → (\d+) % of hours$/.exec(label.map(String).join(''))!;
+        expect(Number(from)).toBeLessThan(90);
+        expect(Number(to)).toBeGreaterThanOrEqual(90);
+      }
+    },
+  );
 });

@@ -232,7 +232,7 @@ interface Tried {
 }
 
 /** A device of the power it turned out to need, up to three side by side; null: none is made so strong. */
-function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Move | null {
+export function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Move | null {
   const device = move.design.climate.devices.find((it) => it.id === id);
   if (!device) return null;
   const powers = [...(findDeviceKind(catalogue, device.kind)?.powers ?? [])].sort((a, b) => a - b);

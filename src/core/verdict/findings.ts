@@ -138,6 +138,10 @@ const WORDS: Readonly<Record<string, Words>> = {
   },
 };
 
+/** Code of the finding of a place that is outside; null where none is told. */
+export const placeCode = (criterion: CriterionId, way: 'under' | 'over'): string | null =>
+  WORDS[`${criterion} ${way}`]?.code ?? null;
+
 const value = (it: Place, si: number): Said[number] =>
   it.measure === 'temperature' ? temperature(si) : percent(si);
 

@@ -27,6 +27,7 @@ import { RoomTab } from './RoomTab';
 import { FindTab } from './FindTab';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { useForecast } from './useForecast';
+import { useRemedies } from './useRemedies';
 import { SEASON_WORD, SPAN_WORD } from './words';
 
 const TABS = [
@@ -70,7 +71,8 @@ export function Climate() {
     }),
     [edit, selected],
   );
-  const here = findings.filter((it) => it.place.at === 'climate' || it.code.startsWith('room-'));
+  const mended = useRemedies(design, catalogue, verdict, findings);
+  const here = mended.filter((it) => it.place.at === 'climate' || it.code.startsWith('room-'));
   const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
   const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
   const empty = design.climate.devices.length === 0;
@@ -168,7 +170,16 @@ export function Climate() {
             {tab === 'calibration' && <CalibrationTab />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
-            <VerdictMark state={verdict} full component="h2" />
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <Box sx={{ flex: 1 }}>
+                <VerdictMark state={verdict} full component="h2" />
+              </Box>
+              {verdict.at === 'known' && verdict.verdict.answer !== 'holds' && tab !== 'find' && (
+                <Button variant="outlined" onClick={() => setTab('find')}>
+                  Find what holds
+                </Button>
+              )}
+            </Box>
             <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
             <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
           </Box>

@@ -1,0 +1,148 @@
+import { findAnimal, type Catalogue } from '../catalogue';
+import { differencesOf } from '../compare/differences';
+import { foundIn, type Design } from '../design';
+import type { Remedy } from '../findings/finding';
+import { say, type Said } from '../units';
+import { HOLDS, type CriterionId } from '../verdict/criteria';
+import { outsideOf, placeCode, type Outside } from '../verdict/findings';
+import { dying, failing, type Verdict } from '../verdict/verdict';
+import { GLANCE, type YearRun } from '../verdict/year';
+import { faultsOf } from './cost';
+import type { Seen, Task } from './look';
+import { movesFor, NO_LOCKS, type Move } from './moves';
+import { sizedTo, type Searching } from './search';
+
+/** Remedies of one finding, by its code: each was played, and mends it without breaking anything else. */
+export type Remedies = Readonly<Record<string, readonly Remedy[]>>;
+
+/** Remedies that are offered for one finding. */
+const MOST = 2;
+/** Changes that are judged for one finding. */
+const TRIES = 4;
+/** Share of hours by which a place may come out lower and count as untouched: the noise of a first look. */
+const NOISE = 0.02;
+
+/**
+ * Plays single changes for every place that is outside, and keeps those that bring it inside on the mean days of winter
+ * and summer while no other place and no UV comes out worse. Where no single change does, there is none: that is for a
+ * search.
+ */
+export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalogue): Searching<Remedies> {
+  const animal = findAnimal(catalogue, design.brief.animal);
+  if (!animal) return {};
+  function* look(designs: readonly Design[], near: YearRun['rest']): Searching<readonly (Seen | null)[]> {
+    if (designs.length === 0) return [];
+    const results = yield designs.map((it): Task => ({
+      ask: 'look',
+      design: it,
+      playing: GLANCE,
+      strict: 0,
+      near,
+    }));
+    return results.map((it) => (it.of === 'look' ? it.seen : null));
+  }
+  const [before] = yield* look([design], {});
+  if (!before) return {};
+  const found: Record<string, Remedy[]> = {};
+  for (const { criterion, way } of outsideOf(verdict)) {
+    const fault = faultsOf(before.measured).find((it) => it.it.criterion.id === criterion && it.way === way);
+    if (!fault) continue;
+    const moves = movesFor({ design, animal, catalogue, locks: NO_LOCKS }, fault);
+    const open = moves.filter((it) => it.size !== undefined);
+    const ample = yield* look(
+      open.map((it) => it.design),
+      before.rest,
+    );
+    const made = moves.flatMap((move): Move[] => {
+      if (move.size === undefined) return [move];
+      const peak = ample[open.indexOf(move)]?.peaks[move.size];
+      const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
+      return own ? [own] : [];
+    });
+    const seen = yield* look(
+      made.map((it) => it.design),
+      before.rest,
+    );
+    const mends = made.flatMap((move, i) => {
+      const after = seen[i];
+      return after && heals(before, after, criterion) ? [{ move }] : [];
+    });
+    const code = placeCode(criterion, way);
+    if (!code) continue;
+    const kept: Remedy[] = [];
+    // The least change first; what holds on its mean days is judged with its weathers too.
+    for (const { move } of mends.slice(0, TRIES)) {
+      if (kept.length === MOST) break;
+      const [result] = yield [{ ask: 'judge', design: move.design }];
+      const after = result?.of === 'judge' ? result.verdict : null;
+      if (!after || !mendsIn(verdict, after, criterion, way)) continue;
+      kept.push({
+        label: labelOf(design, move.design, catalogue, effectOf(verdict, after, criterion)),
+        call: { edit: 'adoptFound', change: foundIn(move.design) },
+      });
+    }
+    found[code] = kept;
+  }
+  return found;
+}
+
+/** It brings the place inside, and leaves every other, and UV, no worse. */
+function heals(before: Seen, after: Seen, criterion: CriterionId): boolean {
+  if (before.uv === 'inside' && after.uv !== 'inside') return false;
+  return after.measured.every((it) => {
+    if (it.criterion.id === criterion) return it.inside >= HOLDS;
+    const was = before.measured.find(
+      (own) => own.criterion.id === it.criterion.id && own.season === it.season,
+    );
+    return was === undefined || it.inside >= Math.min(HOLDS, was.inside - NOISE);
+  });
+}
+
+/** Judged with its weathers: the place is inside, nothing else is outside that was not, and nothing dies of it. */
+export function mendsIn(
+  before: Verdict,
+  after: Verdict,
+  criterion: CriterionId,
+  way: 'under' | 'over',
+): boolean {
+  const key = (it: Outside): string => `${it.criterion} ${it.way}`;
+  const was = new Map(outsideOf(before).map((it) => [key(it), it]));
+  const now = outsideOf(after);
+  if (now.some((it) => key(it) === `${criterion} ${way}`)) return false;
+  if (before.uv?.answer === 'inside' && after.uv?.answer !== 'inside') return false;
+  if (dying(after.plants).length > dying(before.plants).length) return false;
+  if (failing(after.crew).length > failing(before.crew).length) return false;
+  return now.every((it) => {
+    const own = was.get(key(it));
+    return own !== undefined && it.worst.inside >= own.worst.inside - NOISE && (own.harms || !it.harms);
+  });
+}
+
+/** Least share of hours inside at a place over all seasons, before and after, in percent. */
+function effectOf(before: Verdict, after: Verdict, criterion: CriterionId) {
+  const least = ({ places }: Verdict): number =>
+    Math.round(
+      100 *
+        places.filter((it) => it.criterion === criterion).reduce((low, it) => Math.min(low, it.inside), 1),
+    );
+  return { from: least(before), to: least(after) };
+}
+
+/** What is changed, and what it does. */
+function labelOf(
+  from: Design,
+  to: Design,
+  catalogue: Catalogue,
+  effect: { readonly from: number; readonly to: number },
+): Said {
+  const does = `${effect.from} → ${effect.to} % of hours`;
+  const all = differencesOf([from, to], catalogue);
+  const added = all.find((it) => it.sides[0]?.[0] === '–');
+  if (added) return say`Add ${added.what.toLowerCase()}: ${does}`;
+  const gone = all.find((it) => it.sides[1]?.[0] === '–');
+  if (gone) return say`Take out ${gone.what.toLowerCase()}: ${does}`;
+  const [first] = all;
+  return first
+    ? [`${first.what}: `, ...(first.sides[1] ?? []), `: ${does}`]
+    : say`Change its settings: ${does}`;
+}
