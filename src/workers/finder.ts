@@ -45,6 +45,11 @@ function search(
   asked: Locks | 'proposal' | 'remedies',
   onProgress: (looking: Looking) => void,
 ): Search<Extract<Step, { done: true }>> {
+  if (typeof Worker === 'undefined')
+    return {
+      done: Promise.reject(new Error('this browser runs no workers')),
+      stop: () => undefined,
+    };
   const leader = open();
   const helper = open();
   const hands = [leader, helper];

@@ -67,7 +67,8 @@ let count = 0;
  * @returns takes the wish back: what nobody waits for is not begun
  */
 export function wantVerdict(design: Design, catalogue: Catalogue, inSight: boolean): () => void {
-  if (design.brief.animal === null) return () => undefined;
+  // Without workers it stays unknown; nothing is calculated on the page itself.
+  if (design.brief.animal === null || typeof Worker === 'undefined') return () => undefined;
   const key = keyOf(design, catalogue);
   if (states.has(key)) return () => undefined;
   count += 1;

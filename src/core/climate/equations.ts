@@ -103,6 +103,7 @@ export function equationsOf(box: BoxModel): BoxSystem {
     counted: firstCounted(box),
     pattern,
     regime: air.saturated,
+    bends: [AT.soilWater(0, 0), AT.soilWater(1, 3)],
     allowed: allowedFor(box),
     switches,
     setRoom: (read) => void (readRoom = read),

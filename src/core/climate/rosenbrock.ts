@@ -14,6 +14,8 @@ export interface System {
    * step across one is taken by the implicit Euler rule, at which the two stages would only throw each other back.
    */
   readonly regime?: () => number;
+  /** States, first and last, whose laws bend within a step: soil near saturation. */
+  readonly bends?: readonly [first: number, last: number];
   /** How far each state may be off, in its own unit; 0: it is only counted and steers nothing. */
   readonly allowed: Float64Array;
 }
@@ -185,7 +187,8 @@ export class Stepper {
         const grow = error > 0 ? 0.85 / Math.sqrt(error) : 4;
         // Where the second stage takes back what the first gave, a law bends between the two (soil near saturation): such
         // steps would be taken for ever and go nowhere.
-        if (error <= 1 && error > STALLS && stalls(k1[worst]!, k2[worst]!)) {
+        const bends = worst >= (system.bends?.[0] ?? Infinity) && worst <= (system.bends?.[1] ?? -1);
+        if (bends && error <= 1 && error > STALLS && stalls(k1[worst]!, k2[worst]!)) {
           h = this.across(y, t, Math.min(h, ACROSS), looser);
           break;
         }
