@@ -111,9 +111,11 @@ export function proposePlanting(asked: PlantingAsked): Planting {
       const potted = place.kind === 'ground' && tread.digs > 0.05;
       const fit = fitAt(plant, place, tread, potted);
       if (fit.value < SAFE) continue;
-      // One that outgrows its place even when it does poorly is too tall for it.
-      if (place.kind === 'ground' && plant.form !== 'climber' && plant.height.value.low > place.room)
-        continue;
+      // One that would be taller than the box is too tall for it; one that stands taller than its place even poor, as well.
+      if (place.kind === 'ground' && plant.form !== 'climber') {
+        if (plant.height.value.low > place.room) continue;
+        if (grownSize(plant, fit.value).height > height - place.z) continue;
+      }
       const on = place.kind === 'ground' ? 'ground' : place.kind;
       const stratum = stratumOf(plant, on, Math.max(0.1, height - place.z));
       options.push({ plant, place, fit, stratum });

@@ -1,6 +1,7 @@
 import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
 import { boundOf, type Bound } from '../verdict/bound';
+import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
 import { burdenOf, type Aim, type Burden } from './cost';
 import type { Locks } from './moves';
@@ -66,4 +67,4 @@ export function* findThree(
 }
 
 /** Its climate holds, whatever is planted in it. */
-const holdsIn = (verdict: Verdict): boolean => verdict.places.every((it) => it.inside >= 0.9);
+const holdsIn = (verdict: Verdict): boolean => verdict.places.every((it) => it.inside >= HOLDS);

@@ -1,5 +1,6 @@
 import { findDeviceKind, type Animal, type Catalogue, type DeviceKind } from '../catalogue';
 import { baskingPoint, warmPlace } from '../climate/basking';
+import { tooNear } from '../climate/clearance';
 import type { Design, Device } from '../design/schema';
 import { siteAt } from '../ground/bodies';
 import { placePieces } from '../scape/place';
@@ -136,4 +137,10 @@ export function clearHeight(
     .map(({ solid: { bounds } }) => bounds.z1 + clear + 0.005);
   const least = Math.max(0, ...tops);
   return least > most ? null : mm(least);
+}
+
+/** Lamps that hang too near to what burns or melts. */
+export function lampsTooNear(design: Design, catalogue: Catalogue): number {
+  const pieces = placePieces(design.scape.pieces, siteAt(design));
+  return design.climate.devices.filter((it) => tooNear(design, it, pieces, catalogue) !== null).length;
 }

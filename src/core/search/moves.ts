@@ -9,6 +9,7 @@ import {
   fanOf,
   fitted,
   foggerOf,
+  freeId,
   judgedPlace,
   kindOf,
   overOf,
@@ -362,13 +363,14 @@ function fog(more: boolean): Maker {
     if (!more)
       return set === null ? [] : [...moves, at(null), { id: 'no fog', design: without(design, fogger.id) }];
     // One that never stops is too small.
-    return locks.buying
+    const foggers = design.climate.devices.filter((own) => kindOf(own, catalogue)?.form === 'fogger');
+    return locks.buying || foggers.length > 1
       ? moves
       : [
           ...moves,
           {
             id: 'second fog',
-            design: withNew(design, { ...fogger, id: `${fogger.id}-b`, name: `${fogger.name} 2` }),
+            design: withNew(design, { ...fogger, id: freeId(design), name: `${fogger.name} 2` }),
           },
         ];
   };
@@ -378,7 +380,7 @@ const SECONDS = (value: number): number => Math.round(clamp(value, 2, 120));
 
 /** Seconds, times and days of mist. */
 function mist(more: boolean): Maker {
-  return ({ design, catalogue, locks }, { it }) => {
+  return ({ design, animal, catalogue, locks }, { it }) => {
     if (locks.mist) return [];
     const { mist: own, day, devices } = design.climate;
     const nozzles = devices.some((device) => kindOf(device, catalogue)?.form === 'nozzle');
@@ -400,7 +402,9 @@ function mist(more: boolean): Maker {
         to('×0.6', { times: scaled(0.6) }),
         ...(own.times.length > 1
           ? [to('fewer', { times: night ? fewer : own.times.slice(0, -1) })]
-          : [to('none', { times: [] })]),
+          : animal.ground.value === 'dry'
+            ? [to('none', { times: [] })]
+            : []),
         ...(own.everyDays < 7
           ? [to('rarer', { everyDays: own.everyDays < 2 ? 2 : own.everyDays < 4 ? 4 : 7 })]
           : []),
@@ -635,7 +639,7 @@ export function easements({ design, animal, catalogue, locks }: Setting): readon
       design: withClimate(design, { mist: { ...mist, ...change } }),
     });
     if (mist.times.length > 1) moves.push(to('fewer', { times: mist.times.slice(0, -1) }));
-    else if (animal.water.value !== 'drops') moves.push(to('none', { times: [] }));
+    else if (animal.ground.value === 'dry') moves.push(to('none', { times: [] }));
     moves.push(
       to('less', { times: mist.times.map((it) => ({ ...it, seconds: SECONDS(it.seconds * 0.6) })) }),
     );

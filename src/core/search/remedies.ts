@@ -6,11 +6,10 @@ import { say, type Said } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
 import { outsideOf, placeCode, type Outside } from '../verdict/findings';
 import { dying, failing, type Verdict } from '../verdict/verdict';
-import { GLANCE, type YearRun } from '../verdict/year';
 import { faultsOf } from './cost';
-import type { Seen, Task } from './look';
-import { movesFor, NO_LOCKS, type Move } from './moves';
-import { sizedTo, type Searching } from './search';
+import type { Seen } from './look';
+import { movesFor, NO_LOCKS } from './moves';
+import { lookAt, play, type Searching } from './search';
 
 /** Remedies of one finding, by its code: each was played, and mends it without breaking anything else. */
 export type Remedies = Readonly<Record<string, readonly Remedy[]>>;
@@ -30,43 +29,15 @@ const NOISE = 0.02;
 export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalogue): Searching<Remedies> {
   const animal = findAnimal(catalogue, design.brief.animal);
   if (!animal) return {};
-  function* look(designs: readonly Design[], near: YearRun['rest']): Searching<readonly (Seen | null)[]> {
-    if (designs.length === 0) return [];
-    const results = yield designs.map((it): Task => ({
-      ask: 'look',
-      design: it,
-      playing: GLANCE,
-      strict: 0,
-      near,
-    }));
-    return results.map((it) => (it.of === 'look' ? it.seen : null));
-  }
-  const [before] = yield* look([design], {});
+  const [before] = yield* lookAt([design], {}, 0);
   if (!before) return {};
   const found: Record<string, Remedy[]> = {};
   for (const { criterion, way } of outsideOf(verdict)) {
     const fault = faultsOf(before.measured).find((it) => it.it.criterion.id === criterion && it.way === way);
     if (!fault) continue;
     const moves = movesFor({ design, animal, catalogue, locks: NO_LOCKS }, fault);
-    const open = moves.filter((it) => it.size !== undefined);
-    const ample = yield* look(
-      open.map((it) => it.design),
-      before.rest,
-    );
-    const made = moves.flatMap((move): Move[] => {
-      if (move.size === undefined) return [move];
-      const peak = ample[open.indexOf(move)]?.peaks[move.size];
-      const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
-      return own ? [own] : [];
-    });
-    const seen = yield* look(
-      made.map((it) => it.design),
-      before.rest,
-    );
-    const mends = made.flatMap((move, i) => {
-      const after = seen[i];
-      return after && heals(before, after, criterion) ? [{ move }] : [];
-    });
+    const tried = yield* play(design, moves, before.rest, 0, catalogue);
+    const mends = tried.all.filter((it) => heals(before, it.seen, criterion));
     const code = placeCode(criterion, way);
     if (!code) continue;
     const kept: Remedy[] = [];

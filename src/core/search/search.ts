@@ -5,6 +5,7 @@ import type { Verdict } from '../verdict/verdict';
 import { GLANCE, type YearRun } from '../verdict/year';
 import { burdenOf, faultsOf, lacking, weigh, type Aim, type Burden } from './cost';
 import { NOTHING, type Result, type Seen, type Task } from './look';
+import { lampsTooNear } from './fittings';
 import { easements, movesFor, NO_LOCKS, type Locks, type Move } from './moves';
 
 /** A search: asks for tasks, several at once, and is given their results in the same order. */
@@ -61,38 +62,13 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
     lacking(seen) + weigh(burdenOf(it, start, seen, catalogue), aim);
 
   function* look(designs: readonly Design[], near: YearRun['rest']): Searching<readonly (Seen | null)[]> {
-    if (designs.length === 0) return [];
     looks += designs.length;
-    const results = yield designs.map((it): Task => ({
-      ask: 'look',
-      design: it,
-      playing: GLANCE,
-      strict,
-      near,
-    }));
-    return results.map((it) => (it.of === 'look' ? it.seen : null));
+    return yield* lookAt(designs, near, strict);
   }
-  /** Moves played, those with a device to be sized twice: once far too strong, to see what it needs. */
   function* tryAll(moves: readonly Move[], near: YearRun['rest']): Searching<readonly Tried[]> {
-    const open = moves.filter((it) => it.size !== undefined);
-    const ample = yield* look(
-      open.map((it) => it.design),
-      near,
-    );
-    const made = moves.flatMap((move): Move[] => {
-      if (move.size === undefined) return [move];
-      const peak = ample[open.indexOf(move)]?.peaks[move.size];
-      const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
-      return own ? [own] : [];
-    });
-    const seen = yield* look(
-      made.map((it) => it.design),
-      near,
-    );
-    return made.flatMap((move, i): Tried[] => {
-      const own = seen[i];
-      return own ? [{ move, seen: own, cost: costOf(move.design, own) }] : [];
-    });
+    const tried = yield* play(design, moves, near, strict, catalogue);
+    looks += tried.looks;
+    return tried.all.map((it) => ({ ...it, cost: costOf(it.move.design, it.seen) }));
   }
   const movesOf = (it: Design, seen: Seen, count: number, each = Infinity): readonly Move[] => {
     const found = new Map<string, Move>();
@@ -160,22 +136,8 @@ export function* ease(
   let design = asked.design;
   let looks = 0;
   const steps: Climbed['steps'][number][] = [];
-  const lookAll = function* (
-    designs: readonly Design[],
-    near: YearRun['rest'],
-  ): Searching<readonly (Seen | null)[]> {
-    if (designs.length === 0) return [];
-    looks += designs.length;
-    const results = yield designs.map((it): Task => ({
-      ask: 'look',
-      design: it,
-      playing: GLANCE,
-      strict: STRICT[0],
-      near,
-    }));
-    return results.map((it) => (it.of === 'look' ? it.seen : null));
-  };
-  const [first] = yield* lookAll([design], {});
+  const [first] = yield* lookAt([design], {}, STRICT[0]);
+  looks += 1;
   let seen = first ?? NOTHING;
   const least = lacking(seen);
   let cost = weigh(burdenOf(design, start, seen, catalogue), aim);
@@ -183,27 +145,14 @@ export function* ease(
   let verdict: Verdict | null = null;
   while (looks < most) {
     const moves = easements({ design, animal, catalogue, locks }).filter((it) => !refused.has(it.id));
-    const open = moves.filter((it) => it.size !== undefined);
-    const ample = yield* lookAll(
-      open.map((it) => it.design),
-      seen.rest,
-    );
-    const made = moves.flatMap((move): Move[] => {
-      if (move.size === undefined) return [move];
-      const peak = ample[open.indexOf(move)]?.peaks[move.size];
-      const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
-      return own ? [own] : [];
-    });
-    const results = yield* lookAll(
-      made.map((it) => it.design),
-      seen.rest,
-    );
-    const better = made
-      .flatMap((move, i): Tried[] => {
-        const own = results[i];
-        if (!own || lacking(own) > least + 1e-6) return [];
-        return [{ move, seen: own, cost: weigh(burdenOf(move.design, start, own, catalogue), aim) }];
-      })
+    const tried = yield* play(design, moves, seen.rest, STRICT[0], catalogue);
+    looks += tried.looks;
+    const better = tried.all
+      .filter((it) => lacking(it.seen) <= least + 1e-6)
+      .map((it): Tried => ({
+        ...it,
+        cost: weigh(burdenOf(it.move.design, start, it.seen, catalogue), aim),
+      }))
       .filter((it) => it.cost < cost - 1e-4)
       .sort((a, b) => a.cost - b.cost);
     let taken: Tried | undefined;
@@ -231,8 +180,65 @@ interface Tried {
   readonly cost: number;
 }
 
+/** First looks at designs, in their order; null where a climate cannot be. */
+export function* lookAt(
+  designs: readonly Design[],
+  near: YearRun['rest'],
+  strict: number,
+): Searching<readonly (Seen | null)[]> {
+  if (designs.length === 0) return [];
+  const results = yield designs.map((it): Task => ({
+    ask: 'look',
+    design: it,
+    playing: GLANCE,
+    strict,
+    near,
+  }));
+  return results.map((it) => (it.of === 'look' ? it.seen : null));
+}
+
+/** Moves played, those with a device to be sized twice: once far too strong, to see what it needs. */
+export function* play(
+  from: Design,
+  moves: readonly Move[],
+  near: YearRun['rest'],
+  strict: number,
+  catalogue: Catalogue,
+): Searching<{
+  readonly all: readonly { readonly move: Move; readonly seen: Seen }[];
+  readonly looks: number;
+}> {
+  const open = moves.filter((it) => it.size !== undefined);
+  const ample = yield* lookAt(
+    open.map((it) => it.design),
+    near,
+    strict,
+  );
+  const made = moves.flatMap((move): Move[] => {
+    if (move.size === undefined) return [move];
+    const peak = ample[open.indexOf(move)]?.peaks[move.size];
+    const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
+    return own ? [own] : [];
+  });
+  // What burns or melts beside a lamp is no way to hold a box, however well it would.
+  const most = lampsTooNear(from, catalogue);
+  const safe = made.filter((it) => lampsTooNear(it.design, catalogue) <= most);
+  const seen = yield* lookAt(
+    safe.map((it) => it.design),
+    near,
+    strict,
+  );
+  return {
+    all: safe.flatMap((move, i) => {
+      const own = seen[i];
+      return own ? [{ move, seen: own }] : [];
+    }),
+    looks: open.length + safe.length,
+  };
+}
+
 /** A device of the power it turned out to need, up to three side by side; null: none is made so strong. */
-export function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Move | null {
+function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Move | null {
   const device = move.design.climate.devices.find((it) => it.id === id);
   if (!device) return null;
   const powers = [...(findDeviceKind(catalogue, device.kind)?.powers ?? [])].sort((a, b) => a - b);
@@ -242,12 +248,13 @@ export function sizedTo(move: Move, id: string, peak: number, catalogue: Catalog
   if (count > 3 || watts <= 0) return null;
   const { depth } = move.design.enclosure;
   const one = { ...device, power: watts };
+  const taken = new Set(move.design.climate.devices.map((it) => it.id));
   const several = Array.from({ length: count }, (_, i): typeof one =>
     i === 0
       ? one
       : {
           ...one,
-          id: `${one.id}-${i + 1}`,
+          id: idBeside(one.id, i + 1, taken),
           name: `${one.name} ${i + 1}`,
           at: { ...one.at, y: Math.round((one.at.y + (i * depth * 0.5) / (count - 1)) * 1000) / 1000 },
         },
@@ -262,4 +269,12 @@ export function sizedTo(move: Move, id: string, peak: number, catalogue: Catalog
       },
     },
   };
+}
+
+/** Id of a copy that no other device has. */
+function idBeside(id: string, n: number, taken: Set<string>): string {
+  let own = `${id}-${n}`;
+  while (taken.has(own)) own = `${own}b`;
+  taken.add(own);
+  return own;
 }

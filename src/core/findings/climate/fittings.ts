@@ -1,4 +1,5 @@
-import { findDeviceKind, findGauze, findPieceKind } from '../../catalogue';
+import { findDeviceKind, findGauze } from '../../catalogue';
+import { tooNear } from '../../climate/clearance';
 import { lampsOf } from '../../climate/lamps';
 import { judgeUv, type UvJudged } from '../../verdict/uv';
 import type { Design, Device } from '../../design/schema';
@@ -101,30 +102,12 @@ function soilOver(design: Design, { at, length: side }: Device): number {
 /** Hot lamps keep clear of what burns or melts. */
 export const lampClear: Rule = ({ design, catalogue, ground }) =>
   design.climate.devices.flatMap((device): Finding[] => {
-    const kind = findDeviceKind(catalogue, device.kind);
-    const clear = kind?.clearance?.value;
-    if (
-      !kind ||
-      clear === undefined ||
-      kind.form === 'mat' ||
-      kind.form === 'cable' ||
-      device.power * device.dim < 15
-    )
-      return [];
+    const hit = tooNear(design, device, ground.pieces, catalogue);
+    if (!hit) return [];
+    const near = hit === 'wall' ? undefined : hit;
+    const clear = findDeviceKind(catalogue, device.kind)?.clearance?.value ?? 0;
     const { x, y, z } = device.at;
-    const near = ground.pieces.find(({ piece, solid: { bounds: b } }) => {
-      const row = findPieceKind(catalogue, piece.kind);
-      if (!row || row.group === 'stone' || row.look === 'clay' || row.look === 'metal' || row.look === 'open')
-        return false;
-      const dx = Math.max(b.x0 - x, 0, x - b.x1);
-      const dy = Math.max(b.y0 - y, 0, y - b.y1);
-      const dz = Math.max(b.z0 - z, 0, z - b.z1);
-      return Math.hypot(dx, dy, dz) < clear;
-    });
-    const { material, height, width, depth, top } = design.enclosure;
-    const melts = material === 'acrylic' || material === 'pvc' || material === 'timber';
-    const wall = Math.min(x, width - x, y, depth - y, top === 'solid' ? Math.abs(height - z) : Infinity);
-    if (!near && !(melts && z < height + 0.02 && wall < clear * 0.6)) return [];
+    const { material } = design.enclosure;
     return [
       {
         code: 'lamp-too-near',
