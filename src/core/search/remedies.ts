@@ -47,10 +47,10 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
       const [result] = yield [{ ask: 'judge', design: move.design }];
       const after = result?.of === 'judge' ? result.verdict : null;
       if (!after || !mendsIn(verdict, after, criterion, way)) continue;
-      kept.push({
-        label: labelOf(design, move.design, catalogue, effectOf(verdict, after, criterion)),
-        call: { edit: 'adoptFound', change: foundIn(move.design) },
-      });
+      const label = labelOf(design, move.design, catalogue, effectOf(verdict, after, criterion));
+      // Two that would be told alike are one.
+      if (kept.some((it) => JSON.stringify(it.label) === JSON.stringify(label))) continue;
+      kept.push({ label, call: { edit: 'adoptFound', change: foundIn(move.design) } });
     }
     found[code] = kept;
   }

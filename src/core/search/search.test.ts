@@ -183,6 +183,8 @@ describe('remedies', () => {
       const all = Object.entries(found).flatMap(([code, own]) => own.map((it) => ({ code, ...it })));
       expect(all.length).toBeGreaterThan(0);
       expect(all.some((it) => names.test(it.label.map(String).join('')))).toBe(true);
+      for (const own of Object.values(found))
+        expect(new Set(own.map((it) => JSON.stringify(it.label))).size).toBe(own.length);
       for (const { code, label, call } of all) {
         expect(told).toContain(code);
         const next = applyEdit(design, call!, catalogue);
