@@ -44,6 +44,7 @@ describe('files of every earlier version', () => {
     'rack-v8',
     'rack-v9',
     'rack-v10',
+    'rack-v11',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -77,6 +78,18 @@ describe('files of every earlier version', () => {
     ]);
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v8.rincon.json', 'utf8'));
     expect(before.ok && before.value.designs.every((it) => it.plan.standing === null)).toBe(true);
+  });
+
+  it('version 9 holds settings by season; a box of before, and what stood before its rebuild, has none', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v11.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v10.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    const limestone = read.value.designs.find((it) => it.name === 'Limestone')!;
+    expect(limestone.climate.seasons).toMatchObject([
+      { name: 'Summer', from: 6, until: 9, topCover: 0.2, mist: { everyDays: 1 }, devices: [{ dim: null }] },
+    ]);
+    expect(before.value.designs.every((it) => it.climate.seasons.length === 0)).toBe(true);
+    expect(before.value.designs.map((it) => it.plan.standing?.climate.seasons)).toContainEqual([]);
   });
 
   it('version 5 of the file carries the log, with only what was said; earlier ones have none', () => {

@@ -114,9 +114,10 @@ function nextDay(when: When, done: string | null, began: string, today: string):
   const next = done === null ? rule.after(noon(began), true) : rule.after(noon(done), false);
   // A rule that has ended is due no more within a life.
   if (!next) return dayPlus(today, 3650);
-  // Of what comes daily only the last is asked for: nobody mists twice for yesterday.
+  // Of what comes daily only the last is asked for: nobody mists twice for yesterday, nor sets last year's summer.
   const latest = rule.before(noon(today), true);
-  return latest && dayOf(latest) > dayOf(next) && intervalOf(when) <= 2 ? dayOf(latest) : dayOf(next);
+  const last = intervalOf(when) <= 2 || when.rrule.startsWith('FREQ=YEARLY');
+  return latest && dayOf(latest) > dayOf(next) && last ? dayOf(latest) : dayOf(next);
 }
 
 /** Days between two occurrences, roughly. */

@@ -46,4 +46,14 @@ export const monthly = (every = 1): When => ({
   by: 'calendar',
   rrule: `FREQ=MONTHLY${every === 1 ? '' : `;INTERVAL=${every}`};BYMONTHDAY=1`,
 });
+/** On the first day of some months. */
+export const yearly = (...months: readonly number[]): When => ({
+  by: 'calendar',
+  rrule: `FREQ=YEARLY;BYMONTH=${months.join(',')};BYMONTHDAY=1`,
+});
+/** Of a rule of days: only in some months. */
+export const inMonths = (when: When, months: readonly number[]): When =>
+  when.by === 'calendar' && months.length < 12
+    ? { by: 'calendar', rrule: `${when.rrule};BYMONTH=${months.join(',')}` }
+    : when;
 export const after = (days: number): When => ({ by: 'since', days });

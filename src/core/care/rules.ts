@@ -1,7 +1,8 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import { changeOvers, seasonsSaid } from '../climate/seasonWords';
+import { monthsOf, type Design } from '../design/schema';
 import { length, light, percent, say, type Said } from '../units';
-import { after, daily, monthly, weekly, type CareRule, type When } from './rule';
+import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type When } from './rule';
 
 /** Minutes since midnight as a time of day. */
 export const clock = (minute: number): string =>
@@ -10,6 +11,7 @@ export const clock = (minute: number): string =>
 /** Hours of UV a day that a tube is worn by. */
 const LIT_HOURS = 12;
 const NOTHING: Said = [];
+const allMonths = Array.from({ length: 12 }, (_, i) => i + 1);
 
 type Draft = Omit<CareRule, 'amount' | 'sitter'> & Partial<Pick<CareRule, 'amount' | 'sitter'>>;
 
@@ -40,15 +42,39 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
 
   // Water.
   const { mist } = climate;
-  if (mist.by === 'hand' && mist.times.length > 0)
-    add({
+  const misted = climate.seasons.filter((it) => it.mist !== null);
+  const plans = [
+    {
       id: 'mist',
-      group: 'water',
-      what: 'Mist by hand',
-      why: 'Before lights out the leaves drink and dry; the animal licks drops.',
-      when: daily(mist.everyDays),
-      amount: [mist.times.map((it) => `${it.seconds} pulls at ${clock(it.at)}`).join(', ')],
-      minutes: 2 * mist.times.length,
+      plan: mist,
+      months: allMonths.filter((month) => !misted.some((it) => monthsOf(it).includes(month))),
+    },
+    ...misted.flatMap((it) =>
+      it.mist ? [{ id: `mist-${it.id}`, plan: it.mist, months: monthsOf(it) }] : [],
+    ),
+  ];
+  if (mist.by === 'hand')
+    for (const { id, plan, months } of plans)
+      if (plan.times.length > 0 && months.length > 0)
+        add({
+          id,
+          group: 'water',
+          what: 'Mist by hand',
+          why: 'Before lights out the leaves drink and dry; the animal licks drops.',
+          when: inMonths(daily(plan.everyDays), months),
+          amount: [plan.times.map((it) => `${it.seconds} pulls at ${clock(it.at)}`).join(', ')],
+          minutes: 2 * plan.times.length,
+          sitter: true,
+        });
+  if (climate.seasons.length > 0)
+    add({
+      id: 'seasons',
+      group: 'equipment',
+      what: 'Change over the settings of the season',
+      why: 'One setting does not hold this box the year round: its room is warmer and damper in summer.',
+      when: yearly(...changeOvers(design)),
+      amount: seasonsSaid(design),
+      minutes: 5,
       sitter: true,
     });
   if (mist.by === 'nozzles' && mist.bottle !== null)

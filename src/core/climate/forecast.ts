@@ -1,5 +1,6 @@
 import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
+import { seasonOn, settingsOn } from '../design/seasonal';
 import { layGround, type GroundResult } from '../ground/layers';
 import { answersOf, bandsOf, type Answers, type Bands } from './answers';
 import type { BoxModel } from './box';
@@ -7,7 +8,7 @@ import { hidesOf, type HideClimate } from './hides';
 import { outfitOf, type Outfit } from './outfit';
 import { dayOfSeason, profileOf, standingOf, type Season } from './roomProfile';
 import { settle } from './settle';
-import { simulate, type Run, type SeriesName, type Timetable } from './simulate';
+import { SERIES, simulate, type Balance, type Run, type SeriesName, type Timetable } from './simulate';
 import { timetableOf } from './timetable';
 import { weatherOf, type Weather, type WeatherAsked } from './weather';
 import { zonesFor, type Zones } from './zones';
@@ -92,14 +93,19 @@ export function settled(
   return end;
 }
 
-/** @param from day of the year; @param known its outfit, where it was made for another season already */
+/**
+ * A design made ready to be played, with the settings of the part of the year it begins in.
+ * @param from day of the year
+ * @param known its outfit, where it was made for another day of the same settings already
+ */
 export function readyOf(
-  design: Design,
+  told: Design,
   catalogue: Catalogue,
   from: number,
   ground?: GroundResult,
   known?: Outfit,
 ): Ready {
+  const design = settingsOn(told, from);
   const outfit = known ?? outfitOf(design, ground ?? layGround(design, catalogue), catalogue);
   const profile = profileOf(design, catalogue);
   const tables = new Map<number, Timetable>();
@@ -155,6 +161,8 @@ export function forecast(
   const from = asked.span === 'year' ? 1 : dayOfSeason(asked.season, latitude);
   const ready = readyOf(design, catalogue, from, ground);
   const { cycle } = ready;
+  if (asked.span === 'year' && design.climate.seasons.length > 0)
+    return ofYear(design, catalogue, asked, ground ?? layGround(design, catalogue));
   const { days: least, every: fine, looser: exact } = SPANS[asked.span];
   const days = asked.span === 'year' ? least : cycle * Math.ceil(least / cycle);
   const long = asked.span === 'day' && days > FINE_DAYS;
@@ -163,6 +171,10 @@ export function forecast(
   const start = settled(ready);
   const weather = ready.weather(days + 1, asked.span === 'day' ? null : asked.seed);
   const run = simulate({ box: ready.box, weather, plan: ready.plan, days, every, start, looser });
+  return told(asked, design, ready, run, days);
+}
+
+function told(asked: ForecastAsked, design: Design, ready: Ready, run: Run, days: number): Forecast {
   const { bottle } = design.climate.mist;
   return {
     asked,
@@ -188,10 +200,93 @@ export function forecast(
     )
       .flat()
       .filter((it, i, all) => all.indexOf(it) === i),
-    from,
-    cycle,
+    from: ready.from,
+    cycle: ready.cycle,
     zones: zonesFor(ready.bands),
     spot: ready.box.columns[0].spot.area > 0 ? 'spot0' : ready.box.columns[1].spot.area > 0 ? 'spot1' : null,
     hides: hidesOf(run, ready.box.chambers),
+  };
+}
+
+/** A year whose settings change: each part of it goes on from where the one before ended, in one weather. */
+function ofYear(design: Design, catalogue: Catalogue, asked: ForecastAsked, ground: GroundResult): Forecast {
+  const { every, days, looser } = SPANS.year;
+  const first = readyOf(design, catalogue, 1, ground);
+  const weather = first.weather(days + 1, asked.seed);
+  const outfits = new Map<string | undefined, Outfit>([[seasonOn(design, 1)?.id, first.outfit]]);
+  const runs: Run[] = [];
+  let ready = first;
+  let y = settled(first);
+  for (let from = 0, to = 0; from < days; from = to) {
+    const season = seasonOn(design, from + 1)?.id;
+    while (to < days && seasonOn(design, to + 1)?.id === season) to += 1;
+    ready = readyOf(design, catalogue, from + 1, ground, outfits.get(season));
+    outfits.set(season, ready.outfit);
+    const run = simulate({
+      box: ready.box,
+      weather: cutFrom(weather, from),
+      // Whoever mists every so many days begins with the change-over.
+      plan: ready.plan,
+      days: to - from,
+      every,
+      start: y,
+      looser,
+    });
+    runs.push(run);
+    y = run.end;
+  }
+  const widest = [...outfits.values()].sort((a, b) => b.box.wetters.length - a.box.wetters.length)[0];
+  const whole = joined(runs);
+  return told(asked, design, { ...first, box: widest?.box ?? first.box }, whole, days);
+}
+
+const cutFrom = ({ step, temperature, ratio, sun }: Weather, day: number): Weather => {
+  const at = Math.round((day * 86_400) / step);
+  return {
+    step,
+    temperature: temperature.subarray(at),
+    ratio: ratio.subarray(at),
+    sun: sun.subarray(at),
+  };
+};
+
+/** Runs that follow each other as one. Of what is given by hand in some parts only, the others count as nothing. */
+function joined(runs: readonly Run[]): Run {
+  const last = runs.at(-1);
+  if (!last) throw new Error('a year has at least one part');
+  // Each run records its own beginning, which is the end of the one before it.
+  const all = (of: (run: Run) => Float32Array | undefined): Float32Array =>
+    Float32Array.from(runs.flatMap((run, i) => [...(of(run) ?? [])].slice(i === 0 ? 0 : 1)));
+  const longest = (of: (run: Run) => readonly unknown[]): number =>
+    runs.reduce((most, it) => Math.max(most, of(it).length), 0);
+  const sums = (of: (run: Run) => readonly number[]): number[] =>
+    Array.from({ length: longest(of) }, (_, k) => runs.reduce((sum, it) => sum + (of(it)[k] ?? 0), 0));
+  const begins = runs.map((_, i) => runs.slice(0, i).reduce((sum, it) => sum + it.days * 86_400, 0));
+  const balance = (of: (run: Run) => Balance): Balance => ({
+    in: runs.reduce((sum, it) => sum + of(it).in, 0),
+    out: runs.reduce((sum, it) => sum + of(it).out, 0),
+    change: runs.reduce((sum, it) => sum + of(it).change, 0),
+    off: Math.max(...runs.map((it) => of(it).off)),
+  });
+  return {
+    t: Float64Array.from(
+      runs.flatMap((run, i) => [...run.t].slice(i === 0 ? 0 : 1).map((t) => t + (begins[i] ?? 0))),
+    ),
+    series: Object.fromEntries(SERIES.map((name) => [name, all((run) => run.series[name])])) as Run['series'],
+    end: last.end,
+    water: balance((it) => it.water),
+    heat: balance((it) => it.heat),
+    powers: Array.from({ length: longest((it) => it.powers) }, (_, k) => all((run) => run.powers[k])),
+    drawn: sums((it) => it.drawn),
+    used: sums((it) => it.used),
+    poured: runs.reduce((sum, it) => sum + it.poured, 0),
+    chambers: last.chambers.map(({ piece }, k) => ({
+      piece,
+      temperature: all((run) => run.chambers[k]?.temperature),
+      humidity: all((run) => run.chambers[k]?.humidity),
+      store: all((run) => run.chambers[k]?.store),
+    })),
+    steps: runs.reduce((sum, it) => sum + it.steps, 0),
+    days: runs.reduce((sum, it) => sum + it.days, 0),
   };
 }

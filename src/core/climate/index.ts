@@ -19,6 +19,7 @@ export * from './outfit';
 export * from './spray';
 export * from './timetable';
 export * from './roomProfile';
+export * from './seasonWords';
 export * from './basking';
 export * from './drills';
 export * from './calibrate';

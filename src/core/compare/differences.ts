@@ -1,4 +1,5 @@
 import { findAnimal, findCrew, findDeviceKind, findMaterial, findPlant, type Catalogue } from '../catalogue';
+import { monthWords, seasonLines } from '../climate/seasonWords';
 import type { Corners, Design, Layer } from '../design';
 import { length, percent, temperature, type Said } from '../units';
 
@@ -95,6 +96,13 @@ function linesOf(
       ? 'none'
       : `${climate.mist.times.length} times, ${climate.mist.times.reduce((sum, it) => sum + it.seconds, 0)} s${climate.mist.everyDays > 1 ? ` every ${climate.mist.everyDays} days` : ' a day'}, by ${climate.mist.by}`,
   ]);
+  for (const season of climate.seasons)
+    for (const { what, then } of seasonLines(design, season))
+      put(
+        'climate',
+        `${season.name} (${monthWords(season)}): ${what.charAt(0).toLowerCase()}${what.slice(1)}`,
+        then,
+      );
   put('climate', 'Hours of light', [
     `${Math.round((climate.day.off - climate.day.on) / 6) / 10}, from ${String(Math.floor(climate.day.on / 60)).padStart(2, '0')}:${String(climate.day.on % 60).padStart(2, '0')}`,
   ]);

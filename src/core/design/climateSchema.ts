@@ -96,6 +96,51 @@ export const ClimateRoom = z.strictObject({
 });
 export type ClimateRoom = z.infer<typeof ClimateRoom>;
 
+/** 1 to 12. */
+const month = z.number().int().min(1).max(12);
+
+const Mist = z.strictObject({
+  by: z.enum(['hand', 'nozzles']),
+  /** s of nozzles or pulls of a hand sprayer, each time. */
+  times: z.array(z.strictObject({ at: minute, seconds: z.number().finite().min(1).max(3600) })).max(24),
+  everyDays: z.number().int().min(1).max(30),
+  /** What it draws on, m³; null: the mains. */
+  bottle: z.number().finite().min(0.0001).max(2).nullable(),
+});
+
+const held = <T extends z.ZodType>(value: T) => z.strictObject({ day: value, night: value });
+
+/** A device as it is set for a part of the year. */
+export const SeasonDevice = z.strictObject({
+  device: id,
+  /** When it is on, a clock without spans: off; null: as in the rest of the year, and so below. */
+  timer: Timer.nullable(),
+  /** Of its power. */
+  dim: z.number().finite().min(0.05, 'at least 5 %; what is dark is off').max(1).nullable(),
+  /** What its thermostat holds, °C; of its halves null is off then. */
+  thermostat: held(degrees.nullable()).nullable(),
+  humidistat: held(share.nullable()).nullable(),
+});
+export type SeasonDevice = z.infer<typeof SeasonDevice>;
+
+/** Settings for a part of the year, in place of those of the rest: whole months, over New Year where it ends before it begins. */
+export const SeasonSettings = z.strictObject({
+  id,
+  name: z.string().min(1).max(40),
+  /** First and last month. */
+  from: month,
+  until: month,
+  /** Share of the top that is covered; null: as in the rest of the year, and so below. */
+  topCover: share.nullable(),
+  mist: Mist.pick({ times: true, everyDays: true }).nullable(),
+  devices: z.array(SeasonDevice).max(40),
+});
+export type SeasonSettings = z.infer<typeof SeasonSettings>;
+
+/** The months of a part of the year, in order from its first. */
+export const monthsOf = ({ from, until }: Pick<SeasonSettings, 'from' | 'until'>): readonly number[] =>
+  Array.from({ length: ((until - from + 12) % 12) + 1 }, (_, i) => ((from - 1 + i) % 12) + 1);
+
 /** What makes the climate of the box. */
 export const Climate = z.strictObject({
   room: ClimateRoom,
@@ -111,14 +156,7 @@ export const Climate = z.strictObject({
   vents: z.array(Vent).max(12),
   /** Gauze over the top. */
   topGauze: id,
-  mist: z.strictObject({
-    by: z.enum(['hand', 'nozzles']),
-    /** s of nozzles or pulls of a hand sprayer, each time. */
-    times: z.array(z.strictObject({ at: minute, seconds: z.number().finite().min(1).max(3600) })).max(24),
-    everyDays: z.number().int().min(1).max(30),
-    /** What it draws on, m³; null: the mains. */
-    bottle: z.number().finite().min(0.0001).max(2).nullable(),
-  }),
+  mist: Mist,
   /** When falls and drip walls run. */
   falls: Timer,
   /** When dishes and pools are filled again; null: nobody does. */
@@ -141,6 +179,13 @@ export const Climate = z.strictObject({
       }),
     })
     .nullable(),
+  /** Parts of the year that are set otherwise. */
+  seasons: z
+    .array(SeasonSettings)
+    .max(4)
+    .refine((all) => new Set(all.flatMap(monthsOf)).size === all.flatMap(monthsOf).length, {
+      message: 'two of them hold the same month; let one end before the other begins',
+    }),
 });
 export type Climate = z.infer<typeof Climate>;
 
@@ -167,4 +212,5 @@ export const BARE_CLIMATE: Climate = {
   fills: 540,
   meter: null,
   calibration: null,
+  seasons: [],
 };

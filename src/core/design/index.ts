@@ -1,6 +1,7 @@
 export * from './schema';
 export * from './edits';
 export * from './regions';
+export * from './seasonal';
 export { mixOfRecipe } from './mixOfRecipe';
 export * from './propose';
 export * from './migrate';

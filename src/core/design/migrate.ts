@@ -145,6 +145,21 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 8,
+    name: 'settings by season',
+    up: (document) => {
+      const set = (of: unknown): unknown => ({ seasons: [], ...(of as Record<string, unknown> | undefined) });
+      // What stood before a rebuild has a climate of its own.
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        climate: set(document.climate),
+        ...(standing ? { plan: { ...plan, standing: { ...standing, climate: set(standing.climate) } } } : {}),
+      };
+    },
+  },
 ];
 
 export type Migrated =

@@ -1,23 +1,25 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
 import type { Design, Device } from '../design/schema';
-import { TOLERANCE } from '../verdict/criteria';
+import { BEARS, TOLERANCE } from '../verdict/criteria';
 import type { Measured } from '../verdict/year';
 import type { Fault } from './moves';
 import type { Seen } from './look';
 
 /** Share of hours a first look must find inside before a design is worth judging. */
 const AIM = 0.94;
-/** What an hour of harm weighs beside one that is merely not wanted. */
-const HARM = 1.5;
+/** What a place that does harm weighs beside one that is merely not wanted, and what each of its hours does besides. */
+const HARM = { place: 1, hours: 2 } as const;
 /** What UV out of its zone weighs: as a place that is never inside. */
 const UV_OUT = 1;
 
 /** How far a place is from holding: hours that are missing, and how far outside they are. */
 export function lackOf(it: Measured): number {
-  const missing = Math.max(0, AIM - it.inside) + HARM * Math.max(0, AIM - it.borne);
+  const harm = Math.max(0, BEARS - it.borne);
+  const missing = Math.max(0, AIM - it.inside) + HARM.hours * harm + (harm > 0 ? HARM.place : 0);
   if (missing === 0) return 0;
   // Degree-hours a day, up to where more of them tell no more.
-  return missing + 0.04 * Math.min(40, it.weight / TOLERANCE[it.criterion.measure]);
+  const tolerance = TOLERANCE[it.criterion.measure];
+  return missing + 0.04 * (Math.min(40, it.weight / tolerance) + Math.min(40, it.harm / tolerance));
 }
 
 export const lacking = ({ measured, uv }: Seen): number =>
@@ -78,6 +80,10 @@ export function burdenOf(
   if (JSON.stringify(a.made) !== JSON.stringify(b.made)) changes += 1;
   if (JSON.stringify(x.mist) !== JSON.stringify(y.mist)) changes += 1;
   if (JSON.stringify(x.day) !== JSON.stringify(y.day)) changes += 1;
+  // What changes over is set anew twice a year, for as long as the box stands.
+  if (JSON.stringify(x.seasons) !== JSON.stringify(y.seasons))
+    for (const { topCover, mist, devices } of y.seasons)
+      changes += 2 * (Number(topCover !== null) + Number(mist !== null) + devices.length);
   const byHand = y.mist.by === 'hand' ? (7 * y.mist.times.length) / y.mist.everyDays : 0;
   const fills = y.devices.filter((it) => findDeviceKind(catalogue, it.kind)?.form === 'fogger').length;
   return { price, things, changes, watts: seen.watts, water: seen.water, hands: byHand + 2 * fills };

@@ -19,6 +19,9 @@ export type Task =
     }
   | { readonly ask: 'judge'; readonly design: Design };
 
+/** Share of the tolerance that is not granted to what is borne: weather leads further out than a mean day. */
+const SAFE = 1.6;
+
 /** What a first look saw. */
 export interface Seen {
   readonly measured: readonly Measured[];
@@ -63,8 +66,8 @@ function look(
     days += run.days;
   }
   return {
-    measured: measure(year, animal, criteria, strict),
-    uv: judgeUv(design, animal, ground, catalogue, year.outfit.lit)?.answer ?? null,
+    measured: measure(year, animal, criteria, strict, SAFE),
+    uv: judgeUv(design, animal, ground, catalogue)?.answer ?? null,
     rest: year.rest,
     peaks: Object.fromEntries(heatersOf(year).map((it) => [it.device, it.needs])),
     watts: used / Math.max(1, days) / 86_400,

@@ -1,5 +1,6 @@
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import type { Design, Device } from '../design/schema';
+import { criteriaOf } from '../verdict/criteria';
 import type { Measured } from '../verdict/year';
 import {
   baskingLamp,
@@ -39,6 +40,8 @@ export interface Locks {
   readonly vents: boolean;
   readonly lights: boolean;
   readonly mist: boolean;
+  /** One setting for the whole year. */
+  readonly seasons: boolean;
   /** Nothing new is bought. */
   readonly buying: boolean;
   /** Devices by id that stay as they are, settings and all. */
@@ -49,6 +52,7 @@ export const NO_LOCKS: Locks = {
   vents: false,
   lights: false,
   mist: false,
+  seasons: false,
   buying: false,
   devices: [],
 };
@@ -127,9 +131,14 @@ function strip(by: number): Maker {
 const stripMore = strip(0.02);
 const stripLess = strip(-0.02);
 
+/** °C that are borne without harm at the most. */
+const warmestBorne = (animal: Animal, when: 'day' | 'night'): number =>
+  criteriaOf(animal, { moistHide: false }).find((it) => it.id === (when === 'day' ? 'warm' : 'night'))?.borne
+    .high ?? 30;
+
 /** Set points of the dark heater, by as much as the place is off. */
 function heaterSet(when: 'day' | 'night', sign: 1 | -1): Maker {
-  return ({ design, animal, catalogue, locks }, { by }) => {
+  return ({ design, animal, catalogue, locks }, { by, it: { criterion } }) => {
     const heaters = darkHeaters(design, catalogue).filter((it) => it.thermostat && free(locks, it));
     const ids = heaters.map((it) => it.id);
     const thermostat = heaters[0]?.thermostat;
@@ -144,14 +153,21 @@ function heaterSet(when: 'day' | 'night', sign: 1 | -1): Maker {
         thermostat: it.thermostat && { ...it.thermostat, [when]: value },
       })),
     });
-    if (set === null) return sign > 0 ? [at(band.low + 0.5), at((band.low + band.high) / 2)] : [];
+    if (set === null) {
+      if (sign < 0) return [];
+      const dry = criterion.measure === 'humidity' ? [band.high, warmestBorne(animal, when) - 0.5] : [];
+      return [band.low + 0.5, (band.low + band.high) / 2, ...dry].map(at);
+    }
     // Into the band and not only to the edge of what is tolerated; or a little.
     const steps = [clamp(round(by + 0.8, 0.5), 1, 7), 0.5];
     const wanted = sign > 0 ? band.low + 0.5 : band.high - 0.5;
+    // Warm air is drier: where it is far too damp, as warm as is borne.
+    const dry = sign > 0 && criterion.measure === 'humidity' ? warmestBorne(animal, when) - 0.5 : set;
     const next = [
       ...steps.map((step) => clamp(round(set + sign * step, 0.5), 5, 45)),
       // Straight to where it is wanted, from far off.
       ...(sign * (wanted - set) > 0 ? [wanted] : []),
+      ...(dry > set ? [dry] : []),
     ];
     const moves = [...new Set(next)].map((it) => (it === set ? null : at(it)));
     return sign < 0 && (when === 'night' || animal.climate.basking)

@@ -1,12 +1,14 @@
 import { findAnimal, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
-import { HOLDS } from '../verdict/criteria';
-import type { Verdict } from '../verdict/verdict';
+import { outOfReach } from '../verdict/bound';
+import { BEARS, HOLDS } from '../verdict/criteria';
+import { borneIn, type Verdict } from '../verdict/verdict';
 import { GLANCE, type YearRun } from '../verdict/year';
 import { burdenOf, faultsOf, lacking, weigh, type Aim, type Burden } from './cost';
 import { NOTHING, type Result, type Seen, type Task } from './look';
 import { lampsTooNear } from './fittings';
 import { easements, movesFor, NO_LOCKS, type Locks, type Move } from './moves';
+import { seasonMoves } from './seasons';
 
 /** A search: asks for tasks, several at once, and is given their results in the same order. */
 export type Searching<T> = Generator<readonly Task[], T, readonly Result[]>;
@@ -44,11 +46,14 @@ const FAULTS = 4;
 const IN_HAND = 0.04;
 /** Share of hours that are missing until a judged design holds, with some in hand. */
 const missingIn = (verdict: Verdict): number =>
-  verdict.places.reduce((sum, it) => sum + Math.max(0, HOLDS + IN_HAND - it.inside), 0);
+  verdict.places.reduce(
+    (sum, it) => sum + Math.max(0, HOLDS + IN_HAND - it.inside) + (borneIn(it) ? 0 : 1),
+    0,
+  );
 
 /**
  * Changes a design step by step until its climate holds: of all changes that could mend what is furthest outside, each
- * played on the mean days of winter and summer, the best is taken; where none helps, two at once. What holds on its mean
+ * played on the mean days of winter and summer, the best is taken; where none helps, those of a part of the year, then two at once. What holds on its mean
  * days is judged with its weathers, and once more with more in hand where those lead it out. Deterministic.
  */
 export function* climb(asked: SearchAsked): Searching<Climbed> {
@@ -70,11 +75,23 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
     looks += tried.looks;
     return tried.all.map((it) => ({ ...it, cost: costOf(it.move.design, it.seen) }));
   }
-  const movesOf = (it: Design, seen: Seen, count: number, each = Infinity): readonly Move[] => {
+  // What no fitting reaches in this room is not tried for, as long as it does no harm.
+  const beyond = animal ? outOfReach(asked.design, animal, catalogue) : new Set<string>();
+  const hopeful = (of: Seen) =>
+    faultsOf(of.measured).filter(
+      ({ it, way }) => way === 'under' || it.borne < BEARS || !beyond.has(`${it.season} ${it.criterion.id}`),
+    );
+  const movesOf = (
+    it: Design,
+    seen: Seen,
+    count: number,
+    each = Infinity,
+    of: typeof movesFor = movesFor,
+  ): readonly Move[] => {
     const found = new Map<string, Move>();
     if (animal)
-      for (const fault of faultsOf(seen.measured).slice(0, count))
-        for (const move of movesFor({ design: it, animal, catalogue, locks }, fault).slice(0, each))
+      for (const fault of hopeful(seen).slice(0, count))
+        for (const move of of({ design: it, animal, catalogue, locks }, fault).slice(0, each))
           if (!found.has(move.id)) found.set(move.id, move);
     return [...found.values()];
   };
@@ -93,10 +110,16 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
       seen = again;
     }
     let cost = costOf(design, seen);
-    while (looks < most && faultsOf(seen.measured).length > 0) {
+    while (looks < most && hopeful(seen).length > 0) {
       const tried = yield* tryAll(movesOf(design, seen, FAULTS), seen.rest);
-      const ranked = [...tried].sort((a, b) => a.cost - b.cost);
+      let ranked = [...tried].sort((a, b) => a.cost - b.cost);
       let next = ranked[0];
+      if (!next || next.cost > cost - gain(cost)) {
+        // Where one setting a year does not do: settings of the part of the year that is outside.
+        const parted = yield* tryAll(movesOf(design, seen, FAULTS, 10, seasonMoves), seen.rest);
+        ranked = [...ranked, ...parted].sort((a, b) => a.cost - b.cost);
+        next = ranked[0];
+      }
       if ((!next || next.cost > cost - gain(cost)) && cost < PAIRS) {
         next = undefined;
         for (const half of ranked.slice(0, 3)) {
@@ -112,7 +135,7 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
       ({ seen, cost } = next);
       design = next.move.design;
     }
-    const glancing = faultsOf(seen.measured).length === 0;
+    const glancing = hopeful(seen).length === 0;
     const [judged] = yield [{ ask: 'judge', design }];
     const verdict = judged?.of === 'judge' ? judged.verdict : null;
     if (!verdict) break;

@@ -5,7 +5,7 @@ import { dayOfSeason, profileOf, standingOf, type Season } from '../climate/room
 import { weatherOf } from '../climate/weather';
 import { pressureAt } from '../climate/air';
 import type { Design } from '../design/schema';
-import { BEARS, criteriaOf, TOLERANCE, type CriterionId } from './criteria';
+import { BEARS, criteriaOf, HOLDS, TOLERANCE, type Criterion, type CriterionId } from './criteria';
 import { ALL_SEASONS } from './year';
 
 /** Why no fitting of this box can make it bearable: the room itself is beyond what the kind bears. */
@@ -22,6 +22,84 @@ export interface Bound {
   readonly cure: number;
 }
 
+/** An hour of the room's mean day. */
+interface Hour {
+  readonly day: boolean;
+  readonly t: number;
+  readonly ratio: number;
+}
+
+/** The mean day of the room, season by season, its hours told by the light of the box. */
+function hoursOf(design: Design, catalogue: Catalogue, season: Season): readonly Hour[] {
+  const profile = profileOf(design, catalogue);
+  const pressure = pressureAt(design.climate.room.altitude);
+  const from = dayOfSeason(season, design.climate.room.latitude);
+  const room = weatherOf({
+    profile,
+    // The sun on its panes can be kept off.
+    standing: { ...standingOf(design), window: null },
+    pressure,
+    from,
+    days: 1,
+    seed: null,
+    front: 0,
+  });
+  const { from: on, to: off } = lightHours(design.climate, from);
+  return Array.from({ length: 24 }, (_, hour) => ({
+    day: hour * 3600 >= on && hour * 3600 < off,
+    t: room.temperature[hour] ?? 0,
+    ratio: room.ratio[hour] ?? 0,
+  }));
+}
+
+/** The room as a criterion meets it: hour by hour, at the warmest that is allowed where it is about damp; in order. */
+function valuesOf(
+  hours: readonly Hour[],
+  { id }: Criterion,
+  warmest: (day: boolean) => number,
+  pressure: number,
+): readonly number[] {
+  const byDay = id === 'cool' || id === 'humidity-day';
+  const damp = id === 'humidity-day' || id === 'humidity-night';
+  return hours
+    .filter((it) => it.day === byDay)
+    .map((it) => (damp ? relativeAt(Math.max(it.t, warmest(byDay)), it.ratio, pressure) : it.t))
+    .sort((a, b) => a - b);
+}
+
+/** What the room alone can put out of reach. */
+const FROM_ROOM: readonly CriterionId[] = ['cool', 'night', 'humidity-day', 'humidity-night'];
+
+const warmestOf =
+  (criteria: readonly Criterion[], edge: 'wanted' | 'borne') =>
+  (day: boolean): number =>
+    (criteria.find((it) => it.id === (day ? 'warm' : 'night'))?.[edge].high ?? 40) + TOLERANCE.temperature;
+
+/** K by which evaporation and turned hours may cool at the most, as told by the search’s own box; points by which drying may. */
+const HELPED = { temperature: 1.2, humidity: 0.03 } as const;
+
+/**
+ * Places whose wanted band no fitting reaches in this room: its own mean day is beyond it for longer than a box that holds
+ * may be, with what evaporation can do counted. As `season criterion`.
+ */
+export function outOfReach(design: Design, animal: Animal, catalogue: Catalogue): ReadonlySet<string> {
+  const criteria = criteriaOf(animal, { moistHide: false });
+  const pressure = pressureAt(design.climate.room.altitude);
+  const found = new Set<string>();
+  for (const season of ALL_SEASONS) {
+    const hours = hoursOf(design, catalogue, season);
+    for (const criterion of criteria) {
+      const { id, wanted, measure } = criterion;
+      const most = wanted.high + TOLERANCE[measure] + HELPED[measure];
+      if (!FROM_ROOM.includes(id) || (measure === 'humidity' && most >= 1)) continue;
+      const values = valuesOf(hours, criterion, warmestOf(criteria, 'wanted'), pressure);
+      const share = values.filter((it) => it > most).length / Math.max(1, values.length);
+      if (share > 1 - HOLDS) found.add(`${season} ${id}`);
+    }
+  }
+  return found;
+}
+
 /**
  * With everything off and open a box is as its room. Warmth and vapour can be added to it, hardly taken away: so where the
  * room, on its mean day of a season, is warmer than the kind bears for longer than it bears it, or holds so much vapour
@@ -30,67 +108,41 @@ export interface Bound {
  */
 export function boundOf(design: Design, animal: Animal, catalogue: Catalogue): Bound | null {
   const criteria = criteriaOf(animal, { moistHide: false });
-  const profile = profileOf(design, catalogue);
   const pressure = pressureAt(design.climate.room.altitude);
+  const warmest = warmestOf(criteria, 'borne');
   const found: Bound[] = [];
   for (const season of ALL_SEASONS) {
-    const from = dayOfSeason(season, design.climate.room.latitude);
-    const room = weatherOf({
-      profile,
-      // The sun on its panes can be kept off.
-      standing: { ...standingOf(design), window: null },
-      pressure,
-      from,
-      days: 1,
-      seed: null,
-      front: 0,
-    });
-    const { from: on, to: off } = lightHours(design.climate, from);
-    const hours = Array.from({ length: 24 }, (_, hour) => ({
-      day: hour * 3600 >= on && hour * 3600 < off,
-      t: room.temperature[hour] ?? 0,
-      ratio: room.ratio[hour] ?? 0,
-    }));
-    const warmest = (day: boolean): number =>
-      criteria.find((it) => it.id === (day ? 'warm' : 'night'))?.borne.high ?? 40;
+    const hours = hoursOf(design, catalogue, season);
     for (const criterion of criteria) {
       const { id, borne, measure } = criterion;
-      const damp = id === 'humidity-day' || id === 'humidity-night';
-      if (id !== 'cool' && id !== 'night' && !damp) continue;
-      const byDay = id === 'cool' || id === 'humidity-day';
+      const damp = measure === 'humidity';
       const most = borne.high + TOLERANCE[measure];
-      if (damp && most >= 1) continue;
-      const values = hours
-        .filter((it) => it.day === byDay)
-        .map((it) =>
-          damp
-            ? relativeAt(Math.max(it.t, warmest(byDay) + TOLERANCE.temperature), it.ratio, pressure)
-            : it.t,
-        )
-        .sort((a, b) => a - b);
+      if (!FROM_ROOM.includes(id) || (damp && most >= 1)) continue;
+      const values = valuesOf(hours, criterion, warmest, pressure);
       if (values.length === 0) continue;
       const share = values.filter((it) => it > most).length / values.length;
       if (share <= 1 - BEARS) continue;
+      const byDay = id === 'cool' || id === 'humidity-day';
       // Brought down until all but the hours it may be outside are borne.
       const at = values[Math.min(values.length - 1, Math.floor(BEARS * values.length))] ?? most;
       const own = hours.filter((it) => it.day === byDay);
-      const mean = (of: (it: (typeof own)[number]) => number): number =>
+      const mean = (of: (it: Hour) => number): number =>
         own.reduce((sum, it) => sum + of(it), 0) / Math.max(1, own.length);
-      const room0 = damp ? mean((it) => relativeAt(it.t, it.ratio, pressure)) : mean((it) => it.t);
+      const room = damp ? mean((it) => relativeAt(it.t, it.ratio, pressure)) : mean((it) => it.t);
       found.push({
         what: damp ? 'too damp' : 'too warm',
         season,
         criterion: id,
         share,
         borne: borne.high,
-        room: room0,
+        room,
         cure: damp
           ? relativeAt(
               mean((it) => it.t),
-              ratioAt(warmest(byDay) + TOLERANCE.temperature, most, pressure),
+              ratioAt(warmest(byDay), most, pressure),
               pressure,
             )
-          : room0 - (at - most),
+          : room - (at - most),
       });
     }
   }

@@ -24,14 +24,19 @@ export interface CrewJudged {
 }
 
 /** The box as plants and crew find it, from its own year. */
-export const surveyFrom = ({ outfit, played }: YearRun): Survey => ({
+export const surveyFrom = ({ played }: YearRun): Survey => ({
   guessed: false,
-  seasons: [...new Set(played.map((it) => it.season))].map((season) => {
+  seasons: [...new Set(played.map((it) => it.season))].flatMap((season) => {
     const own = played.filter((it) => it.season === season);
-    return seasonOf(
-      { season, runs: own.map((it) => it.run), light: own[0]?.plan(0).day[0] ?? { from: 0, to: 0 } },
-      outfit,
-    );
+    const [first] = own;
+    return first
+      ? [
+          seasonOf(
+            { season, runs: own.map((it) => it.run), light: first.plan(0).day[0] ?? { from: 0, to: 0 } },
+            first.outfit,
+          ),
+        ]
+      : [];
   }),
 });
 

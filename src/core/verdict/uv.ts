@@ -2,6 +2,7 @@ import type { Animal, Catalogue } from '../catalogue';
 import { baskingPoint, warmPlace } from '../climate/basking';
 import { lampsOf, uvAt, type Lit } from '../climate/lamps';
 import type { Design } from '../design/schema';
+import { isOff, withSettings } from '../design/seasonal';
 import { siteAt } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
 import { seenFrom, uvFrom, type Point3 } from '../light/field';
@@ -19,6 +20,8 @@ export interface UvJudged {
   readonly shade: number;
   readonly lamps: readonly string[];
   readonly answer: 'inside' | 'weak' | 'strong' | 'no shade';
+  /** Name of the part of the year this is met in, where its settings are not those of the rest; null: the whole year. */
+  readonly season: string | null;
 }
 
 /** Share of the brightest place that a shaded one may have (common practice: out of the beam, behind a leaf). */
@@ -54,7 +57,12 @@ export function brightestPlace(
   return { place: up({ ...at, z: siteAt(design).groundAt(at.x, at.y) }), at: 'ground' };
 }
 
-/** Judges UV by the middle of what is known of the lamps; null without any for a kind that needs none. */
+/**
+ * Judges UV by the middle of what is known of the lamps, in every part of the year that is set otherwise: the first that is
+ * out of its zone, else that of the whole year.
+ * @param known its lamps, where they were made already
+ * @returns null without any lamp for a kind that needs none
+ */
 export function judgeUv(
   design: Design,
   animal: Animal,
@@ -62,8 +70,27 @@ export function judgeUv(
   catalogue: Catalogue,
   known?: readonly Lit[],
 ): UvJudged | null {
+  const whole = judgedAs(design, animal, ground, catalogue, null, known);
+  if (whole?.answer !== 'inside') return whole;
+  for (const season of design.climate.seasons) {
+    const own = judgedAs(withSettings(design, season), animal, ground, catalogue, season.name);
+    if (own && own.answer !== 'inside') return own;
+  }
+  return whole;
+}
+
+function judgedAs(
+  design: Design,
+  animal: Animal,
+  ground: GroundResult,
+  catalogue: Catalogue,
+  season: string | null,
+  known?: readonly Lit[],
+): UvJudged | null {
   const zone = animal.climate.uvZone.value as UvZone;
-  const lit = (known ?? lampsOf(design, catalogue, null)).filter((it) => it.lamp.uvIndex > 0);
+  const lit = (known ?? lampsOf(design, catalogue, null)).filter(
+    (it) => it.lamp.uvIndex > 0 && !isOff(it.device),
+  );
   const [least, most] = UV_ZONES[zone].maximum;
   // Kinds of the shade meet little and are kept without as well.
   const wanted = { low: zone === 1 ? 0 : least, high: most };
@@ -80,6 +107,7 @@ export function judgeUv(
     index,
     shade,
     lamps: lit.map((it) => it.device.id),
+    season,
     answer:
       middle < wanted.low
         ? 'weak'

@@ -12,7 +12,7 @@ import { judgeUv, type UvJudged } from './uv';
 import { GLANCE, JUDGING, measure, playYear, type Measured, type Playing, type YearRun } from './year';
 
 /** Raised whenever the same design may be judged otherwise: what was kept of older ones is forgotten. */
-export const ENGINE_VERSION = 17;
+export const ENGINE_VERSION = 18;
 
 /** What is said of a design once its year was played. */
 export type Answer = 'holds' | 'holds-but' | 'fails' | 'cannot';
@@ -131,7 +131,7 @@ export function judgeDesign({
   const year = playYear(design, catalogue, ground, playing);
   const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
   const places = measure(year, animal, criteria).map(placed);
-  const uv = judgeUv(design, animal, ground, catalogue, year.outfit.lit);
+  const uv = judgeUv(design, animal, ground, catalogue);
   const survey = surveyFrom(year);
   const plants = judgePlants(design, ground, catalogue, survey);
   const crew = judgeCrew(design, ground, catalogue, survey);
@@ -165,9 +165,9 @@ export function judgeDesign({
   };
 }
 
-function daysOf({ outfit, played }: YearRun, design: Design, bands: Bands): readonly DayTold[] {
+function daysOf({ played }: YearRun, design: Design, bands: Bands): readonly DayTold[] {
   const { bottle } = design.climate.mist;
-  return [...new Map(played.map((it) => [it.season, it])).values()].map(({ season, run, plan }) => {
+  return [...new Map(played.map((it) => [it.season, it])).values()].map(({ season, run, plan, outfit }) => {
     const told = answersOf({
       run,
       box: outfit.box,
@@ -193,18 +193,19 @@ function daysOf({ outfit, played }: YearRun, design: Design, bands: Bands): read
 /** Share of the hours over which a heater may need more than is told of it. */
 const HARDEST = 0.05;
 
-export function heatersOf({ outfit, played }: YearRun): readonly HeaterTold[] {
-  return outfit.heaterDevices.map(({ id, power, dim }, index) => ({
-    device: id,
-    full: power * dim,
-    needs: Math.max(
-      0,
-      ...played.map(({ run }) => {
-        const all = Float32Array.from(run.powers[index] ?? []).sort();
-        return all[Math.floor((1 - HARDEST) * (all.length - 1))] ?? 0;
-      }),
-    ),
-  }));
+export function heatersOf({ played }: Pick<YearRun, 'played'>): readonly HeaterTold[] {
+  const needs = new Map<string, { full: number; needs: number }>();
+  for (const { run, outfit } of played)
+    outfit.heaterDevices.forEach(({ id, power, dim }, index) => {
+      const all = Float32Array.from(run.powers[index] ?? []).sort();
+      const hardest = all[Math.floor((1 - HARDEST) * (all.length - 1))] ?? 0;
+      const known = needs.get(id) ?? { full: 0, needs: 0 };
+      needs.set(id, {
+        full: Math.max(known.full, power * dim),
+        needs: Math.max(known.needs, hardest),
+      });
+    });
+  return [...needs].map(([device, it]) => ({ device, ...it }));
 }
 
 /** Whether a box does no harm in another room, by a first look. */

@@ -1,12 +1,13 @@
 import type { Animal, Catalogue } from '../catalogue';
 import { readyOf, settled } from '../climate/forecast';
-import { outfitOf, type Outfit } from '../climate/outfit';
+import type { Outfit } from '../climate/outfit';
 import { ImpossibleClimate } from '../climate/guard';
 import { dayOfSeason, type Season } from '../climate/roomProfile';
 import { simulate, type Run, type SeriesName, type Timetable } from '../climate/simulate';
 import type { WeatherAsked } from '../climate/weather';
 import { CHANGES, TOLERANCE, zonesFor } from '../climate/zones';
 import type { Design } from '../design/schema';
+import { seasonOn } from '../design/seasonal';
 import type { GroundResult } from '../ground/layers';
 import type { Criterion, CriterionId } from './criteria';
 
@@ -52,12 +53,13 @@ export const GLANCE: Playing = {
 /** One weather of a season, played. */
 export interface Played {
   readonly season: Season;
+  /** The box as it is set in that season. */
+  readonly outfit: Outfit;
   readonly run: Run;
   readonly plan: (day: number) => Timetable;
 }
 
 export interface YearRun {
-  readonly outfit: Outfit;
   readonly played: readonly Played[];
   /** Where each season came to rest: the next like box may begin there. */
   readonly rest: Readonly<Partial<Record<Season, Float64Array>>>;
@@ -90,11 +92,14 @@ function played(
   playing: Playing,
   near: YearRun['rest'],
 ): YearRun {
-  const outfit = outfitOf(design, ground, catalogue);
+  const outfits = new Map<string | undefined, Outfit>();
   const rest: Partial<Record<Season, Float64Array>> = {};
   const runs = playing.seasons.flatMap((season): Played[] => {
     const from = dayOfSeason(season, design.climate.room.latitude);
-    const bare = readyOf(design, catalogue, from, ground, outfit);
+    const part = seasonOn(design, from)?.id;
+    const bare = readyOf(design, catalogue, from, ground, outfits.get(part));
+    const { outfit } = bare;
+    outfits.set(part, outfit);
     const { shift } = playing;
     const ready = shift
       ? { ...bare, weather: (days: number, seed: number | null) => bare.weather(days, seed, from, shift) }
@@ -105,6 +110,7 @@ function played(
     const days = ready.cycle * Math.ceil(playing.days / ready.cycle);
     return playing.seeds.map((seed): Played => ({
       season,
+      outfit,
       plan: ready.plan,
       run: simulate({
         box: ready.box,
@@ -117,7 +123,7 @@ function played(
       }),
     }));
   });
-  return { outfit, played: runs, rest };
+  return { played: runs, rest };
 }
 
 /** How one place fares in one season, over all its weathers. */
@@ -230,22 +236,25 @@ const changes = (table: Timetable, at: number): boolean =>
 /**
  * Measures every criterion in every season played.
  * @param strict share of the tolerance that is not granted: a search on mean days leaves room for weather
+ * @param safe the same for what is borne
  */
 export function measure(
-  { outfit, played }: YearRun,
+  { played }: Pick<YearRun, 'played'>,
   animal: Animal,
   criteria: readonly Criterion[],
   strict = 0,
+  safe = strict,
 ): readonly Measured[] {
   const seasons = [...new Set(played.map((it) => it.season))];
   return criteria.flatMap((criterion) =>
     seasons.flatMap((season): Measured[] => {
       const half = HALF[criterion.id];
       const slack = TOLERANCE[criterion.measure] * (1 - strict);
+      const bears = TOLERANCE[criterion.measure] * (1 - safe);
       const { wanted, borne } = criterion;
       let [hours, inside, fine, under, over, weight, harm, sum, days] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
       let [low, high] = [Infinity, -Infinity];
-      for (const { run, plan } of played.filter((it) => it.season === season)) {
+      for (const { run, plan, outfit } of played.filter((it) => it.season === season)) {
         const read = readingOf(criterion.id, animal, outfit, run);
         if (!read) return [];
         days += run.days;
@@ -270,7 +279,7 @@ export function measure(
           if (past > 0) over += hour;
           if (short <= 0 && past <= 0) inside += hour;
           weight += Math.max(0, short, past) * hour;
-          const beyond = Math.max(0, borne.low - slack - least, most - borne.high - slack);
+          const beyond = Math.max(0, borne.low - bears - least, most - borne.high - bears);
           if (beyond === 0) fine += hour;
           harm += beyond * hour;
         }

@@ -25,6 +25,7 @@ import { ForecastTab } from './ForecastTab';
 import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
 import { FindTab } from './FindTab';
+import { SeasonsTab } from './SeasonsTab';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { useForecast } from './useForecast';
 import { useRemedies } from './useRemedies';
@@ -34,6 +35,7 @@ const TABS = [
   { value: 'forecast', label: 'Forecast' },
   { value: 'fittings', label: 'Lamps' },
   { value: 'mist', label: 'Mist' },
+  { value: 'seasons', label: 'Seasons' },
   { value: 'room', label: 'Room' },
   { value: 'find', label: 'What holds' },
   { value: 'drills', label: 'Drills' },
@@ -123,6 +125,16 @@ export function Climate() {
               </Button>
             )}
           </Box>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5, minHeight: 36 }}>
+            <Box sx={{ flex: 1 }}>
+              <VerdictMark state={verdict} full component="h2" />
+            </Box>
+            {verdict.at === 'known' && verdict.verdict.answer !== 'holds' && tab !== 'find' && (
+              <Button variant="outlined" onClick={() => setTab('find')}>
+                Find what holds
+              </Button>
+            )}
+          </Box>
           <Tabs
             value={tab}
             onChange={(_, next: ClimateTab) => setTab(next)}
@@ -164,22 +176,13 @@ export function Climate() {
               <FittingsTab selected={selected} onSelect={setChosen} forecast={forecast} />
             )}
             {tab === 'mist' && <MistTab forecast={forecast} />}
+            {tab === 'seasons' && <SeasonsTab />}
             {tab === 'room' && <RoomTab />}
             {tab === 'find' && <FindTab />}
             {tab === 'drills' && <DrillsTab season={season} />}
             {tab === 'calibration' && <CalibrationTab />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
-            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-              <Box sx={{ flex: 1 }}>
-                <VerdictMark state={verdict} full component="h2" />
-              </Box>
-              {verdict.at === 'known' && verdict.verdict.answer !== 'holds' && tab !== 'find' && (
-                <Button variant="outlined" onClick={() => setTab('find')}>
-                  Find what holds
-                </Button>
-              )}
-            </Box>
             <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
             <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
           </Box>

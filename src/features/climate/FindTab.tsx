@@ -32,11 +32,15 @@ const AIM: Readonly<Record<Aim, { readonly name: string; readonly why: string }>
   'least electricity': { name: 'Least electricity', why: 'As few watts as will do.' },
 };
 
-const KEEP: readonly { readonly lock: 'cover' | 'vents' | 'lights' | 'mist'; readonly label: string }[] = [
+const KEEP: readonly {
+  readonly lock: 'cover' | 'vents' | 'lights' | 'mist' | 'seasons';
+  readonly label: string;
+}[] = [
   { lock: 'cover', label: 'the cover of the top' },
   { lock: 'vents', label: 'strips and vents' },
   { lock: 'lights', label: 'plant lights and hours' },
   { lock: 'mist', label: 'mist as it is' },
+  { lock: 'seasons', label: 'one setting all year' },
 ];
 
 /** Finds what makes the box hold: cover, air, heat, UV, light, mist and fog, with what may not change kept. */

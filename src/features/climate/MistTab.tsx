@@ -20,7 +20,8 @@ import { QuantityField } from '@/ui/fields/QuantityField';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
 import { useReader } from '@/ui/units';
-import { ClockField, TimerField } from './TimerField';
+import { MistTimes } from './MistTimes';
+import { TimerField } from './TimerField';
 import { percentWord } from './words';
 
 /** Water and air: when it is misted, what it draws on, how air comes through, what the hides are like. */
@@ -46,50 +47,8 @@ function Mist() {
   const moving = assessment.scape.pieces.some((it) => it.placed.piece.pump !== null);
   return (
     <Panel label="Mist">
-      <Box
-        component="ul"
-        aria-label="Mistings"
-        sx={{ listStyle: 'none', m: 0, mt: 1.25, p: 0, display: 'grid', gap: 1.25 }}
-      >
-        {mist.times.map((time, index) => (
-          <Box
-            key={`${index} ${time.at} ${time.seconds}`}
-            component="li"
-            sx={{ display: 'flex', gap: 1, alignItems: 'center' }}
-          >
-            <ClockField
-              label={`Misting ${index + 1}`}
-              value={time.at}
-              sx={{ width: 120 }}
-              onCommit={(at) => set({ times: mist.times.map((it, i) => (i === index ? { ...it, at } : it)) })}
-            />
-            <NumberField
-              label={mist.by === 'hand' ? 'Pulls' : 'Seconds'}
-              value={time.seconds}
-              min={1}
-              max={3600}
-              onCommit={(seconds) =>
-                set({ times: mist.times.map((it, i) => (i === index ? { ...it, seconds } : it)) })
-              }
-              sx={{ width: 110 }}
-            />
-            <IconButton
-              size="small"
-              aria-label={`Leave out misting ${index + 1}`}
-              onClick={() => set({ times: mist.times.filter((_, i) => i !== index) })}
-            >
-              <CloseIcon fontSize="small" />
-            </IconButton>
-          </Box>
-        ))}
-      </Box>
+      <MistTimes label="Mistings" by={mist.by} mist={mist} onChange={set} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.25, alignItems: 'flex-start' }}>
-        <Button
-          disabled={mist.times.length >= 24}
-          onClick={() => set({ times: [...mist.times, { at: 780, seconds: 15 }] })}
-        >
-          Another misting
-        </Button>
         <TextField
           select
           label="By"
@@ -100,15 +59,6 @@ function Mist() {
           <MenuItem value="nozzles">nozzles</MenuItem>
           <MenuItem value="hand">hand</MenuItem>
         </TextField>
-        <NumberField
-          key={`e${mist.everyDays}`}
-          label="Every so many days"
-          value={mist.everyDays}
-          min={1}
-          max={30}
-          onCommit={(everyDays) => set({ everyDays: Math.round(everyDays) })}
-          sx={{ width: 150 }}
-        />
         <TextField
           select
           label="Draws on"

@@ -2,7 +2,15 @@ import { arrangeClimate } from '../../climate/arrange';
 import { findAnimal, findDeviceKind } from '../../catalogue';
 import { layGround } from '../../ground/layers';
 import { fitUv } from '../../search/uv';
-import type { Climate, ClimateRoom, Design, Device, Vent } from '../schema';
+import {
+  monthsOf,
+  type Climate,
+  type ClimateRoom,
+  type Design,
+  type Device,
+  type SeasonSettings,
+  type Vent,
+} from '../schema';
 import { clamp, nextId, type Edit } from './shared';
 
 const inClimate = (design: Design, change: Partial<Climate>): Design => ({
@@ -103,7 +111,13 @@ export const moveDevice: Edit<{ device: string; to: Device['at'] }> = (design, {
   inDevice(design, device, (it) => ({ ...it, at: placed(design, to) }));
 
 export const removeDevice: Edit<{ device: string }> = (design, { device }) =>
-  inClimate(design, { devices: design.climate.devices.filter((it) => it.id !== device) });
+  inClimate(design, {
+    devices: design.climate.devices.filter((it) => it.id !== device),
+    seasons: design.climate.seasons.map((it) => ({
+      ...it,
+      devices: it.devices.filter((own) => own.device !== device),
+    })),
+  });
 
 /** A vent low or high in a wall. */
 export const addVent: Edit<{ wall: Vent['wall']; where: 'low' | 'high' }> = (design, { wall, where }) => {
@@ -144,19 +158,42 @@ export const removeVent: Edit<{ vent: string }> = (design, { vent }) =>
 export interface FoundClimate {
   readonly topCover: number;
   readonly made: Design['enclosure']['made'];
-  readonly climate: Pick<Climate, 'devices' | 'vents' | 'mist' | 'day'>;
+  readonly climate: Pick<Climate, 'devices' | 'vents' | 'mist' | 'day' | 'seasons'>;
 }
 
 export const foundIn = ({ enclosure, climate }: Design): FoundClimate => ({
   topCover: enclosure.topCover,
   made: enclosure.made,
-  climate: { devices: climate.devices, vents: climate.vents, mist: climate.mist, day: climate.day },
+  climate: {
+    devices: climate.devices,
+    vents: climate.vents,
+    mist: climate.mist,
+    day: climate.day,
+    seasons: climate.seasons,
+  },
 });
 
 export const adoptFound: Edit<FoundClimate> = (design, { topCover, made, climate }) => ({
   ...inClimate(design, climate),
   enclosure: { ...design.enclosure, topCover: clamp(topCover, 0, 1), made },
 });
+
+/** Adds a part of the year with settings of its own, or changes it; months that another part holds already stay with that. */
+export const setSeason: Edit<SeasonSettings> = (design, season) => {
+  const { seasons } = design.climate;
+  const others = seasons.filter((it) => it.id !== season.id);
+  const taken = new Set(others.flatMap(monthsOf));
+  if (monthsOf(season).some((it) => taken.has(it)) || others.length >= 4) return design;
+  return inClimate(design, {
+    seasons:
+      others.length === seasons.length
+        ? [...seasons, season]
+        : seasons.map((it) => (it.id === season.id ? season : it)),
+  });
+};
+
+export const removeSeason: Edit<{ season: string }> = (design, { season }) =>
+  inClimate(design, { seasons: design.climate.seasons.filter((it) => it.id !== season) });
 
 /** Fits everything afresh for the animal; the room stays as it is. */
 export const proposeClimate: Edit<Record<never, never>> = (design, _, catalogue) => {

@@ -1,0 +1,54 @@
+import { dayOfSeason, type Season } from '../climate/roomProfile';
+import { OFF, seasonOn, settingsOn, withSeason, type Design, type SeasonSettings } from '../design';
+import { darkHeaters, fanOf, foggerOf, withDevice } from './fittings';
+import { movesFor, type Fault, type Move, type Setting } from './moves';
+
+type Part = Pick<SeasonSettings, 'id' | 'name' | 'from' | 'until'>;
+
+/** The months a room is warmer or cooler than its year, north of the equator (of the common room, `roomProfile`). */
+const PARTS: Readonly<Partial<Record<Season, Part>>> = {
+  summer: { id: 'summer', name: 'Summer', from: 6, until: 9 },
+  winter: { id: 'winter', name: 'Winter', from: 11, until: 3 },
+};
+
+/** The part of the year a season stands for: one that is told already, else its usual months. */
+function partOf(design: Design, season: Season): Part | null {
+  const { latitude } = design.climate.room;
+  const own = seasonOn(design, dayOfSeason(season, latitude));
+  if (own) return own;
+  const usual = PARTS[season];
+  if (!usual) return null;
+  const over = (month: number): number => (latitude >= 0 ? month : ((month + 5) % 12) + 1);
+  return { ...usual, from: over(usual.from), until: over(usual.until) };
+}
+
+/** Changes that could mend a fault, for the part of the year it is found in and no longer. */
+export function seasonMoves(setting: Setting, fault: Fault): readonly Move[] {
+  const { design, locks } = setting;
+  const { season } = fault.it;
+  const part = locks.seasons ? null : partOf(design, season);
+  if (!part) return [];
+  const as = settingsOn(design, dayOfSeason(season, design.climate.room.latitude));
+  const there: Setting = { ...setting, design: as };
+  return [...movesFor(there, fault), ...offs(there, fault)].flatMap((move): Move[] => {
+    const own = move.size === undefined ? withSeason(design, part, move.design) : null;
+    return own ? [{ id: `${part.id}: ${move.id}`, design: own }] : [];
+  });
+}
+
+/** What is switched off for as long: fog where it is damp, fans where it is cold or dry, heat where it is warm. */
+function offs({ design, catalogue, locks }: Setting, { it, way }: Fault): readonly Move[] {
+  const damp = it.criterion.measure === 'humidity';
+  const over = way === 'over';
+  const devices = [
+    ...(damp && over ? [foggerOf(design, catalogue)] : []),
+    ...(over ? [] : [fanOf(design, catalogue)]),
+    ...(!damp && over ? darkHeaters(design, catalogue) : []),
+  ].flatMap((own) => own ?? []);
+  return devices
+    .filter((own) => !locks.devices.includes(own.id))
+    .map((own) => ({
+      id: `${own.id} off`,
+      design: withDevice(design, own.id, (device) => ({ ...device, timer: OFF })),
+    }));
+}
