@@ -2,7 +2,8 @@ import { expose } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { layGround } from '@/core/ground';
-import { runCrew, sampleCrew, surveyOf, type CrewAsked } from '@/core/living';
+import { runCrew, sampleCrew, type CrewAsked } from '@/core/living';
+import { surveyOf } from '@/core/verdict';
 
 const api = {
   survey: (design: Design, catalogue: Catalogue) => surveyOf(design, layGround(design, catalogue), catalogue),

@@ -1,6 +1,7 @@
-import type { Catalogue } from '../catalogue';
+import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
-import type { Bands } from './answers';
+import { criteriaOf, keepsMoist, TOLERANCE, type CriterionId } from '../verdict/criteria';
+import { bandsOf, type Bands } from './answers';
 import type { HeaterModel, WetterModel } from './box';
 import { readyOf, settled, type Ready } from './forecast';
 import { dayOfSeason, type Season } from './roomProfile';
@@ -74,8 +75,33 @@ export interface DrillResult {
   readonly zones: Zones;
 }
 
-/** K outside its band an animal bears for hours, not for days; share of humidity (from memory). */
-const BEARS = { heat: 4, cold: 4, dry: 0.2, wet: 0.12 };
+/**
+ * Beyond what a box is too hot, cold, dry or wet, day or night: what the verdict calls borne, by its tolerance. Without an
+ * animal, what a mild moist box is held to, and as much beyond it as most kinds bear (from memory).
+ */
+function bearsOf(design: Design, catalogue: Catalogue) {
+  const animal = findAnimal(catalogue, design.brief.animal);
+  if (!animal) {
+    const { cool, night, humidityDay, humidityNight } = bandsOf(undefined);
+    return {
+      hot: Math.max(cool.high, night.high) + 4,
+      cold: Math.min(cool.low, night.low) - 4,
+      dry: Math.min(humidityDay.low, humidityNight.low) - 0.2,
+      wet: 2,
+    };
+  }
+  const criteria = criteriaOf(animal, keepsMoist(design));
+  const of = (ids: readonly CriterionId[], edge: 'low' | 'high'): readonly number[] =>
+    criteria.filter((it) => ids.includes(it.id)).map((it) => it.borne[edge]);
+  const wettest = Math.max(...of(['humidity-day', 'humidity-night'], 'high'));
+  return {
+    hot: Math.max(...of(['cool', 'night'], 'high')) + TOLERANCE.temperature,
+    cold: Math.min(...of(['cool', 'night'], 'low')) - TOLERANCE.temperature,
+    dry: Math.min(...of(['humidity-day', 'humidity-night'], 'low')) - TOLERANCE.humidity,
+    wet: wettest >= 1 ? 2 : wettest + TOLERANCE.humidity,
+  };
+}
+
 /** It began after a day as usual. */
 const BEGAN = 4;
 
@@ -91,8 +117,9 @@ export function drill(
   const from = dayOfSeason(season, design.climate.room.latitude);
   const ready = readyOf(design, catalogue, from);
   const start = settled(ready);
+  const bears = bearsOf(design, catalogue);
   const played = play(id, ready, design, start, seed);
-  const limits = limitsOf(played, ready.bands, ready);
+  const limits = limitsOf(played, ready.bands, ready, bears);
   const first = firstOf(limits);
   const buys: { what: string; hours: number }[] = [];
   for (const { what, change } of REMEDIES[id]) {
@@ -100,7 +127,7 @@ export function drill(
     const altered = change(design);
     if (!altered) continue;
     const other = readyOf(altered, catalogue, from);
-    const again = firstOf(limitsOf(play(id, other, altered, start, seed), other.bands, other));
+    const again = firstOf(limitsOf(play(id, other, altered, start, seed), other.bands, other, bears));
     const hours = Math.min(again, span(id)) - Math.min(first, span(id));
     if (hours > 0.4) buys.push({ what, hours });
   }
@@ -200,7 +227,12 @@ function play(id: DrillId, ready: Ready, design: Design, start: Float64Array, se
 
 const stuck = (heater: HeaterModel): HeaterModel => ({ ...heater, control: null });
 
-function limitsOf({ t, series }: Run, bands: Bands, { outfit, box }: Ready): readonly Limit[] {
+function limitsOf(
+  { t, series }: Run,
+  bands: Bands,
+  { outfit, box }: Ready,
+  bears: ReturnType<typeof bearsOf>,
+): readonly Limit[] {
   const hours = (i: number): number => (t[i] ?? 0) / 3600 - BEGAN;
   const seek = (
     what: Limit['what'],
@@ -221,14 +253,12 @@ function limitsOf({ t, series }: Run, bands: Bands, { outfit, box }: Ready): rea
   const coolest = (i: number): number => Math.min(s('air0')(i), s('air2')(i), s('air1')(i), s('air3')(i));
   const warmest = (i: number): number => Math.max(s('air0')(i), s('air2')(i));
   const damp = (i: number): number => humidityAtRecord({ series }, zonesFor(bands), i);
-  const lowest = Math.min(bands.humidityDay.low, bands.humidityNight.low);
-  const highest = Math.max(bands.humidityDay.high, bands.humidityNight.high);
   const limits: Limit[] = [
     // An animal goes where it is coolest: it is too hot when even there it is.
-    seek('too hot', coolest, (it) => it > Math.max(bands.cool.high, bands.night.high) + BEARS.heat, Math.max),
-    seek('too cold', warmest, (it) => it < Math.min(bands.night.low, bands.cool.low) - BEARS.cold, Math.min),
-    seek('too dry', damp, (it) => it < lowest - BEARS.dry, Math.min),
-    seek('too wet', damp, (it) => highest < 0.9 && it > highest + BEARS.wet, Math.max),
+    seek('too hot', coolest, (it) => it > bears.hot, Math.max),
+    seek('too cold', warmest, (it) => it < bears.cold, Math.min),
+    seek('too dry', damp, (it) => it < bears.dry, Math.min),
+    seek('too wet', damp, (it) => it > bears.wet, Math.max),
   ];
   if (box.columns.some((it) => it.pool.area > 1e-3))
     limits.push(

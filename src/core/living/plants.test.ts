@@ -24,13 +24,13 @@ import {
   rankPlants,
   sizeAfter,
   SLACK,
-  surveyOf,
   targetsOf,
   treadOf,
   type Conditions,
   type Place,
   type Tread,
 } from '.';
+import { surveyOf } from '../verdict';
 import { placeLike, wantedBy } from './testing';
 import { boughtFor, plantsToBuy } from './planted';
 

@@ -2,9 +2,7 @@ import type { Catalogue } from '../catalogue';
 import { findAnimal } from '../catalogue';
 import type { Design } from '../design/schema';
 import { bandsOf } from '../climate/answers';
-import { forecast } from '../climate/forecast';
 import { outfitOf, type Outfit } from '../climate/outfit';
-import type { Season } from '../climate/roomProfile';
 import type { Run, SeriesName, Window } from '../climate/simulate';
 import type { GroundResult } from '../ground/layers';
 
@@ -154,17 +152,5 @@ export function seasonOf({ season, runs, light }: SeasonRuns, outfit: Outfit): S
     ),
     wetness: [wet(0), wet(1)],
     soil: [mean(series('ground0'), null), mean(series('ground1'), null)],
-  };
-}
-
-/** Winter and summer of the box, from its own climate: a plant has to live through both. */
-export function surveyOf(design: Design, ground: GroundResult, catalogue: Catalogue): Survey {
-  const outfit = outfitOf(design, ground, catalogue);
-  return {
-    guessed: false,
-    seasons: (['winter', 'summer'] as const satisfies readonly Season[]).map((season) => {
-      const made = forecast(design, catalogue, { span: 'week', season, seed: 1 }, ground);
-      return seasonOf({ season, runs: [made.run], light: made.light }, outfit);
-    }),
   };
 }

@@ -1,4 +1,5 @@
-import type { Animal, Range } from '../catalogue';
+import type { Animal } from '../catalogue';
+import { criteriaOf, TOLERANCE, type CriterionId } from '../verdict/criteria';
 import { UV_ZONES, type UvZone } from '../light';
 import { fromSteps, type Track } from './track';
 import type { MeasuringPlace, ReadQuantity, Series } from './series';
@@ -11,39 +12,59 @@ export interface Band {
 
 /** How far outside the animal’s band it alarms, and how far inside again before it ends: what keeps it from flickering. */
 const MARGIN: Record<ReadQuantity, number> = {
-  temperature: 1,
-  humidity: 0.05,
+  temperature: TOLERANCE.temperature,
+  humidity: TOLERANCE.humidity,
   uvIndex: 0.3,
   soilWater: 0.05,
   mass: 0,
 };
 
-/** The animal’s own band at a place, by day or night; null: nothing is asked of it there. */
-export function bandAt(
+/** Bands of a place: what is wanted there, and what is borne without harm. */
+export interface PlaceBands {
+  readonly wanted: Band;
+  readonly borne: Band;
+}
+
+/**
+ * What a verdict asks of the air at a place, by day or night; null: nothing is asked of it there.
+ * @param has whether a hide keeps moist: it answers for drier air
+ */
+export function bandsAt(
   animal: Animal | undefined,
   place: MeasuringPlace,
   quantity: ReadQuantity,
   day: boolean,
-): Band | null {
+  has: { readonly moistHide: boolean } = { moistHide: false },
+): PlaceBands | null {
   if (!animal || place === 'room' || place === 'scale') return null;
-  const { climate } = animal;
-  const of = (it: { readonly value: Range }): Band => it.value;
-  if (quantity === 'humidity') {
-    if (place === 'soil') return null;
-    const own = of(day ? climate.humidityDay : climate.humidityNight);
-    // A moist hide is meant to be wetter than the box.
-    return place === 'hide' ? { low: own.low, high: null } : own;
-  }
   if (quantity === 'uvIndex') {
     // What it meets on average at least, and at most at any time.
-    const { mean, maximum } = UV_ZONES[climate.uvZone.value as UvZone];
-    return day && place === 'basking' ? { low: mean[0] > 0 ? mean[0] : null, high: maximum[1] } : null;
+    const { mean, maximum } = UV_ZONES[animal.climate.uvZone.value as UvZone];
+    const met = { low: mean[0] > 0 ? mean[0] : null, high: maximum[1] };
+    return day && place === 'basking' ? { wanted: met, borne: met } : null;
   }
-  if (quantity !== 'temperature' || place === 'soil') return null;
-  if (!day) return of(climate.night);
-  if (place === 'basking') return climate.basking ? of(climate.basking) : of(climate.warm);
-  return of(place === 'warm' || place === 'canopy' ? climate.warm : climate.cool);
+  if (place === 'soil' || (quantity !== 'humidity' && quantity !== 'temperature')) return null;
+  const criteria = criteriaOf(animal, has);
+  const of = (id: CriterionId): PlaceBands | null =>
+    criteria.find((it) => it.id === id && it.measure === quantity) ?? null;
+  if (quantity === 'humidity') {
+    const own = of(day ? 'humidity-day' : 'humidity-night');
+    // A moist hide is meant to be wetter than the box.
+    return place === 'hide' && own
+      ? (of('hide') ?? {
+          wanted: { low: own.wanted.low, high: null },
+          borne: { low: own.borne.low, high: null },
+        })
+      : own;
+  }
+  if (!day) return of('night');
+  if (place === 'basking') return of('basking') ?? of('warm');
+  return of(place === 'warm' || place === 'canopy' ? 'warm' : 'cool');
 }
+
+/** What is wanted of a place, by day or night; null: nothing is asked of it there. */
+export const bandAt = (...asked: Parameters<typeof bandsAt>): Band | null =>
+  bandsAt(...asked)?.wanted ?? null;
 
 export interface Alarm {
   readonly series: string;
@@ -53,12 +74,14 @@ export interface Alarm {
   readonly to: number | null;
   /** The farthest it went. */
   readonly worst: number;
+  /** That is beyond what the animal bears, not only beyond what it wants. */
+  readonly harm: boolean;
 }
 
 /** How long after lights on and off either band will do, ms: a box is not warm at once. */
 const TURN = 2 * 3_600_000;
 
-const wider = (a: Band | null | undefined, b: Band | null | undefined): Band | null =>
+const wider = (a: Band | null, b: Band | null): Band | null =>
   !a || !b
     ? null
     : {
@@ -79,21 +102,26 @@ export function alarmsOf(
   track: Track,
   animal: Animal | undefined,
   isDay: (at: number) => boolean,
+  has: { readonly moistHide: boolean } = { moistHide: false },
 ): readonly Alarm[] {
   if (series.alarm && !series.alarm.on) return [];
   const margin = series.alarm ? 0 : MARGIN[series.quantity];
-  const bands = [false, true].map((day): Band | null =>
-    series.alarm
-      ? { low: series.alarm.low, high: series.alarm.high }
-      : bandAt(animal, series.place, series.quantity, day),
-  );
+  const asked = [false, true].map((day): PlaceBands | null => {
+    if (!series.alarm) return bandsAt(animal, series.place, series.quantity, day, has);
+    const own = { low: series.alarm.low, high: series.alarm.high };
+    return { wanted: own, borne: { low: null, high: null } };
+  });
+  const now = (at: number, edge: 'wanted' | 'borne'): Band | null => {
+    const day = isDay(at) ? 1 : 0;
+    const [night, light] = [asked[0]?.[edge] ?? null, asked[1]?.[edge] ?? null];
+    return isDay(at - TURN) === (day === 1) ? (day === 1 ? light : night) : wider(night, light);
+  };
   const found: Alarm[] = [];
-  let open: { side: 'low' | 'high'; from: number; worst: number; counted: boolean } | null = null;
+  let open: Open | null = null;
   for (let i = 0; i < track.at.length; i += 1) {
     const at = track.at[i] ?? 0;
     const value = fromSteps(track.steps[i] ?? 0, series.quantity);
-    const day = isDay(at) ? 1 : 0;
-    const band = isDay(at - TURN) === (day === 1) ? bands[day] : wider(bands[0], bands[1]);
+    const band = now(at, 'wanted');
     if (!band) {
       open = close(found, series.id, open, at);
       continue;
@@ -104,6 +132,7 @@ export function alarmsOf(
       if (inside) open = close(found, series.id, open, at);
       else {
         open.worst = open.side === 'low' ? Math.min(open.worst, value) : Math.max(open.worst, value);
+        open.harm ||= beyond(value, now(at, 'borne'), margin);
         if (at - open.from >= HOLD) open.counted = true;
       }
     }
@@ -114,21 +143,50 @@ export function alarmsOf(
           : band.high !== null && value > band.high + margin
             ? 'high'
             : null;
-      if (side) open = { side, from: at, worst: value, counted: false };
+      if (side)
+        open = {
+          side,
+          from: at,
+          worst: value,
+          harm: beyond(value, now(at, 'borne'), margin),
+          counted: false,
+        };
     }
   }
   if (open?.counted)
-    found.push({ series: series.id, side: open.side, from: open.from, to: null, worst: open.worst });
+    found.push({
+      series: series.id,
+      side: open.side,
+      from: open.from,
+      to: null,
+      worst: open.worst,
+      harm: open.harm,
+    });
   return found;
 }
 
-function close(
-  found: Alarm[],
-  series: string,
-  open: { side: 'low' | 'high'; from: number; worst: number; counted: boolean } | null,
-  at: number,
-): null {
-  if (open?.counted) found.push({ series, side: open.side, from: open.from, to: at, worst: open.worst });
+interface Open {
+  readonly side: 'low' | 'high';
+  readonly from: number;
+  worst: number;
+  harm: boolean;
+  counted: boolean;
+}
+
+const beyond = (value: number, band: Band | null, margin: number): boolean =>
+  band !== null &&
+  ((band.low !== null && value < band.low - margin) || (band.high !== null && value > band.high + margin));
+
+function close(found: Alarm[], series: string, open: Open | null, at: number): null {
+  if (open?.counted)
+    found.push({
+      series,
+      side: open.side,
+      from: open.from,
+      to: at,
+      worst: open.worst,
+      harm: open.harm,
+    });
   return null;
 }
 

@@ -17,7 +17,12 @@ export type Task =
       readonly strict: number;
       readonly near: YearRun['rest'];
     }
-  | { readonly ask: 'judge'; readonly design: Design };
+  | {
+      readonly ask: 'judge';
+      readonly design: Design;
+      /** Other weathers than those of a verdict. */
+      readonly playing?: Playing;
+    };
 
 /** Share of the tolerance that is not granted to what is borne: weather leads further out than a mean day. */
 const SAFE = 1.6;
@@ -42,7 +47,15 @@ export type Result =
 export function perform(task: Task, catalogue: Catalogue): Result {
   try {
     if (task.ask === 'judge')
-      return { of: 'judge', verdict: judgeDesign({ design: task.design, catalogue, alone: true }) };
+      return {
+        of: 'judge',
+        verdict: judgeDesign({
+          design: task.design,
+          catalogue,
+          alone: true,
+          ...(task.playing ? { playing: task.playing } : {}),
+        }),
+      };
     return { of: 'look', seen: look(task, catalogue) };
   } catch (error) {
     if (!(error instanceof ImpossibleClimate)) throw error;

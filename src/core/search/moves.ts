@@ -131,23 +131,30 @@ function strip(by: number): Maker {
 const stripMore = strip(0.02);
 const stripLess = strip(-0.02);
 
+/** Dark heaters of the warm side, as nearly all are, and those that hang over the cool one alone. */
+const heatersOn = (side: 'warm' | 'cool', design: Design, catalogue: Catalogue): readonly Device[] =>
+  darkHeaters(design, catalogue).filter(
+    ({ at }) => (at.x < design.enclosure.width / 2 === (design.scape.warm === 'right')) === (side === 'cool'),
+  );
+
 /** °C that are borne without harm at the most. */
 const warmestBorne = (animal: Animal, when: 'day' | 'night'): number =>
   criteriaOf(animal, { moistHide: false }).find((it) => it.id === (when === 'day' ? 'warm' : 'night'))?.borne
     .high ?? 30;
 
 /** Set points of the dark heater, by as much as the place is off. */
-function heaterSet(when: 'day' | 'night', sign: 1 | -1): Maker {
+function heaterSet(when: 'day' | 'night', sign: 1 | -1, side: 'warm' | 'cool' = 'warm'): Maker {
   return ({ design, animal, catalogue, locks }, { by, it: { criterion } }) => {
-    const heaters = darkHeaters(design, catalogue).filter((it) => it.thermostat && free(locks, it));
+    const heaters = heatersOn(side, design, catalogue).filter((it) => it.thermostat && free(locks, it));
     const ids = heaters.map((it) => it.id);
     const thermostat = heaters[0]?.thermostat;
     if (!thermostat) return [];
-    const { warm, night } = animal.climate;
-    const band = when === 'day' ? warm.value : night.value;
+    const { warm, cool, night } = animal.climate;
+    const byDay = side === 'warm' ? warm.value : cool.value;
+    const band = when === 'day' ? byDay : night.value;
     const set = thermostat[when];
     const at = (value: number | null): Move => ({
-      id: `heater ${when} ${String(value)}`,
+      id: `${side === 'warm' ? 'heater' : 'cool heater'} ${when} ${String(value)}`,
       design: withDevices(design, ids, (it) => ({
         ...it,
         thermostat: it.thermostat && { ...it.thermostat, [when]: value },
@@ -162,12 +169,15 @@ function heaterSet(when: 'day' | 'night', sign: 1 | -1): Maker {
     const steps = [clamp(round(by + 0.8, 0.5), 1, 7), 0.5];
     const wanted = sign > 0 ? band.low + 0.5 : band.high - 0.5;
     // Warm air is drier: where it is far too damp, as warm as is borne.
-    const dry = sign > 0 && criterion.measure === 'humidity' ? warmestBorne(animal, when) - 0.5 : set;
+    const dry =
+      sign > 0 && criterion.measure === 'humidity'
+        ? [0.5, 2.5].map((under) => warmestBorne(animal, when) - under)
+        : [];
     const next = [
       ...steps.map((step) => clamp(round(set + sign * step, 0.5), 5, 45)),
       // Straight to where it is wanted, from far off.
       ...(sign * (wanted - set) > 0 ? [wanted] : []),
-      ...(dry > set ? [dry] : []),
+      ...dry.filter((it) => it > set),
     ];
     const moves = [...new Set(next)].map((it) => (it === set ? null : at(it)));
     return sign < 0 && (when === 'night' || animal.climate.basking)
@@ -178,7 +188,7 @@ function heaterSet(when: 'day' | 'night', sign: 1 | -1): Maker {
 
 /** Its probe where the animal is judged. */
 const heaterProbe: Maker = ({ design, animal, catalogue, locks }) => {
-  const heaters = darkHeaters(design, catalogue).filter((it) => it.thermostat && free(locks, it));
+  const heaters = heatersOn('warm', design, catalogue).filter((it) => it.thermostat && free(locks, it));
   const now = heaters[0]?.thermostat?.probe;
   if (!now) return [];
   const probe = judgedPlace(design, animal, 'warm');
@@ -216,21 +226,27 @@ function power(which: (design: Design, catalogue: Catalogue) => Device | undefin
 }
 
 /** Another dark heater in its place, or a first one, as strong as it need be: over the lid, or under it with a guard. */
-const heaterKind = ({ design, animal, catalogue, locks }: Setting): readonly Move[] => {
-  const heaters = darkHeaters(design, catalogue);
+const heaterKind = ({ design, animal, catalogue, locks }: Setting, fault?: Fault): readonly Move[] => {
+  const heaters = heatersOn('warm', design, catalogue);
   if (locks.buying || heaters.some((it) => !free(locks, it))) return [];
   const heater = heaters[0];
   const { width, depth, height } = design.enclosure;
   const right = design.scape.warm === 'right';
   const probe = judgedPlace(design, animal, 'warm');
   const { warm, cool, night } = animal.climate;
-  const set = heater?.thermostat ?? {
+  const usual = heater?.thermostat ?? {
     kind: 'proportional' as const,
     // Where both sides want nearly the same, it must not warm on while it is warm enough.
     day: warm.value.low + (warm.value.low > cool.value.high + 1 ? 0.5 : -0.5),
     night: night.value.low + 0.5,
     probe,
   };
+  // Where it is far too damp, as warm as is borne.
+  const half = fault?.it.criterion.id === 'humidity-day' ? 'day' : 'night';
+  const set =
+    fault?.it.criterion.measure === 'humidity'
+      ? { ...usual, [half]: Math.max(usual[half] ?? 0, warmestBorne(animal, half) - 2) }
+      : usual;
   const bare = without(design, ...heaters.map((it) => it.id));
   const place = { x: tidy(width * (right ? 0.85 : 0.15)), y: tidy(depth * 0.3) };
   const large = design.enclosure.build === 'walk-in' || width * depth * height > 1;
@@ -257,6 +273,36 @@ const heaterKind = ({ design, animal, catalogue, locks }: Setting): readonly Mov
       thermostat: { ...set, probe },
     });
     return [{ id: `${id} ${inside ? 'inside' : 'over'}`, design: withNew(bare, device), size: device.id }];
+  });
+};
+
+/** A heater for the cool side alone, where all heat hangs over the warm one. */
+const coolHeater = ({ design, animal, catalogue, locks }: Setting): readonly Move[] => {
+  const { width, depth, height } = design.enclosure;
+  const right = design.scape.warm === 'right';
+  if (locks.buying || heatersOn('cool', design, catalogue).length > 0) return [];
+  const probe = judgedPlace(design, animal, 'cool');
+  const place = { x: tidy(width * (right ? 0.2 : 0.8)), y: tidy(depth * 0.3) };
+  const { cool, night } = animal.climate;
+  return ['infrared-emitter', 'ceramic-emitter', 'radiant-panel'].flatMap((id): Move[] => {
+    const kind = findDeviceKind(catalogue, id);
+    if (!kind) return [];
+    const panel = kind.form === 'panel';
+    const over = panel ? height - 0.03 : overOf(design);
+    const least = clearHeight(design, place, kind.clearance?.value ?? 0, panel ? over : height + 0.45);
+    if (least === null || (panel && kind.length > width * 0.4)) return [];
+    const device = fitted(design, kind, {
+      at: { ...place, z: Math.max(over, least) },
+      power: AMPLE,
+      timer: { by: 'always' },
+      thermostat: {
+        kind: 'proportional',
+        day: Math.min(cool.value.low + 1, cool.value.high),
+        night: night.value.low + 0.5,
+        probe,
+      },
+    });
+    return [{ id: `${id} over the cool side`, design: withNew(design, device), size: device.id }];
   });
 };
 
@@ -586,9 +632,10 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     fan('warm', true),
     baskLamp(false),
   ],
-  'cool under': [heaterSet('day', 1), coverMore, fan('warm', false)],
+  'cool under': [heaterSet('day', 1), coverMore, coolHeater, heaterSet('day', 1, 'cool'), fan('warm', false)],
   'cool over': [
     heaterSet('day', -1),
+    heaterSet('day', -1, 'cool'),
     coverLess,
     stripMore,
     dimmer,
@@ -601,10 +648,18 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
   'water over': [heaterSet('day', -1), coverLess, dimmer, fan('warm', true)],
   'water under': [heaterSet('day', 1), heaterSet('night', 1), coverMore],
   'basking under': [baskSet(1), baskLamp(true), heaterSet('day', 1), coverLess],
-  'basking over': [baskSet(-1), power(baskingLamp, false), baskLamp(false)],
+  'basking over': [
+    baskSet(-1),
+    power(baskingLamp, false),
+    baskLamp(false),
+    heaterKind,
+    heaterSet('day', -1),
+    heaterProbe,
+  ],
   'night under': [heaterSet('night', 1), heaterKind, coverMore],
   'night over': [
     heaterSet('night', -1),
+    heaterSet('night', -1, 'cool'),
     coverLess,
     stripMore,
     fan('warm', true),
@@ -628,6 +683,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     fan('damp', true),
     stripMore,
     heaterSet('day', 1),
+    heaterKind,
   ],
   'humidity-night over': [
     coverLess,
@@ -636,6 +692,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     fan('damp', true),
     stripMore,
     heaterSet('night', 1),
+    heaterKind,
   ],
   'hide under': [coverMore, fog(true)],
 };

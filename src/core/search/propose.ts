@@ -9,7 +9,7 @@ import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
 import { NOTHING, perform, type Seen } from './look';
 import type { Locks } from './moves';
-import { climb, type Searching } from './search';
+import { climb, elsewhere, type Searching } from './search';
 import { fitUv } from './uv';
 
 export interface Proposal {
@@ -41,6 +41,9 @@ function recrew(design: Design, catalogue: Catalogue, survey: Survey): Design {
   return { ...design, living: { ...design.living, crew: [...proposeCrew(design, home, catalogue)] } };
 }
 
+/** K and share of humidity by which a room may be beyond what is borne for evaporation or warmth to make up for it. */
+const FAR = { 'too warm': 2, 'too damp': 0.1 } as const;
+
 /** Does the tasks of a search one after the other, here and now. */
 export function runSearch<T>(search: Searching<T>, catalogue: Catalogue): T {
   let step = search.next();
@@ -65,8 +68,10 @@ export function* propose(
   if (!found) return { design: start, verdict: null, looks: 0, seen: NOTHING };
   const animal: Animal = found;
   let design = withUv(start, animal, catalogue, locks);
-  // Where the room itself is beyond what is borne, the search is short: it only makes the best of it.
-  const budget = most ?? (boundOf(design, animal, catalogue) ? 40 : 150);
+  // Where the room itself is far beyond what is borne, the search is short: it only makes the best of it.
+  const bound = boundOf(design, animal, catalogue);
+  const far = bound !== null && bound.room - bound.cure > FAR[bound.what];
+  const budget = most ?? (far ? 40 : 200);
   let looks = 0;
   let seen: Seen = NOTHING;
   function* climbed(from: Design, left: number): Searching<Verdict | null> {
@@ -98,8 +103,8 @@ export function* propose(
     }
     design = next;
     verdict = own;
-    if (!own || own.answer === 'holds' || own.answer === 'cannot' || round === 1) break;
-    if (own.places.every((it) => it.inside >= HOLDS)) break;
+    if (!own || own.answer === 'cannot' || round === 1) break;
+    if (own.places.every((it) => it.inside >= HOLDS) && (yield* elsewhere(next)) === 0) break;
     // Leaves changed its air: once more from there.
     verdict = yield* climbed(design, 60);
     if (verdict?.answer === 'holds') break;

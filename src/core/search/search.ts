@@ -3,7 +3,7 @@ import type { Design } from '../design/schema';
 import { outOfReach } from '../verdict/bound';
 import { BEARS, HOLDS } from '../verdict/criteria';
 import { borneIn, type Verdict } from '../verdict/verdict';
-import { GLANCE, type YearRun } from '../verdict/year';
+import { GLANCE, JUDGING, type Playing, type YearRun } from '../verdict/year';
 import { burdenOf, faultsOf, lacking, weigh, type Aim, type Burden } from './cost';
 import { NOTHING, type Result, type Seen, type Task } from './look';
 import { lampsTooNear } from './fittings';
@@ -36,14 +36,14 @@ export interface Climbed {
 /** Least gain that is worth a step, of what is lacking. */
 const gain = (cost: number): number => Math.max(0.003, 0.005 * cost);
 /** Cost under which two changes at once are tried where none helps by itself. */
-const PAIRS = 4.5;
+const PAIRS = 5;
 /** Share of the tolerance kept in hand for weather, in turn: more where a mean day held but its weathers did not. */
 const STRICT = [0.5, 0.8, 1.2] as const;
 /** Places whose changes are tried at once. */
 const FAULTS = 4;
 
 /** Share of hours that a proposal keeps in hand: other weathers are a little worse. */
-const IN_HAND = 0.04;
+const IN_HAND = 0.05;
 /** Share of hours that are missing until a judged design holds, with some in hand. */
 const missingIn = (verdict: Verdict): number =>
   verdict.places.reduce(
@@ -51,13 +51,23 @@ const missingIn = (verdict: Verdict): number =>
     0,
   );
 
+/** Weathers no verdict is given by: what holds in those of its verdict alone was fitted to them. */
+const OTHER_WEATHER: Playing = { ...JUDGING, seeds: [31, -31] };
+
+/** Share of hours missing in other weathers than those of the verdict. */
+export function* elsewhere(design: Design): Searching<number> {
+  const [result] = yield [{ ask: 'judge', design, playing: OTHER_WEATHER }];
+  const verdict = result?.of === 'judge' ? result.verdict : null;
+  return verdict ? verdict.places.reduce((sum, it) => sum + Math.max(0, HOLDS - it.inside), 0) : 1;
+}
+
 /**
  * Changes a design step by step until its climate holds: of all changes that could mend what is furthest outside, each
  * played on the mean days of winter and summer, the best is taken; where none helps, those of a part of the year, then two at once. What holds on its mean
  * days is judged with its weathers, and once more with more in hand where those lead it out. Deterministic.
  */
 export function* climb(asked: SearchAsked): Searching<Climbed> {
-  const { catalogue, locks = NO_LOCKS, most = 150, aim = 'balanced', start = asked.design } = asked;
+  const { catalogue, locks = NO_LOCKS, most = 200, aim = 'balanced', start = asked.design } = asked;
   const animal = findAnimal(catalogue, asked.design.brief.animal);
   let design = asked.design;
   let looks = 0;
@@ -139,7 +149,8 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
     const [judged] = yield [{ ask: 'judge', design }];
     const verdict = judged?.of === 'judge' ? judged.verdict : null;
     if (!verdict) break;
-    const lack = missingIn(verdict);
+    let lack = missingIn(verdict);
+    if (lack === 0) lack = yield* elsewhere(design);
     if (!best || lack < best.lack) best = { design, seen, verdict, lack };
     if (lack === 0 || !glancing || looks >= most) break;
   }

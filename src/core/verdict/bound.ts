@@ -1,12 +1,11 @@
 import type { Animal, Catalogue } from '../catalogue';
-import { ratioAt, relativeAt } from '../climate/air';
+import { pressureAt, ratioAt, relativeAt, wetBulb } from '../climate/air';
 import { lightHours } from '../climate/timetable';
 import { dayOfSeason, profileOf, standingOf, type Season } from '../climate/roomProfile';
 import { weatherOf } from '../climate/weather';
-import { pressureAt } from '../climate/air';
 import type { Design } from '../design/schema';
 import { BEARS, criteriaOf, HOLDS, TOLERANCE, type Criterion, type CriterionId } from './criteria';
-import { ALL_SEASONS } from './year';
+import { ALL_SEASONS, JUDGING, type Playing } from './year';
 
 /** Why no fitting of this box can make it bearable: the room itself is beyond what the kind bears. */
 export interface Bound {
@@ -22,34 +21,44 @@ export interface Bound {
   readonly cure: number;
 }
 
-/** An hour of the room's mean day. */
+/** An hour of the room. */
 interface Hour {
   readonly day: boolean;
   readonly t: number;
   readonly ratio: number;
 }
 
-/** The mean day of the room, season by season, its hours told by the light of the box. */
-function hoursOf(design: Design, catalogue: Catalogue, season: Season): readonly Hour[] {
+const mean = (hours: readonly Hour[], of: (it: Hour) => number): number =>
+  hours.reduce((sum, it) => sum + of(it), 0) / Math.max(1, hours.length);
+
+/** The room in a season, its hours told by the light of the box: its mean day, or the days of its weathers. */
+function hoursOf(
+  design: Design,
+  catalogue: Catalogue,
+  season: Season,
+  { seeds, days }: Pick<Playing, 'seeds' | 'days'> = { seeds: [null], days: 1 },
+): readonly Hour[] {
   const profile = profileOf(design, catalogue);
   const pressure = pressureAt(design.climate.room.altitude);
   const from = dayOfSeason(season, design.climate.room.latitude);
-  const room = weatherOf({
-    profile,
-    // The sun on its panes can be kept off.
-    standing: { ...standingOf(design), window: null },
-    pressure,
-    from,
-    days: 1,
-    seed: null,
-    front: 0,
-  });
   const { from: on, to: off } = lightHours(design.climate, from);
-  return Array.from({ length: 24 }, (_, hour) => ({
-    day: hour * 3600 >= on && hour * 3600 < off,
-    t: room.temperature[hour] ?? 0,
-    ratio: room.ratio[hour] ?? 0,
-  }));
+  return seeds.flatMap((seed) => {
+    const room = weatherOf({
+      profile,
+      // The sun on its panes can be kept off.
+      standing: { ...standingOf(design), window: null },
+      pressure,
+      from,
+      days,
+      seed,
+      front: 0,
+    });
+    return Array.from({ length: 24 * days }, (_, hour) => ({
+      day: (hour % 24) * 3600 >= on && (hour % 24) * 3600 < off,
+      t: room.temperature[hour] ?? 0,
+      ratio: room.ratio[hour] ?? 0,
+    }));
+  });
 }
 
 /** The room as a criterion meets it: hour by hour, at the warmest that is allowed where it is about damp; in order. */
@@ -75,8 +84,8 @@ const warmestOf =
   (day: boolean): number =>
     (criteria.find((it) => it.id === (day ? 'warm' : 'night'))?.[edge].high ?? 40) + TOLERANCE.temperature;
 
-/** K by which evaporation and turned hours may cool at the most, as told by the search’s own box; points by which drying may. */
-const HELPED = { temperature: 1.2, humidity: 0.03 } as const;
+/** Share of the way to its wet bulb that a box was seen to cool by mist, fog and a fan; and points that warmth and air dry besides. */
+const HELPED = { cooled: 0.35, dried: 0.03 } as const;
 
 /**
  * Places whose wanted band no fitting reaches in this room: its own mean day is beyond it for longer than a box that holds
@@ -90,7 +99,11 @@ export function outOfReach(design: Design, animal: Animal, catalogue: Catalogue)
     const hours = hoursOf(design, catalogue, season);
     for (const criterion of criteria) {
       const { id, wanted, measure } = criterion;
-      const most = wanted.high + TOLERANCE[measure] + HELPED[measure];
+      const own = hours.filter((it) => it.day === (id === 'cool' || id === 'humidity-day'));
+      const [t, ratio] = [mean(own, (it) => it.t), mean(own, (it) => it.ratio)];
+      const helped =
+        measure === 'humidity' ? HELPED.dried : HELPED.cooled * Math.max(0, t - wetBulb(t, ratio, pressure));
+      const most = wanted.high + TOLERANCE[measure] + helped;
       if (!FROM_ROOM.includes(id) || (measure === 'humidity' && most >= 1)) continue;
       const values = valuesOf(hours, criterion, warmestOf(criteria, 'wanted'), pressure);
       const share = values.filter((it) => it > most).length / Math.max(1, values.length);
@@ -102,7 +115,7 @@ export function outOfReach(design: Design, animal: Animal, catalogue: Catalogue)
 
 /**
  * With everything off and open a box is as its room. Warmth and vapour can be added to it, hardly taken away: so where the
- * room, on its mean day of a season, is warmer than the kind bears for longer than it bears it, or holds so much vapour
+ * room, in the weathers of a verdict, is warmer than the kind bears for longer than it bears it, or holds so much vapour
  * that it is too damp at the warmest it bears, no fitting helps. What evaporation cools is not counted on: it is there
  * only while water and dry air are.
  */
@@ -112,7 +125,7 @@ export function boundOf(design: Design, animal: Animal, catalogue: Catalogue): B
   const warmest = warmestOf(criteria, 'borne');
   const found: Bound[] = [];
   for (const season of ALL_SEASONS) {
-    const hours = hoursOf(design, catalogue, season);
+    const hours = hoursOf(design, catalogue, season, JUDGING);
     for (const criterion of criteria) {
       const { id, borne, measure } = criterion;
       const damp = measure === 'humidity';
@@ -126,9 +139,7 @@ export function boundOf(design: Design, animal: Animal, catalogue: Catalogue): B
       // Brought down until all but the hours it may be outside are borne.
       const at = values[Math.min(values.length - 1, Math.floor(BEARS * values.length))] ?? most;
       const own = hours.filter((it) => it.day === byDay);
-      const mean = (of: (it: Hour) => number): number =>
-        own.reduce((sum, it) => sum + of(it), 0) / Math.max(1, own.length);
-      const room = damp ? mean((it) => relativeAt(it.t, it.ratio, pressure)) : mean((it) => it.t);
+      const room = damp ? mean(own, (it) => relativeAt(it.t, it.ratio, pressure)) : mean(own, (it) => it.t);
       found.push({
         what: damp ? 'too damp' : 'too warm',
         season,
@@ -138,7 +149,7 @@ export function boundOf(design: Design, animal: Animal, catalogue: Catalogue): B
         room,
         cure: damp
           ? relativeAt(
-              mean((it) => it.t),
+              mean(own, (it) => it.t),
               ratioAt(warmest(byDay), most, pressure),
               pressure,
             )

@@ -1,5 +1,6 @@
 import type { Animal, Borne, Range } from '../catalogue';
 import { saturation } from '../climate/air';
+import type { Design } from '../design/schema';
 
 /** Where and when an animal is judged: one place and one half of the day each. */
 export const CRITERIA = [
@@ -21,6 +22,11 @@ export interface Criterion {
   readonly wanted: Range;
   readonly borne: Range;
 }
+
+/** Whether a box has a hide that is kept moist. */
+export const keepsMoist = ({ scape }: Pick<Design, 'scape'>): { readonly moistHide: boolean } => ({
+  moistHide: scape.pieces.some((it) => it.moist),
+});
 
 export { TOLERANCE } from '../climate/zones';
 /** Least share of hours inside the wanted bands, in every season, at which a box holds. */

@@ -1,4 +1,4 @@
-import type { Animal, Catalogue } from '../catalogue';
+import type { Animal, Catalogue, Range } from '../catalogue';
 import { readyOf, settled } from '../climate/forecast';
 import type { Outfit } from '../climate/outfit';
 import { ImpossibleClimate } from '../climate/guard';
@@ -251,7 +251,12 @@ export function measure(
       const half = HALF[criterion.id];
       const slack = TOLERANCE[criterion.measure] * (1 - strict);
       const bears = TOLERANCE[criterion.measure] * (1 - safe);
-      const { wanted, borne } = criterion;
+      // Air is never damper than saturated nor drier than dry: there no margin is kept.
+      const whole = (band: Range): Range =>
+        criterion.measure === 'temperature'
+          ? band
+          : { low: band.low <= 0 ? -1 : band.low, high: band.high >= 1 ? 2 : band.high };
+      const [wanted, borne] = [whole(criterion.wanted), whole(criterion.borne)];
       let [hours, inside, fine, under, over, weight, harm, sum, days] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
       let [low, high] = [Infinity, -Infinity];
       for (const { run, plan, outfit } of played.filter((it) => it.season === season)) {

@@ -14,6 +14,7 @@ import { findAnimal } from '@/core/catalogue';
 import { differencesOf, sharedTime, weeksOf, whatItShows, type Kept, type Weeks } from '@/core/compare';
 import type { Design } from '@/core/design';
 import { bandAt, type MeasuringPlace, type ReadQuantity } from '@/core/readings';
+import { keepsMoist } from '@/core/verdict';
 import { useDesigns, useLog, useSeries, useStore, useTracks } from '@/store';
 import { isDayIn } from '@/ui/boxDay';
 import { dayWords, localDay } from '@/ui/days';
@@ -125,7 +126,7 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
         }),
         rules: careOf(design, catalogue),
         isDay: isDayIn(design.climate),
-        band: (place, quantity, day) => bandAt(animal, place, quantity, day),
+        band: (place, quantity, day) => bandAt(animal, place, quantity, day, keepsMoist(design)),
       };
     });
   }, [designs, log, wanted, tracks, catalogue]);

@@ -51,7 +51,7 @@ export function Alarms({
               </Box>
               <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
                 {alarm &&
-                  `${readingWords(alarm.worst, series.quantity, reader)} at worst, since ${momentWords(alarm.from, now)}. `}
+                  `${readingWords(alarm.worst, series.quantity, reader)} at worst, since ${momentWords(alarm.from, now)}. ${alarm.harm ? 'That is more than it bears. ' : ''}`}
                 {oddity && `Since ${momentWords(oddity.from, now)}: ${ODDITY_WORD[oddity.kind]}.`}
               </Box>
             </Box>

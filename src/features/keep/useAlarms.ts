@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { alarmsOf, DAY, oddities, type Alarm, type Oddity, type Series } from '@/core/readings';
+import { keepsMoist } from '@/core/verdict';
 import { useSeries, useStore, useTracks } from '@/store';
 import { isDayIn } from '@/ui/boxDay';
 
@@ -42,6 +43,7 @@ export function useAlarms(designs: readonly Design[] | undefined): readonly Stan
       .flatMap((design) => {
         const isDay = isDayIn(design.climate);
         const animal = findAnimal(catalogue, design.brief.animal);
+        const has = keepsMoist(design);
         return all
           .filter((it) => it.design === design.id)
           .flatMap((series): Standing[] => {
@@ -49,7 +51,7 @@ export function useAlarms(designs: readonly Design[] | undefined): readonly Stan
             const last = track?.at.at(-1);
             // What has not been read for days is no alarm: nobody reads it any more.
             if (!track || last === undefined || now - last > DAY) return [];
-            const alarm = alarmsOf(series, track, animal, isDay).find((it) => it.to === null) ?? null;
+            const alarm = alarmsOf(series, track, animal, isDay, has).find((it) => it.to === null) ?? null;
             const oddity = oddities(track, series.quantity, now).find((it) => it.to >= last) ?? null;
             // What a probe says that is not to be trusted is no alarm; that it is not is one of its own.
             if (oddity) return [{ design, series, alarm: null, oddity }];

@@ -8,6 +8,7 @@ import { useSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { bandAt, PLACES, toSteps, trackOf, type Series } from '@/core/readings';
+import { keepsMoist } from '@/core/verdict';
 import { storageTrouble, useOpenDesign, useReadingsBook, useStore } from '@/store';
 import { LineField, PickField } from '@/ui/fields/PlainFields';
 import { useUndoable } from '@/ui/useUndoable';
@@ -28,7 +29,9 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
   const [spot, setSpot] = useState(point.at);
   const change = (part: Partial<Series>): void => void book.save({ ...point, ...part });
   const animal = findAnimal(catalogue, design.brief.animal);
-  const asked = [true, false].map((day) => bandAt(animal, point.place, point.quantity, day));
+  const asked = [true, false].map((day) =>
+    bandAt(animal, point.place, point.quantity, day, keepsMoist(design)),
+  );
   const reckoned = useReckoned({ ...point, at: spot });
   // A place that is dragged is kept once it rests.
   useEffect(() => {

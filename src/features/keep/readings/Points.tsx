@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { alarmsOf, DAY, fromSteps, oddities, type Series, type Track } from '@/core/readings';
+import { keepsMoist } from '@/core/verdict';
 import { useOpenDesign, useStore, useLatest } from '@/store';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
@@ -95,12 +96,12 @@ export function Points({ series, picked, onPick }: Props) {
     const recent = { at: track.at, steps: track.steps };
     const odd = oddities(recent, it.quantity, last).filter((own) => own.to > last - 2 * DAY);
     const [first] = odd;
-    const alarm = alarmsOf(it, recent, animal, isDay)
+    const alarm = alarmsOf(it, recent, animal, isDay, keepsMoist(design))
       .filter((own) => own.to === null || own.to > last - DAY)
       .at(-1);
     const words = [
       alarm &&
-        `${alarm.side === 'low' ? 'too low' : 'too high'}${alarm.to === null ? '' : ' for a while'}: ${readingWords(alarm.worst, it.quantity, reader)}`,
+        `${alarm.side === 'low' ? 'too low' : 'too high'}${alarm.harm ? ', more than it bears' : ''}${alarm.to === null ? '' : ' for a while'}: ${readingWords(alarm.worst, it.quantity, reader)}`,
       first && ODDITY_WORD[first.kind],
     ].filter((own) => own !== undefined);
     return words.length === 0 ? null : words.join('; ');

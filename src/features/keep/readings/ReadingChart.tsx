@@ -21,6 +21,8 @@ interface Props {
   readonly quantity: ReadQuantity;
   readonly shown: readonly Series[];
   readonly animal: Animal | undefined;
+  /** What of its bands a moist hide answers for. */
+  readonly has: { readonly moistHide: boolean };
   readonly climate: Climate;
   readonly events: readonly Entry[];
   readonly window: TimeWindow;
@@ -44,6 +46,7 @@ export function ReadingChart({
   quantity,
   shown,
   animal,
+  has,
   climate,
   events,
   window: span,
@@ -62,7 +65,7 @@ export function ReadingChart({
       const put = (it: number): number | null =>
         Number.isNaN(it) ? null : Number(axis.value(it).toFixed(quantity === 'mass' ? 2 : 3));
       const [day, night] = [true, false].map((lit) =>
-        place === undefined ? null : bandAt(animal, place, quantity, lit),
+        place === undefined ? null : bandAt(animal, place, quantity, lit, has),
       );
       const drawn = (curves ?? []).flatMap(({ series, at, mean, low, high }, index) => {
         const name = COLOUR[index % COLOUR.length] ?? 'ink';
@@ -146,7 +149,7 @@ export function ReadingChart({
         ],
       };
     },
-    [curves, quantity, place, animal, climate, events, span, whole, width, prefs],
+    [curves, quantity, place, animal, has, climate, events, span, whole, width, prefs],
   );
   const move = (by: number): void => onWindow({ from: span.from + by * width, to: span.to + by * width });
   const kinds = [...new Set(eventsShown(events, span).map((it) => KIND_WORD[it.kind].toLowerCase()))];

@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { DAY, QUANTITIES, type ReadQuantity } from '@/core/readings';
+import { keepsMoist } from '@/core/verdict';
 import { namedReadings, readingsCsv, writeSenml } from '@/files';
 import { readTrack, useDesigns, useExtent, useLog, useOpenDesign, useSeries, useStore } from '@/store';
 import { download } from '@/ui/download';
@@ -52,6 +53,7 @@ export function ReadingsTab() {
   const events = useMemo(() => (log ?? []).filter((it) => MARKED.has(it.kind)), [log]);
   const latest = whole ? { from: whole.to - 7 * DAY, to: whole.to } : null;
   const animal = findAnimal(catalogue, design.brief.animal);
+  const has = useMemo(() => keepsMoist(design), [design]);
   if (!own) return <Message title="Fetching the readings" role="status" />;
   const point = own.find((it) => it.id === picked);
 
@@ -141,6 +143,7 @@ export function ReadingsTab() {
                 quantity={current}
                 shown={shown}
                 animal={animal}
+                has={has}
                 climate={design.climate}
                 events={events}
                 window={span ?? latest}
