@@ -191,6 +191,7 @@ async function main(argv: readonly string[]): Promise<number> {
         const index = next;
         next += 1;
         const row = await new Promise<Row>((resolve, reject) => {
+          worker.removeAllListeners();
           worker.once('message', resolve);
           worker.once('error', reject);
           worker.postMessage(tasks[index]);

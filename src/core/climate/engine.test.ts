@@ -351,7 +351,27 @@ describe('must hold, over random boxes', () => {
         expect(found.water.out).toBeLessThanOrEqual(given * 1.001 + 1e-6);
         expect(carried).toBeLessThan(given * 1.6 + 0.002);
       }),
-      { numRuns: 4, endOnFailure: true },
+      {
+        numRuns: 4,
+        endOnFailure: true,
+        // Leaves and gaps of next to no area once hid the error of all else from the steps.
+        examples: [
+          [
+            {
+              width: 0.49,
+              depth: 0.322,
+              height: 0.68,
+              cover: 7e-323,
+              leaves: 8e-306,
+              poolArea: 1e-56,
+              theta: 0.111,
+              litter: 1.8e-44,
+              draught: 0.001,
+              altitude: 6e-323,
+            },
+          ],
+        ],
+      },
     );
   });
 

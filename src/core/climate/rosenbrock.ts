@@ -131,9 +131,11 @@ export class Stepper {
       let error = 0;
       for (let i = 0; i < counted; i += 1) {
         const off = Math.abs(0.5 * h * k2[i]!) * sharp[i]!;
-        if (!(off <= error)) error = off;
+        if (off <= error) continue;
+        error = off;
+        if (Number.isNaN(off)) break;
       }
-      if (error > looser && h > SHORTEST) {
+      if (!(error <= looser) && h > SHORTEST) {
         this.count.refused += 1;
         continue;
       }
@@ -176,10 +178,11 @@ export class Stepper {
         let worst = 0;
         for (let i = 0; i < counted; i += 1) {
           const off = Math.abs(0.5 * h * (k1[i]! + k2[i]!)) * sharp[i]!;
-          if (!(off <= error)) {
-            error = off;
-            worst = i;
-          }
+          if (off <= error) continue;
+          error = off;
+          worst = i;
+          // Not a number: no later state may hide it.
+          if (Number.isNaN(off)) break;
         }
         if (Number.isNaN(error))
           throw new Error(`the sums of the box went out of bounds at ${t.toFixed(0)} s`);

@@ -77,9 +77,12 @@ export function allowedFor(box: BoxModel): Float64Array {
     const { leaves, hard, pane } = box.cells[cell];
     set(AT.airT(cell), 0.25);
     set(AT.ratio(cell), 2.2e-4);
-    set(AT.paneFilm(cell), 0.01 * pane.area);
-    set(AT.leafFilm(cell), 0.01 * leaves);
-    set(AT.hardFilm(cell), 0.03 * hard.area);
+    // What has no surface steers nothing: one over hardly anything would swamp the error of all else.
+    const film = (state: number, area: number, share: number): void =>
+      set(state, area > NO_AREA ? share * area : 0);
+    film(AT.paneFilm(cell), pane.area, 0.01);
+    film(AT.leafFilm(cell), leaves, 0.01);
+    film(AT.hardFilm(cell), hard.area, 0.03);
   }
   for (const column of COLUMNS) {
     const { area, soil, spot } = box.columns[column];

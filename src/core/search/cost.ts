@@ -2,7 +2,7 @@ import { findDeviceKind, type Catalogue } from '../catalogue';
 import type { Design, Device } from '../design/schema';
 import { BEARS, TOLERANCE } from '../verdict/criteria';
 import type { Measured } from '../verdict/year';
-import type { Fault } from './moves';
+import type { Fault } from './change';
 import type { Seen } from './look';
 
 /** Share of hours a first look must find inside before a design is worth judging. */

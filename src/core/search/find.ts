@@ -4,7 +4,7 @@ import { boundOf, type Bound } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
 import { burdenOf, type Aim, type Burden } from './cost';
-import type { Locks } from './moves';
+import type { Locks } from './change';
 import { propose } from './propose';
 import { ease, type Searching } from './search';
 

@@ -1,5 +1,6 @@
 export * from './cost';
 export * from './look';
+export * from './change';
 export * from './moves';
 export * from './propose';
 export * from './search';

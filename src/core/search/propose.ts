@@ -8,7 +8,7 @@ import { boundOf } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
 import { NOTHING, perform, type Seen } from './look';
-import type { Locks } from './moves';
+import type { Locks } from './change';
 import { climb, elsewhere, type Searching } from './search';
 import { fitUv } from './uv';
 

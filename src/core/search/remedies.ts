@@ -8,7 +8,8 @@ import { outsideOf, placeCode, type Outside } from '../verdict/findings';
 import { dying, failing, type Verdict } from '../verdict/verdict';
 import { faultsOf } from './cost';
 import type { Seen } from './look';
-import { movesFor, NO_LOCKS } from './moves';
+import { NO_LOCKS } from './change';
+import { movesFor } from './moves';
 import { lookAt, play, type Searching } from './search';
 
 /** Remedies of one finding, by its code: each was played, and mends it without breaking anything else. */

@@ -7,7 +7,8 @@ import { GLANCE, JUDGING, type Playing, type YearRun } from '../verdict/year';
 import { burdenOf, faultsOf, lacking, weigh, type Aim, type Burden } from './cost';
 import { NOTHING, type Result, type Seen, type Task } from './look';
 import { lampsTooNear } from './fittings';
-import { easements, movesFor, NO_LOCKS, type Locks, type Move } from './moves';
+import { NO_LOCKS, type Locks, type Move } from './change';
+import { easements, movesFor } from './moves';
 import { seasonMoves } from './seasons';
 
 /** A search: asks for tasks, several at once, and is given their results in the same order. */

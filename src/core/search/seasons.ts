@@ -1,7 +1,8 @@
 import { dayOfSeason, type Season } from '../climate/roomProfile';
 import { OFF, seasonOn, settingsOn, withSeason, type Design, type SeasonSettings } from '../design';
 import { darkHeaters, fanOf, foggerOf, withDevice } from './fittings';
-import { movesFor, type Fault, type Move, type Setting } from './moves';
+import type { Fault, Move, Setting } from './change';
+import { movesFor } from './moves';
 
 type Part = Pick<SeasonSettings, 'id' | 'name' | 'from' | 'until'>;
 

@@ -1,0 +1,129 @@
+import { findDeviceKind } from '../catalogue';
+import { type Move, type Maker, free, round, tidy, clamp } from './change';
+import { fitted, foggerOf, freeId, kindOf, without, withClimate, withDevice, withNew } from './fittings';
+
+/** Humidity held by fog. */
+export function fog(more: boolean): Maker {
+  return ({ design, animal, catalogue, locks }, { by, it }) => {
+    const fogger = foggerOf(design, catalogue);
+    const { width, depth, height } = design.enclosure;
+    const { humidityDay, humidityNight } = animal.climate;
+    if (!fogger) {
+      if (!more || locks.buying || locks.mist) return [];
+      const id = width * depth * height > 0.8 ? 'humidifier' : 'fogger';
+      const kind = findDeviceKind(catalogue, id);
+      if (!kind) return [];
+      const right = design.scape.warm === 'right';
+      const want = (band: { readonly low: number; readonly high: number }): number =>
+        tidy(round(Math.min(band.low + 0.06, (band.low + band.high) / 2), 0.01));
+      return [0, 0.04].map((extra) => ({
+        id: `fog ${extra}`,
+        design: withNew(
+          design,
+          fitted(design, kind, {
+            // Cold fog sinks: it comes in over the cool side.
+            at: { x: width * (right ? 0.25 : 0.75), y: depth * 0.85, z: height * 0.8 },
+            timer: { by: 'always' },
+            humidistat: {
+              day: Math.min(0.97, want(humidityDay.value) + extra),
+              night: Math.min(0.97, want(humidityNight.value) + extra),
+              probe: { x: tidy(width / 2), y: tidy(depth * 0.4), z: tidy(height * 0.5) },
+            },
+          }),
+        ),
+      }));
+    }
+    if (!fogger.humidistat || !free(locks, fogger)) return [];
+    const when = it.criterion.id === 'humidity-night' ? 'night' : 'day';
+    const set = fogger.humidistat[when];
+    const sign = more ? 1 : -1;
+    const steps = [clamp(round(by, 0.02), 0.02, 0.15), 0.02];
+    const at = (value: number | null): Move => ({
+      id: `fog ${when} ${String(value)}`,
+      design: withDevice(design, fogger.id, (own) => ({
+        ...own,
+        humidistat: own.humidistat && { ...own.humidistat, [when]: value },
+      })),
+    });
+    const moves = steps.flatMap((step) => {
+      const next = tidy(clamp((set ?? it.criterion.wanted.low) + sign * step, 0.1, 0.98));
+      return next === set ? [] : [at(next)];
+    });
+    if (!more)
+      return set === null ? [] : [...moves, at(null), { id: 'no fog', design: without(design, fogger.id) }];
+    // One that never stops is too small.
+    const foggers = design.climate.devices.filter((own) => kindOf(own, catalogue)?.form === 'fogger');
+    return locks.buying || foggers.length > 1
+      ? moves
+      : [
+          ...moves,
+          {
+            id: 'second fog',
+            design: withNew(design, { ...fogger, id: freeId(design), name: `${fogger.name} 2` }),
+          },
+        ];
+  };
+}
+
+export const SECONDS = (value: number): number => Math.round(clamp(value, 2, 120));
+
+/** Seconds, times and days of mist. */
+export function mist(more: boolean): Maker {
+  return ({ design, animal, catalogue, locks }, { it }) => {
+    if (locks.mist) return [];
+    const { mist: own, day, devices } = design.climate;
+    const nozzles = devices.some((device) => kindOf(device, catalogue)?.form === 'nozzle');
+    if (own.by === 'nozzles' && !nozzles) return [];
+    const to = (id: string, change: Partial<typeof own>): Move => ({
+      id: `mist ${id}`,
+      design: withClimate(design, { mist: { ...own, ...change } }),
+    });
+    const scaled = (by: number) =>
+      own.times.map((time) => ({ ...time, seconds: SECONDS(time.seconds * by) }));
+    if (!more) {
+      if (own.times.length === 0) return [];
+      const night = it.criterion.id === 'humidity-night';
+      const last = own.times.reduce((a, b) => (b.at > a.at ? b : a));
+      const fewer = own.times.filter((time) =>
+        night ? time !== last : time.at === last.at || own.times.length < 2,
+      );
+      return [
+        to('×0.6', { times: scaled(0.6) }),
+        ...(own.times.length > 1
+          ? [to('fewer', { times: night ? fewer : own.times.slice(0, -1) })]
+          : animal.ground.value === 'dry'
+            ? [to('none', { times: [] })]
+            : []),
+        ...(own.everyDays < 7
+          ? [to('rarer', { everyDays: own.everyDays < 2 ? 2 : own.everyDays < 4 ? 4 : 7 })]
+          : []),
+      ];
+    }
+    const hour = (at: number): number => Math.round(clamp(at, 0, 1435));
+    const evening = hour(day.off - 20);
+    const early = hour(day.on - 180);
+    const seconds = own.times[0]?.seconds ?? (own.by === 'nozzles' ? 12 : 20);
+    const add = (at: number) =>
+      own.times.some((time) => Math.abs(time.at - at) < 50) || own.times.length >= 8
+        ? null
+        : { times: [...own.times, { at, seconds }].sort((a, b) => a.at - b.at) };
+    const adds = (
+      it.criterion.id === 'humidity-night'
+        ? ([
+            ['evening', add(evening)],
+            ['before light', add(early)],
+            ['midnight', add(10)],
+          ] as const)
+        : ([
+            ['noon', add(hour((day.on + day.off) / 2))],
+            ['morning', add(hour(day.on + 15))],
+            ['afternoon', add(hour(day.on * 0.25 + day.off * 0.75))],
+          ] as const)
+    ).flatMap(([id, change]) => (change ? [to(id, { ...change, everyDays: 1 })] : []));
+    return [
+      ...(own.times.length > 0 ? [to('×1.6', { times: scaled(1.6) })] : []),
+      ...(own.everyDays > 1 ? [to('daily', { everyDays: 1 })] : []),
+      ...(own.by === 'nozzles' ? adds : adds.slice(0, 1)),
+    ];
+  };
+}
