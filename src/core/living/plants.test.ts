@@ -199,12 +199,12 @@ describe('the places of a box', () => {
     expect(kinds('demo-bog-shelf')).toContain('water');
     expect(kinds('demo-dry-wash')).not.toContain('water');
   });
-  it('a real climate gives two seasons; a plant moved where a place lies reads what the place reads', () => {
+  it('a real climate gives the four seasons of its verdict; a plant moved where a place lies reads what the place reads', () => {
     const design = demo('demo-hedge');
     const ground = layGround(design, catalogue);
     const survey = surveyOf(design, ground, catalogue);
     expect(survey.guessed).toBe(false);
-    expect(survey.seasons.map((it) => it.season)).toEqual(['winter', 'summer']);
+    expect(survey.seasons.map((it) => it.season)).toEqual(['winter', 'spring', 'summer', 'autumn']);
     const place = placesOf(design, ground, catalogue, survey).find((it) => it.kind === 'ground')!;
     const read = conditionsAt(design, ground, catalogue, survey);
     const moved = applyEdit(

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue } from '@/catalogue';
+import { catalogue, demoDesigns } from '@/catalogue';
 import { findAnimal, type Animal } from '../catalogue';
 import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
 import { layGround } from '../ground';
@@ -337,5 +337,28 @@ describe('the words', () => {
     expect(seasonsWord(['summer'])).toBe('in summer');
     expect(seasonsWord(['autumn', 'winter'])).toBe('in winter and autumn');
     expect(seasonsWord(['winter', 'spring', 'summer', 'autumn'])).toBe('all year');
+  });
+});
+
+describe('the demo', () => {
+  const told = demoDesigns(catalogue).map((design) => {
+    const verdict = judgeDesign({ design, catalogue, alone: true })!;
+    return [design.name, verdict.answer, yearFindings(verdict, design, catalogue)] as const;
+  });
+  it('holds, all but the hedge, whose fogger is still to be bought: its air is too dry, and its note says so', () => {
+    expect(told.map(([name, answer]) => [name, answer])).toEqual([
+      ['Bog shelf', 'holds'],
+      ['Hedge', 'fails'],
+      ['Limestone', 'holds'],
+      ['Dry wash', 'holds'],
+    ]);
+    expect(told[1]![2][0]).toMatchObject({ code: 'air-dry', severity: 'severe' });
+    expect(demoDesigns(catalogue)[1]!.brief.note).toMatch(/fogger is still to be bought/);
+    for (const [name, , findings] of told)
+      if (name !== 'Hedge')
+        expect(
+          findings.filter((it) => it.severity === 'severe' || it.severity === 'look'),
+          name,
+        ).toEqual([]);
   });
 });
