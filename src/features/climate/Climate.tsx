@@ -139,8 +139,7 @@ export function Climate() {
             value={tab}
             onChange={(_, next: ClimateTab) => setTab(next)}
             aria-label="Parts of the climate"
-
-            sx={{ mb: 1.5 }}
+            sx={{ mb: 1.5, '& .MuiTab-root': { minWidth: 0, px: 1.25 } }}
           >
             {TABS.map((it) => (
               <Tab

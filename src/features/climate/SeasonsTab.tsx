@@ -7,10 +7,11 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { findDeviceKind } from '@/core/catalogue';
 import { MONTHS, restMonths } from '@/core/climate';
 import { isOff, monthsOf, OFF, type Device, type SeasonDevice, type SeasonSettings } from '@/core/design';
 import { percent, temperature } from '@/core/units';
-import { useEditing, useOpenDesign } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { freshId } from '@/ui/freshId';
@@ -81,7 +82,13 @@ const same = (device: string): SeasonDevice => ({
 function Part({ part }: { readonly part: SeasonSettings }) {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
+  const { catalogue } = useStore();
   const { enclosure, climate } = design;
+  /** Nozzles and sprayers go by the mist. */
+  const own = (device: Device): boolean => {
+    const form = findDeviceKind(catalogue, device.kind)?.form;
+    return form !== 'nozzle' && form !== 'sprayer';
+  };
   const set = (change: Partial<SeasonSettings>): void =>
     edit({ edit: 'setSeason', change: { ...part, ...change } });
   const others = new Set(climate.seasons.filter((it) => it.id !== part.id).flatMap(monthsOf));
@@ -164,7 +171,7 @@ function Part({ part }: { readonly part: SeasonSettings }) {
           </Box>
         )}
       </Box>
-      {climate.devices.map((device) => (
+      {climate.devices.filter(own).map((device) => (
         <DeviceRow
           key={device.id}
           device={device}
@@ -202,7 +209,7 @@ function Otherwise({
     <FormControlLabel
       label={label}
       control={<Checkbox size="small" checked={on} onChange={(_, next) => onChange(next)} />}
-      sx={{ flex: '1 1 220px', m: 0 }}
+      sx={{ flex: '1 1 160px', m: 0 }}
     />
   );
 }
@@ -272,7 +279,7 @@ function DeviceRow({
               timer: by === 'as' ? null : by === 'off' ? OFF : by === 'clock' ? own.timer : { by },
             });
           }}
-          sx={{ minWidth: 150 }}
+          sx={{ width: 140 }}
         >
           {RUNS.filter((it) => it.value !== 'clock' || runs === 'clock').map((it) => (
             <MenuItem key={it.value} value={it.value}>
@@ -307,7 +314,7 @@ function DeviceRow({
             placeholder="off"
             onCommit={(value) => onChange({ ...own, [kind]: { ...set, [when]: value } })}
             onClear={() => onChange({ ...own, [kind]: { ...set, [when]: null } })}
-            sx={{ width: 110 }}
+            sx={{ width: 92 }}
           />
         ))}
     </Box>

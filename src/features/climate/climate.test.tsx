@@ -11,6 +11,7 @@ import { FittingsTab } from './FittingsTab';
 import { ForecastTab } from './ForecastTab';
 import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
+import { SeasonsTab } from './SeasonsTab';
 import { clock, readClock, timerWord } from './words';
 
 const GECKO = 'goniurosaurus-hainanensis';
@@ -104,6 +105,55 @@ describe('Lamps', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Hold to it' }));
     await eventually(async () => expect((await stored()).climate.meter).toMatchObject({ index: 1.4 }));
     expect(screen.getByText(/held by your meter reading/)).toBeDefined();
+  });
+});
+
+describe('Seasons', () => {
+  it('a part of the year is added, set otherwise thing by thing, kept clear of the others, and taken out', async () => {
+    const design = made(GECKO, ...FIT);
+    const heater = design.climate.devices.find((it) => it.thermostat)!;
+    const { stored } = await open(<SeasonsTab />, design);
+    expect(screen.getByText('One setting holds all year.')).toBeDefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Add a part of the year' }));
+    await screen.findByRole('region', { name: 'Summer' });
+    expect((await stored()).climate.seasons).toMatchObject([{ name: 'Summer', from: 6, until: 9 }]);
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Cover of the top' }));
+    await eventually(async () =>
+      expect((await stored()).climate.seasons[0]!.topCover).toBe(design.enclosure.topCover),
+    );
+    enter(box('Covered'), '20 %');
+    await eventually(async () => expect((await stored()).climate.seasons[0]!.topCover).toBeCloseTo(0.2, 9));
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Mist' }));
+    await screen.findByRole('list', { name: 'Mistings in Summer' });
+    fireEvent.click(screen.getAllByRole('button', { name: /^Leave out misting/ })[0]!);
+    await eventually(async () =>
+      expect((await stored()).climate.seasons[0]!.mist!.times).toHaveLength(
+        design.climate.mist.times.length - 1,
+      ),
+    );
+    expect((await stored()).climate.mist.times).toEqual(design.climate.mist.times);
+    fireEvent.click(screen.getByRole('checkbox', { name: heater.name }));
+    const row = within(await screen.findByRole('group', { name: heater.name }));
+    await eventually(() => expect(row.getByRole('textbox', { name: 'By day' })).toBeDefined());
+    enter(row.getByRole('textbox', { name: 'By day' }), '19.5 °C');
+    await eventually(async () =>
+      expect((await stored()).climate.seasons[0]!.devices).toMatchObject([
+        { device: heater.id, thermostat: { day: 19.5, night: heater.thermostat!.night } },
+      ]),
+    );
+    await choose('It is on', 'never');
+    await eventually(async () =>
+      expect((await stored()).climate.seasons[0]!.devices[0]!.timer).toEqual({ by: 'clock', spans: [] }),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Add a part of the year' }));
+    await screen.findByRole('region', { name: 'Part 2' });
+    await eventually(async () =>
+      expect((await stored()).climate.seasons[1]).toMatchObject({ from: 1, until: 1 }),
+    );
+    fireEvent.click(screen.getAllByRole('button', { name: 'Take it out' })[0]!);
+    await eventually(async () =>
+      expect((await stored()).climate.seasons.map((it) => it.name)).toEqual(['Part 2']),
+    );
   });
 });
 
