@@ -101,7 +101,7 @@ function Part({ part }: { readonly part: SeasonSettings }) {
   };
   return (
     <Panel label={part.name}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 0.5, alignItems: 'flex-start' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.5, alignItems: 'flex-start' }}>
         <LineField
           key={part.name}
           label="Called"
