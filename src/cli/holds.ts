@@ -16,6 +16,7 @@ import {
   type Place,
   type Verdict,
 } from '@/core/verdict';
+import { givenBoxes, type Given } from './given';
 import { gridCase } from './grid';
 
 type RoomKind = NonNullable<Room['kind']>;
@@ -24,6 +25,8 @@ const ROOM_KINDS: readonly RoomKind[] = ['dry', 'middle', 'humid'];
 interface Task {
   readonly animal: string;
   readonly room: RoomKind;
+  /** A box that is given, not proposed. */
+  readonly given?: Given;
 }
 
 interface Row extends Task {
@@ -49,8 +52,8 @@ const FIRST: readonly EditCall[] = [
   { edit: 'proposeLiving', change: {} },
 ];
 
-function firstDesign({ animal, room }: Task): Design {
-  return FIRST.reduce(
+function firstDesign({ animal, room, given }: Task): Design {
+  return [...(given?.edits ?? []), ...FIRST].reduce(
     (design, call) => applyEdit(design, call, catalogue),
     proposeDesign(
       {
@@ -58,7 +61,7 @@ function firstDesign({ animal, room }: Task): Design {
         name: animal,
         animal,
         count: 1,
-        size: null,
+        size: given?.size ?? null,
         room: { kind: room, temperature: null, humidity: null },
       },
       catalogue,
@@ -149,6 +152,7 @@ function lineOf(it: Row): string {
   return [
     it.animal.padEnd(29),
     it.room.padEnd(7),
+    ...(it.given ? [it.given.what.padEnd(44)] : []),
     WORDS[it.answer].padEnd(14),
     worst.padEnd(36),
     `UV ${it.uv}`.padEnd(15),
@@ -194,15 +198,22 @@ async function main(argv: readonly string[]): Promise<number> {
   const animal = take('--animal');
   const room = take('--room');
   const json = words.includes('--json');
-  const rest = words.filter((it) => it !== '--json');
+  const boxes = words.includes('--given');
+  const rest = words.filter((it) => it !== '--json' && it !== '--given');
   const known = catalogue.animals.filter((it) => animal === undefined || it.id === animal);
   const rooms = ROOM_KINDS.filter((it) => room === undefined || it === room);
   if (rest.length > 0 || known.length === 0 || rooms.length === 0) {
-    console.error('usage: npm run -s holds [-- --animal ID --room dry|middle|humid --json]');
+    console.error('usage: npm run -s holds [-- --animal ID --room dry|middle|humid --given --json]');
     if (known.length === 0) console.error(`There is no animal “${String(animal)}” in the catalogue.`);
     return 2;
   }
-  const tasks = known.flatMap((it) => rooms.map((kind): Task => ({ animal: it.id, room: kind })));
+  const tasks = boxes
+    ? givenBoxes().map((given, i): Task => ({
+        animal: given.animal,
+        room: ROOM_KINDS[i % 3] ?? 'dry',
+        given,
+      }))
+    : known.flatMap((it) => rooms.map((kind): Task => ({ animal: it.id, room: kind })));
   const began = performance.now();
   const rows = new Array<Row | undefined>(tasks.length);
   let next = 0;
