@@ -139,7 +139,7 @@ test('a change while its year is played: what was known of the old design is not
   test.setTimeout(120_000);
   await demo(page);
   await open(page, '/e/demo-limestone/climate');
-  const verdict = page.locator('#findings [data-answer]').first();
+  const verdict = page.locator('#verdict [data-answer]').first();
   await expect(verdict).toHaveAttribute('data-answer', /holds|fails|cannot/, { timeout: 60_000 });
   await part(page, 'Mist');
   await page.getByRole('textbox', { name: 'Misting 1' }).fill('6:45');
@@ -148,7 +148,7 @@ test('a change while its year is played: what was known of the old design is not
   await expect(verdict).toHaveAttribute('data-answer', /holds|fails|cannot/, { timeout: 60_000 });
   // Loaded again, it is there at once: kept by what it depends on.
   await page.reload();
-  await expect(page.locator('#findings [data-answer]').first()).toHaveAttribute(
+  await expect(page.locator('#verdict [data-answer]').first()).toHaveAttribute(
     'data-answer',
     /holds|fails|cannot/,
     { timeout: 10_000 },
@@ -192,6 +192,32 @@ test('a drill is run; the box is calibrated from a file; nonsense is refused in 
   await expect(page.getByText(/^Fitted on .* to log\.csv/)).toBeVisible();
 });
 
+test('summer is set otherwise: it is judged anew, kept through a reload, and Care reminds of it', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await demo(page);
+  await open(page, '/e/demo-limestone/climate');
+  const verdict = page.locator('#verdict [data-answer]').first();
+  await expect(verdict).toHaveAttribute('data-answer', 'holds', { timeout: 60_000 });
+  await part(page, 'Seasons');
+  await page.getByRole('button', { name: 'Add a part of the year' }).click();
+  const summer = page.getByRole('region', { name: 'Summer' });
+  await summer.getByRole('checkbox', { name: /^Infrared emitter/ }).click();
+  await summer.getByRole('textbox', { name: 'By day' }).fill('36');
+  await page.keyboard.press('Enter');
+  // A summer of 36 °C is none for a cave gecko, whatever its winter is.
+  await expect(verdict).toHaveAttribute('data-answer', 'fails', { timeout: 60_000 });
+  await expect(page.locator('#verdict')).toContainText(/summer/);
+  await saved(page);
+  await page.reload();
+  await expect(verdict).toHaveAttribute('data-answer', 'fails', { timeout: 60_000 });
+  await page.goto('/e/demo-limestone/keep?tab=care');
+  await expect(page.getByRole('row', { name: /Change over the settings of the season/ })).toContainText(
+    'every June and October on the 1st',
+  );
+});
+
 for (const scheme of ['light', 'dark'] as const) {
   test(`axe finds nothing in Climate, ${scheme}`, async ({ page }) => {
     test.setTimeout(400_000);
@@ -200,6 +226,10 @@ for (const scheme of ['light', 'dark'] as const) {
     await open(page, '/e/demo-limestone/climate');
     const check = (where: string): Promise<void> => sound(page, scheme, where);
     await check('forecast');
+    await part(page, 'Seasons');
+    await page.getByRole('button', { name: 'Add a part of the year' }).click();
+    await page.getByRole('checkbox', { name: /^Infrared emitter/ }).click();
+    await check('Seasons');
     for (const name of ['Lamps', 'Mist', 'Room', 'What holds', 'Drills', 'Calibrate']) {
       await part(page, name);
       await check(name);

@@ -59,6 +59,13 @@ export function bandsAt(
   }
   if (!day) return of('night');
   if (place === 'basking') return of('basking') ?? of('warm');
+  const [warm, cool] = [of('warm'), of('cool')];
+  // What lives in the branches is judged there: of the ground below nothing is asked but that it is no colder nor warmer.
+  if (place === 'warm' && animal.life.value === 'climbing' && warm && cool)
+    return {
+      wanted: { low: cool.wanted.low, high: warm.wanted.high },
+      borne: { low: cool.borne.low, high: warm.borne.high },
+    };
   return of(place === 'warm' || place === 'canopy' ? 'warm' : 'cool');
 }
 

@@ -170,6 +170,23 @@ describe('alarms', () => {
     expect(bandAt(gecko, 'hide', 'humidity', true)!.high).toBeNull();
     expect(bandAt(gecko, 'basking', 'temperature', true)).toEqual(gecko.climate.basking!.value);
   });
+  it('asks what the verdict asks: a moist hide answers for dry air, climbers are judged in the branches, harm is told', () => {
+    const leopard = catalogue.animals.find((it) => it.id === 'eublepharis-macularius')!;
+    const dry = bandAt(leopard, 'warm', 'humidity', true)!;
+    const hidden = bandAt(leopard, 'warm', 'humidity', true, { moistHide: true })!;
+    expect(dry.low! - hidden.low!).toBeCloseTo(0.15, 9);
+    const anole = catalogue.animals.find((it) => it.id === 'anolis-carolinensis')!;
+    const { warm, cool, night } = anole.climate;
+    expect(bandAt(anole, 'canopy', 'temperature', true)).toEqual(warm.value);
+    expect(bandAt(anole, 'warm', 'temperature', true)).toEqual({
+      low: Math.min(cool.value.low, night.value.low),
+      high: warm.value.high,
+    });
+    const bearable = made(60, 60_000, () => high + 1.5);
+    const harmful = made(60, 60_000, () => high + 6);
+    expect(alarmsOf(point(), bearable, gecko, always)[0]!.harm).toBe(false);
+    expect(alarmsOf(point(), harmful, gecko, always)[0]!.harm).toBe(true);
+  });
   it('quiet hours may lie over midnight', () => {
     const night = { from: 22, to: 7 };
     expect([21.9, 22, 3, 6.9, 7].map((hour) => isQuiet(hour, night))).toEqual([

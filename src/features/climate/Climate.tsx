@@ -125,7 +125,7 @@ export function Climate() {
               </Button>
             )}
           </Box>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5, minHeight: 36 }}>
+          <Box id="verdict" sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5, minHeight: 36 }}>
             <Box sx={{ flex: 1 }}>
               <VerdictMark state={verdict} full component="h2" />
             </Box>
