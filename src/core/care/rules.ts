@@ -71,7 +71,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       id: 'seasons',
       group: 'equipment',
       what: 'Change over the settings of the season',
-      why: 'One setting does not hold this box the year round: its room is warmer and damper in summer.',
+      why: 'What is set for a part of the year holds the box only then, and forecast and verdict count on it.',
       when: yearly(...changeOvers(design)),
       amount: seasonsSaid(design),
       minutes: 5,

@@ -137,6 +137,9 @@ export const SeasonSettings = z.strictObject({
 });
 export type SeasonSettings = z.infer<typeof SeasonSettings>;
 
+/** Parts of the year at the most. */
+export const MOST_SEASONS = 4;
+
 /** The months of a part of the year, in order from its first. */
 export const monthsOf = ({ from, until }: Pick<SeasonSettings, 'from' | 'until'>): readonly number[] =>
   Array.from({ length: ((until - from + 12) % 12) + 1 }, (_, i) => ((from - 1 + i) % 12) + 1);
@@ -182,7 +185,7 @@ export const Climate = z.strictObject({
   /** Parts of the year that are set otherwise. */
   seasons: z
     .array(SeasonSettings)
-    .max(4)
+    .max(MOST_SEASONS)
     .refine((all) => new Set(all.flatMap(monthsOf)).size === all.flatMap(monthsOf).length, {
       message: 'two of them hold the same month; let one end before the other begins',
     }),

@@ -17,11 +17,12 @@ import {
   withNew,
 } from './fittings';
 
-/** Dark heaters of the warm side, as nearly all are, and those that hang over the cool one alone. */
-const heatersOn = (side: 'warm' | 'cool', design: Design, catalogue: Catalogue): readonly Device[] =>
-  darkHeaters(design, catalogue).filter(
-    ({ at }) => (at.x < design.enclosure.width / 2 === (design.scape.warm === 'right')) === (side === 'cool'),
-  );
+/** Dark heaters of the warm side, as nearly all are, and those that hang over the cool one alone: the middle is no cool side. */
+export const heatersOn = (side: 'warm' | 'cool', design: Design, catalogue: Catalogue): readonly Device[] =>
+  darkHeaters(design, catalogue).filter(({ at }) => {
+    const fromWarm = design.scape.warm === 'right' ? design.enclosure.width - at.x : at.x;
+    return fromWarm > 0.6 * design.enclosure.width === (side === 'cool');
+  });
 
 /** °C that are borne without harm at the most. */
 const warmestBorne = (animal: Animal, when: 'day' | 'night'): number =>

@@ -1,5 +1,15 @@
 import { dayOfSeason, type Season } from '../climate/roomProfile';
-import { OFF, seasonOn, settingsOn, withSeason, type Design, type SeasonSettings } from '../design';
+import {
+  monthOfDay,
+  monthsOf,
+  MOST_SEASONS,
+  OFF,
+  seasonOn,
+  settingsOn,
+  withSeason,
+  type Design,
+  type SeasonSettings,
+} from '../design';
 import { darkHeaters, fanOf, foggerOf, withDevice } from './fittings';
 import type { Fault, Move, Setting } from './change';
 import { movesFor } from './moves';
@@ -12,16 +22,36 @@ const PARTS: Readonly<Partial<Record<Season, Part>>> = {
   winter: { id: 'winter', name: 'Winter', from: 11, until: 3 },
 };
 
-/** The part of the year a season stands for: one that is told already, else its usual months. */
-function partOf(design: Design, season: Season): Part | null {
-  const { latitude } = design.climate.room;
-  const own = seasonOn(design, dayOfSeason(season, latitude));
+/**
+ * The part of the year a season stands for: one that is told already, else its usual months, as many of them round its
+ * middle as no other part holds; null where there is no place for another.
+ */
+export function partOf(design: Design, season: Season): Part | null {
+  const { room, seasons } = design.climate;
+  const day = dayOfSeason(season, room.latitude);
+  const own = seasonOn(design, day);
   if (own) return own;
   const usual = PARTS[season];
-  if (!usual) return null;
-  const over = (month: number): number => (latitude >= 0 ? month : ((month + 5) % 12) + 1);
-  return { ...usual, from: over(usual.from), until: over(usual.until) };
+  if (!usual || seasons.length >= MOST_SEASONS) return null;
+  const over = (month: number): number => (room.latitude >= 0 ? month : ((month + 5) % 12) + 1);
+  const months = monthsOf({ from: over(usual.from), until: over(usual.until) });
+  const taken = new Set(seasons.flatMap(monthsOf));
+  const middle = months.indexOf(monthOfDay(day));
+  const before = months.slice(0, middle).findLastIndex((it) => taken.has(it));
+  const after = months.findIndex((it, i) => i > middle && taken.has(it));
+  const free = months.slice(before + 1, after < 0 ? undefined : after);
+  const [from, until] = [free[0], free.at(-1)];
+  return from === undefined || until === undefined
+    ? null
+    : { ...usual, id: freeName(usual.id, seasons), from, until };
 }
+
+const freeName = (id: string, seasons: readonly SeasonSettings[]): string => {
+  const taken = new Set(seasons.map((it) => it.id));
+  let own = id;
+  for (let n = 2; taken.has(own); n += 1) own = `${id}-${n}`;
+  return own;
+};
 
 /** Changes that could mend a fault, for the part of the year it is found in and no longer. */
 export function seasonMoves(setting: Setting, fault: Fault): readonly Move[] {

@@ -9,7 +9,15 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { findDeviceKind } from '@/core/catalogue';
 import { MONTHS, restMonths } from '@/core/climate';
-import { isOff, monthsOf, OFF, type Device, type SeasonDevice, type SeasonSettings } from '@/core/design';
+import {
+  isOff,
+  monthsOf,
+  MOST_SEASONS,
+  OFF,
+  type Device,
+  type SeasonDevice,
+  type SeasonSettings,
+} from '@/core/design';
 import { percent, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
@@ -41,7 +49,7 @@ export function SeasonsTab() {
         </Typography>
         <Button
           sx={{ mt: 1 }}
-          disabled={seasons.length >= 4 || rest.length === 0}
+          disabled={seasons.length >= MOST_SEASONS || rest.length === 0}
           onClick={() => edit({ edit: 'setSeason', change: newPart(rest, seasons) })}
         >
           Add a part of the year

@@ -4,6 +4,7 @@ import { layGround } from '../../ground/layers';
 import { fitUv } from '../../search/uv';
 import {
   monthsOf,
+  MOST_SEASONS,
   type Climate,
   type ClimateRoom,
   type Design,
@@ -183,7 +184,7 @@ export const setSeason: Edit<SeasonSettings> = (design, season) => {
   const { seasons } = design.climate;
   const others = seasons.filter((it) => it.id !== season.id);
   const taken = new Set(others.flatMap(monthsOf));
-  if (monthsOf(season).some((it) => taken.has(it)) || others.length >= 4) return design;
+  if (monthsOf(season).some((it) => taken.has(it)) || others.length >= MOST_SEASONS) return design;
   return inClimate(design, {
     seasons:
       others.length === seasons.length
