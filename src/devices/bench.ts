@@ -11,7 +11,7 @@ import {
   type Run,
   type Trouble,
 } from '@/core/climate';
-import type { Design } from '@/core/design';
+import { settingsAt, type Design } from '@/core/design';
 import { uvFrom, type Point3 } from '@/core/light';
 import type { NamedReading } from '@/files';
 
@@ -47,6 +47,7 @@ export interface Fault {
 export class SimulatedBox {
   private readonly ready: Ready;
   private readonly catalogue: Catalogue;
+  private told = 0;
   private faults: readonly Fault[] = [];
   private mists: readonly (ExtraMist & { readonly absolute: number })[] = [];
   private run: Run | null = null;
@@ -83,7 +84,13 @@ export class SimulatedBox {
 
   setFaults(faults: readonly Fault[]): void {
     this.faults = faults;
+    this.told += 1;
     this.run = null;
+  }
+
+  /** How often its past was told anew: what was read before the last time is of another box. */
+  get history(): number {
+    return this.told;
   }
 
   listFaults(): readonly Fault[] {
@@ -142,7 +149,7 @@ export class SimulatedBox {
     const { basking } = this.ready.outfit;
     const { width, depth } = this.design.enclosure;
     const place = basking ?? { x: width / 2, y: depth / 2, z: this.ready.outfit.tierHeight };
-    const sum = lampsOf(this.design, this.catalogue, date).reduce(
+    const sum = lampsOf(settingsAt(this.design, date), this.catalogue, date).reduce(
       (all, { lamp }) => all + uvFrom(lamp, place.x, place.y, place.z),
       0,
     );

@@ -99,10 +99,23 @@ describe('what the server answers', () => {
     const text = new TextDecoder();
     expect(text.decode((await reader.read()).value)).toMatch(/^retry/);
     const event = text.decode((await reader.read()).value);
-    const read = readSenml(event.replace(/^data: /, ''), 0);
+    const [told, data] = event.split('\n');
+    expect(told).toBe('id: 0');
+    const read = readSenml(data!.replace(/^data: /, ''), 0);
     expect(read.ok && readingsIn(read.value)).toHaveLength(6);
     stop.abort();
     expect((await reader.read()).done).toBe(true);
+  });
+  it('a fault tells the past anew: events say which history they are of', async () => {
+    await put();
+    const body = JSON.stringify([{ kind: 'stuck', probe: 'warm', hours: 12 }]);
+    const reply = await ask(`${hedge.id}/faults`, { method: 'PUT', body });
+    expect(await reply.json()).toMatchObject({ history: 1 });
+    const stop = new AbortController();
+    const events = (await ask(`${hedge.id}/hub/events`, { signal: stop.signal })).body!.getReader();
+    await events.read();
+    expect(new TextDecoder().decode((await events.read()).value)).toMatch(/^id: 1\ndata: /);
+    stop.abort();
   });
   it.each([
     [`${hedge.id}/mist`, 'POST', '{"seconds":0}', 400],

@@ -92,7 +92,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
       box.setFaults(
         asked.data.map(({ kind, probe, hours }): Fault => ({ kind, probe, since: now - hours * 3_600_000 })),
       );
-      return json({ faults: box.listFaults() });
+      return json({ faults: box.listFaults(), history: box.history });
     }
     default:
       return fault(404, 'there is no such device');
@@ -147,7 +147,11 @@ function events(request: Request, box: SimulatedBox): Response {
       const send = (): void => {
         const pack = box.readings(Math.floor(serverNow() / 1000) * 1000);
         // A hub that hears nothing still says that it is there.
-        out.enqueue(text.encode(pack.length === 0 ? ': nothing heard\n\n' : `data: ${writeSenml(pack)}\n\n`));
+        out.enqueue(
+          text.encode(
+            pack.length === 0 ? ': nothing heard\n\n' : `id: ${box.history}\ndata: ${writeSenml(pack)}\n\n`,
+          ),
+        );
       };
       out.enqueue(text.encode('retry: 3000\n\n'));
       send();

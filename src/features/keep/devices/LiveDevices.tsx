@@ -3,7 +3,7 @@
 import { useEffect, useRef } from 'react';
 import { readingsIn, readSenml } from '@/files';
 import { addFromSource, lastReading, loadDesign, ownRows, useStore } from '@/store';
-import { hubEvents, hubSince, isThere, placeBox, sourceTracks } from './client';
+import { hubEvents, hubSince, isOutdated, isThere, placeBox, sourceTracks } from './client';
 
 /** How long to wait before a device that fell silent is tried again, ms. */
 const AGAIN = 15_000;
@@ -33,7 +33,9 @@ function Listener({ design }: { readonly design: string }) {
       if (ended) return;
       await addFromSource(db, design, sourceTracks(missed), Date.now());
       source = hubEvents(design);
-      source.onmessage = ({ data }: MessageEvent<string>) => {
+      source.onmessage = (event: MessageEvent<string>) => {
+        const { data } = event;
+        if (isOutdated(design, event)) return;
         const found = readSenml(data, Date.now() / 1000);
         if (found.ok && !ended)
           addFromSource(db, design, sourceTracks(readingsIn(found.value)), Date.now()).catch(retry);

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { writeSingle, readingsIn, readSenml, type NamedReading } from '@/files';
 import { toSteps, trackOf, type MeasuringPlace } from '@/core/readings';
 import type { Design } from '@/core/design';
@@ -32,12 +33,14 @@ async function readings(path: string): Promise<readonly NamedReading[]> {
 }
 
 /** Puts a box on the bench of the stand-ins: they then read that box as it is reckoned. */
-export const placeBox = (design: Design, own: OwnRows): Promise<Response> =>
-  ask(`${design.id}?zone=${-new Date().getTimezoneOffset()}`, {
+export function placeBox(design: Design, own: OwnRows): Promise<Response> {
+  told.delete(design.id);
+  return ask(`${design.id}?zone=${-new Date().getTimezoneOffset()}`, {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json' },
     body: writeSingle(design, own, new Date()),
   });
+}
 export const hubSince = (design: string, since: number): Promise<readonly NamedReading[]> =>
   readings(`${design}/hub?since=${since}`);
 export const hubEvents = (design: string): EventSource => new EventSource(`${BASE}/${design}/hub/events`);
@@ -50,10 +53,22 @@ export const meter = (design: string): Promise<readonly NamedReading[]> => readi
 export const scale = (design: string): Promise<readonly NamedReading[]> => readings(`${design}/scale`);
 export const mistFor = (design: string, seconds: number): Promise<Response> =>
   ask(`${design}/mist`, { method: 'POST', body: JSON.stringify({ seconds }) });
-export const setFaults = (
+/** By box: which of its histories is told now. */
+const told = new Map<string, number>();
+
+export async function setFaults(
   design: string,
   faults: readonly { readonly kind: string; readonly probe: string; readonly hours: number }[],
-): Promise<Response> => ask(`${design}/faults`, { method: 'PUT', body: JSON.stringify(faults) });
+): Promise<void> {
+  const reply = await ask(`${design}/faults`, { method: 'PUT', body: JSON.stringify(faults) });
+  const { history } = History.parse(await reply.json());
+  told.set(design, history);
+}
+const History = z.object({ history: z.number() });
+
+/** Whether a reading that was on its way is of a history that has been told anew since. */
+export const isOutdated = (design: string, { lastEventId }: Pick<MessageEvent, 'lastEventId'>): boolean =>
+  Number(lastEventId) < (told.get(design) ?? 0);
 
 const PLACE: Record<string, MeasuringPlace> = {
   warm: 'warm',
