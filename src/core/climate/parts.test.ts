@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, Design, proposeDesign, type EditCall, foundIn } from '../design';
+import { applyEdit, Design, proposeDesign, type EditCall, type Room, foundIn } from '../design';
 import { layGround } from '../ground';
 import { dayLength } from '../light';
 import {
@@ -13,6 +13,7 @@ import {
   momentsOf,
   outfitOf,
   profileOf,
+  seasonAt,
   reader,
   SERIES,
   sunThrough,
@@ -124,6 +125,23 @@ describe('the room', () => {
     expect(cellar.temperature[0]).toBe(13);
     const brief = profileOf(made(), catalogue);
     expect(brief.humidity.reduce((sum, it) => sum + it, 0) / 12).toBeCloseTo(0.5, 1);
+  });
+  it('a humid room is what a dwelling is designed for at most: 23.9 °C and 70 % (ASHRAE 160; from memory)', () => {
+    const told = (room: Room): ReturnType<typeof profileOf> =>
+      profileOf(made([{ edit: 'setRoom', change: room }]), catalogue);
+    const humid = told({ kind: 'humid', temperature: null, humidity: null });
+    expect(Math.max(...humid.temperature)).toBeCloseTo(23.9, 6);
+    expect(Math.max(...humid.humidity)).toBeCloseTo(0.7, 6);
+    expect(Math.min(...humid.humidity)).toBeCloseTo(0.588, 6);
+    // What was measured damper than that is believed.
+    expect(Math.max(...told({ kind: null, temperature: 26, humidity: 0.82 }).humidity)).toBeCloseTo(0.82, 6);
+  });
+  it('the season nearest to a moment, on both halves of the earth', () => {
+    const at = (month: number, day: number): number => new Date(2026, month - 1, day, 12).getTime();
+    const names = (latitude: number) =>
+      [at(1, 1), at(3, 1), at(3, 20), at(6, 30), at(9, 20), at(12, 20)].map((it) => seasonAt(it, latitude));
+    expect(names(50)).toEqual(['winter', 'winter', 'spring', 'summer', 'autumn', 'winter']);
+    expect(names(-30)).toEqual(['summer', 'summer', 'autumn', 'winter', 'spring', 'summer']);
   });
 });
 

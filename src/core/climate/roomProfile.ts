@@ -8,6 +8,9 @@ const SEASON_T = [-0.8, -0.8, -0.6, -0.2, 0.2, 1, 1.6, 1.6, 0.6, 0, -0.6, -0.8];
 /** Drier while it is heated, damper in summer: share of its mean. */
 const SEASON_RH = [-0.16, -0.16, -0.1, -0.02, 0.06, 0.14, 0.16, 0.16, 0.1, 0.02, -0.06, -0.12];
 
+/** No month of a dwelling is told damper than it is designed for (ASHRAE 160, simplified method; from memory), unless its year is. */
+const DAMPEST = 0.7;
+
 /** The room through the year: a logger's record, a preset, or what the brief says of it. */
 export function profileOf({ climate, brief }: Design, catalogue: Catalogue): RoomProfile {
   const { log, preset } = climate.room;
@@ -33,7 +36,7 @@ export function profileOf({ climate, brief }: Design, catalogue: Catalogue): Roo
   const room = roomClimate(brief.room);
   return {
     temperature: SEASON_T.map((it) => room.temperature + it),
-    humidity: SEASON_RH.map((it) => Math.min(0.95, room.humidity * (1 + it))),
+    humidity: SEASON_RH.map((it) => Math.min(Math.max(DAMPEST, room.humidity), room.humidity * (1 + it))),
     swing: 1.2,
     setback: null,
     scatter: [0.8, 0.1],
@@ -54,6 +57,17 @@ export type Season = keyof typeof SEASONS;
 
 export const dayOfSeason = (season: Season, latitude: number): number =>
   latitude >= 0 ? SEASONS[season] : ((SEASONS[season] + 182) % 365) + 1;
+
+/** The season whose middle is nearest to a moment, by the clock of this device. */
+export function seasonAt(at: number, latitude: number): Season {
+  const date = new Date(at);
+  const day = 1 + (Date.UTC(2025, date.getMonth(), date.getDate()) - Date.UTC(2025, 0, 1)) / 86_400_000;
+  const away = (season: Season): number => {
+    const apart = Math.abs(dayOfSeason(season, latitude) - day);
+    return Math.min(apart, 365 - apart);
+  };
+  return (Object.keys(SEASONS) as Season[]).reduce((a, b) => (away(b) < away(a) ? b : a));
+}
 
 /** Mean of the room on a day of the year: °C and relative humidity. */
 export const meanRoom = (profile: RoomProfile, day: number) => ({
