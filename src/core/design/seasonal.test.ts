@@ -9,6 +9,7 @@ import { judgeUv } from '../verdict';
 import { layGround } from '../ground/layers';
 import {
   applyEdit,
+  coverEdit,
   Design,
   DESIGN_VERSION,
   migrate,
@@ -17,6 +18,7 @@ import {
   OFF,
   proposeDesign,
   seasonOn,
+  settingsAt,
   settingsOn,
   withSeason,
   type EditCall,
@@ -265,6 +267,31 @@ describe('care of a box set by season', () => {
       `Summer, June to September: Cover of the top 10 % (in the rest of the year ${Math.round(100 * geckos.enclosure.topCover)} %); Mist 20 pulls at 08:00, 20 pulls at 20:00 (in the rest of the year 12 pulls at 08:00 every 2 days)`,
     );
     expect(careRules(misted, catalogue).some((it) => it.id === 'seasons')).toBe(false);
+  });
+
+  it('is in force by the date, also where a cover is changed because of what was read', () => {
+    const part = { ...summer, ...nothing, topCover: 0.2 };
+    const design = withPart(geckos, part);
+    const cover = geckos.enclosure.topCover;
+    expect(
+      ['2026-05-31', '2026-06-01', '2026-09-30', '2026-10-01'].map(
+        (it) => settingsAt(design, it).enclosure.topCover,
+      ),
+    ).toEqual([cover, 0.2, 0.2, cover]);
+    expect(settingsAt(design, new Date(2026, 6, 1).getTime()).enclosure.topCover).toBe(0.2);
+    expect(coverEdit(design, '2026-07-01', 0.5)).toEqual({
+      edit: 'setSeason',
+      change: { ...part, topCover: 0.5 },
+    });
+    expect(coverEdit(design, '2026-01-01', 0.5)).toEqual({ edit: 'setEnclosure', change: { topCover: 0.5 } });
+    // A part of the year without a cover of its own has that of the year.
+    const misted = withPart(geckos, { ...part, topCover: null, mist: { times: [], everyDays: 1 } });
+    expect(coverEdit(misted, '2026-07-01', 0.5)).toEqual({ edit: 'setEnclosure', change: { topCover: 0.5 } });
+    const after = applyEdit(design, coverEdit(design, '2026-07-01', 0.5), catalogue);
+    expect([settingsAt(after, '2026-07-01').enclosure.topCover, after.enclosure.topCover]).toEqual([
+      0.5,
+      cover,
+    ]);
   });
 
   it('mists by the plan of the month', () => {

@@ -1,3 +1,4 @@
+import type { EditCall } from './edits';
 import {
   monthsOf,
   type Design,
@@ -31,6 +32,25 @@ export const settingsOn = (design: Design, day: number): Design => {
   const own = seasonOn(design, day);
   return own ? withSettings(design, own) : design;
 };
+
+/** A design as it is set on a date, `YYYY-MM-DD`, or at a moment by the clock of this device. */
+export const settingsAt = (design: Design, when: string | number): Design => {
+  const own = partAt(design, when);
+  return own ? withSettings(design, own) : design;
+};
+
+const partAt = ({ climate }: Design, when: string | number): SeasonSettings | undefined => {
+  const month = typeof when === 'string' ? Number(when.slice(5, 7)) : new Date(when).getMonth() + 1;
+  return climate.seasons.find((it) => monthsOf(it).includes(month));
+};
+
+/** The edit that covers so much of the top at a moment: where a part of the year has a cover of its own, it is that one. */
+export function coverEdit(design: Design, when: string | number, topCover: number): EditCall {
+  const part = partAt(design, when);
+  return part && part.topCover !== null
+    ? { edit: 'setSeason', change: { ...part, topCover } }
+    : { edit: 'setEnclosure', change: { topCover } };
+}
 
 /** A design with settings of a part of the year in place of its own. */
 export function withSettings(design: Design, { topCover, mist, devices }: SeasonSettings): Design {

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design';
+import { settingsAt, type Design } from '../design';
 import type { Entry } from '../log';
 import type { PointTrack } from './features';
 import { factsOf, isMisted, signsRead } from './facts';
@@ -31,14 +31,16 @@ const APART = 0.7;
  * says what of its surroundings may be wrong, and when to call a veterinarian.
  */
 export function diagnose(asked: DiagnosisAsked): Diagnosis {
-  const { design, catalogue, points, isDay, now } = asked;
+  const { catalogue, points, isDay, now } = asked;
+  // What is set for this part of the year is what was at work.
+  const design = settingsAt(asked.design, now);
   const facts = factsOf(points, isDay, now);
   const read = signsRead(facts, isMisted(design, catalogue));
   const signs = new Set<SignId>([...asked.seen, ...read.map((it) => it.sign)]);
   if (signs.size === 0) return { verdict: 'nothing', causes: [], read, next: null };
   const all: Cause[] = [
     ...(points.length > 0 ? readingCauses(design, catalogue, facts) : []),
-    ...signCauses({ ...asked, facts, signs }),
+    ...signCauses({ ...asked, design, facts, signs }),
   ];
   const causes = merged(all)
     .filter((it) => it.score > TOLD)

@@ -1,5 +1,5 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
-import type { Design, EditCall } from '../design';
+import { coverEdit, type Design, type EditCall } from '../design';
 import { HOUR, type MeasuringPlace } from '../readings';
 import { isMisted, isParted, known, LAMPS_GONE, median, NO_MIST, type Facts } from './facts';
 import type { Course } from './features';
@@ -166,7 +166,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       change: 'Free the vents and brush the gauze; uncover more of the top.',
       edits:
         design.enclosure.top === 'mesh' && design.enclosure.topCover > 0.2
-          ? [{ edit: 'setEnclosure', change: { topCover: Math.max(0, design.enclosure.topCover - 0.3) } }]
+          ? [coverEdit(design, facts.now, Math.max(0, design.enclosure.topCover - 0.3))]
           : [],
     },
     {
@@ -278,7 +278,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       change: 'Cover more of the top, or mist longer in the evening: try both in Climate first.',
       edits:
         design.enclosure.top === 'mesh' && design.enclosure.topCover < 0.8
-          ? [{ edit: 'setEnclosure', change: { topCover: Math.min(1, design.enclosure.topCover + 0.3) } }]
+          ? [coverEdit(design, facts.now, Math.min(1, design.enclosure.topCover + 0.3))]
           : [],
     },
   ];

@@ -172,9 +172,14 @@ export function Climate() {
                 </Typography>
               ))}
             {tab === 'fittings' && (
-              <FittingsTab selected={selected} onSelect={setChosen} forecast={forecast} />
+              <FittingsTab
+                selected={selected}
+                onSelect={setChosen}
+                onSeasons={() => setTab('seasons')}
+                forecast={forecast}
+              />
             )}
-            {tab === 'mist' && <MistTab forecast={forecast} />}
+            {tab === 'mist' && <MistTab forecast={forecast} onSeasons={() => setTab('seasons')} />}
             {tab === 'seasons' && <SeasonsTab />}
             {tab === 'room' && <RoomTab />}
             {tab === 'find' && <FindTab />}

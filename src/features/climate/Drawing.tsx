@@ -21,6 +21,7 @@ import {
   type Moment,
 } from '@/core/climate';
 import { fieldOf, UV_ZONES, type Field, type Plane, type UvZone } from '@/core/light';
+import { seasonOn, withSettings, type Design } from '@/core/design';
 import { siteAt } from '@/core/ground';
 import { length, temperature } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
@@ -80,15 +81,18 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     z: box.height * 0.4,
   });
   const cut = view === 'front' ? probe.y : probe.x;
-  const resting = useDeferredValue(design);
+  const record = forecast ? Math.min(at, forecast.run.t.length - 1) : 0;
+  // The box as it is set on the day that is shown.
+  const part = forecast ? seasonOn(design, dayShown(forecast, record)) : undefined;
+  const set = useMemo(() => (part ? withSettings(design, part) : design), [design, part]);
+  const resting = useDeferredValue(set);
   const outfit = useMemo(
     () => outfitOf(resting, assessment.ground, catalogue),
     [resting, assessment.ground, catalogue],
   );
   const [today] = useState(() => new Date().toISOString().slice(0, 10));
-  const lit = useMemo(() => lampsOf(design, catalogue, today), [design, catalogue, today]);
+  const lit = useMemo(() => lampsOf(set, catalogue, today), [set, catalogue, today]);
 
-  const record = forecast ? Math.min(at, forecast.run.t.length - 1) : 0;
   const moment: Moment | null = useMemo(
     () =>
       forecast && {
@@ -106,7 +110,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     [view, cut, box.width, box.depth, box.height],
   );
 
-  const shaded = useShaded(overlay === 'uv' || overlay === 'ppfd' ? overlay : null, plane);
+  const shaded = useShaded(set, overlay === 'uv' || overlay === 'ppfd' ? overlay : null, plane);
   const field = useMemo((): Field | null => {
     if (overlay === 'soil') return null;
     const rows = (columns: number): number => Math.max(8, Math.round((columns * plane.height) / plane.width));
@@ -199,14 +203,14 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
 
   const hoursOf = useCallback(
     (id: string): number => {
-      const device = design.climate.devices.find((it) => it.id === id);
+      const device = set.climate.devices.find((it) => it.id === id);
       if (!device) return 0;
-      return windowsOf(device.timer, lightHours(design.climate, 80)).reduce(
+      return windowsOf(device.timer, lightHours(set.climate, 80)).reduce(
         (sum, it) => sum + (it.to - it.from) / 3600,
         0,
       );
     },
-    [design.climate],
+    [set.climate],
   );
   const uv = uvAt(lit, probe);
   const plant = plantLightAt(lit, probe, hoursOf);
@@ -282,7 +286,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
       <Box ref={frameRef} sx={{ flex: 1, minHeight: 0, overflow: 'hidden', mt: 1 }}>
         {width > 0 && height > 0 && (
           <Section
-            design={design}
+            design={set}
             assessment={assessment}
             catalogue={catalogue}
             view={view}
@@ -328,6 +332,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
           />
           <Box sx={{ typography: 'body2', color: 'earth.quiet', whiteSpace: 'nowrap' }}>
             {day ? 'lights on' : 'lights out'}
+            {part ? ` · as set for ${part.name}` : ''}
           </Box>
         </Box>
       )}
@@ -342,6 +347,10 @@ const SOIL_SCALE: Scale = {
   write: percentWord,
 };
 
+/** Day of the year of a record; a day or a week is one of its season throughout. */
+const dayShown = ({ run, asked, from }: Forecast, record: number): number =>
+  asked.span === 'year' ? from + Math.floor((run.t[record] ?? 0) / 86_400) : from;
+
 /** The moment of a record: an hour, a day and an hour, or a date and an hour. */
 function whenWord({ run, asked }: Forecast, record: number): string {
   const t = run.t[record] ?? 0;
@@ -353,9 +362,8 @@ function whenWord({ run, asked }: Forecast, record: number): string {
 }
 
 /** Light with shadows, once the drawing rests; null while something moves. */
-function useShaded(name: 'uv' | 'ppfd' | null, plane: Plane): Field | null {
+function useShaded(design: Design, name: 'uv' | 'ppfd' | null, plane: Plane): Field | null {
   const { catalogue } = useStore();
-  const { design } = useOpenDesign();
   const [found, setFound] = useState<{ readonly of: unknown; readonly field: Field } | null>(null);
   const key = useMemo(() => ({ name, plane, design }), [name, plane, design]);
   useEffect(() => {

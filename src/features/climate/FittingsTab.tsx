@@ -23,7 +23,7 @@ import {
   wattsFor,
   type Forecast,
 } from '@/core/climate';
-import type { Device, Timer } from '@/core/design';
+import { settingsAt, type Device, type Timer } from '@/core/design';
 import { heatFrom, UV_ZONES, type UvZone } from '@/core/light';
 import { length, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -32,6 +32,7 @@ import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
+import { SeasonNote } from './SeasonNote';
 import { TimerField } from './TimerField';
 import { heldWord, percentWord, timerWord } from './words';
 
@@ -46,11 +47,12 @@ const GROUPS: Record<DeviceKind['group'], string> = {
 interface Props {
   readonly selected: string | null;
   readonly onSelect: (device: string | null) => void;
+  readonly onSeasons: () => void;
   readonly forecast: Forecast | null;
 }
 
 /** What is fitted, and all there is to say about the one that is picked. */
-export function FittingsTab({ selected, onSelect, forecast }: Props) {
+export function FittingsTab({ selected, onSelect, onSeasons, forecast }: Props) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
@@ -61,6 +63,7 @@ export function FittingsTab({ selected, onSelect, forecast }: Props) {
 
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
+      <SeasonNote sets={(it) => it.devices.length > 0} onSeasons={onSeasons} />
       <Panel label="Fitted">
         {devices.length === 0 && (
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
@@ -470,7 +473,7 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
   const animal = findAnimal(catalogue, design.brief.animal);
   const zone = (animal?.climate.uvZone.value ?? null) as UvZone | null;
   const today = new Date().toISOString().slice(0, 10);
-  const lit = lampsOf(design, catalogue, today);
+  const lit = lampsOf(settingsAt(design, today), catalogue, today);
   const floor = assessment.ground.parts[0]?.high ?? 0;
   const places = [0.1, 0.15, 0.2, 0.3, 0.4]
     .map((under) => ({ under, at: { x: device.at.x, y: device.at.y, z: device.at.z - under } }))

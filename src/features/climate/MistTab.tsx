@@ -21,13 +21,21 @@ import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
 import { useReader } from '@/ui/units';
 import { MistTimes } from './MistTimes';
+import { SeasonNote } from './SeasonNote';
 import { TimerField } from './TimerField';
 import { percentWord } from './words';
 
 /** Water and air: when it is misted, what it draws on, how air comes through, what the hides are like. */
-export function MistTab({ forecast }: { readonly forecast: Forecast | null }) {
+export function MistTab({
+  forecast,
+  onSeasons,
+}: {
+  readonly forecast: Forecast | null;
+  readonly onSeasons: () => void;
+}) {
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
+      <SeasonNote sets={(it) => it.mist !== null || it.topCover !== null} onSeasons={onSeasons} />
       <Mist />
       <Air />
       <Hides forecast={forecast} />

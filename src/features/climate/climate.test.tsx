@@ -53,7 +53,7 @@ describe('Lamps', () => {
   it('one is fitted, moved, timed, held and taken out', async () => {
     const picked = vi.fn();
     const { stored } = await open(
-      <FittingsTab selected="device-1" onSelect={picked} forecast={null} />,
+      <FittingsTab selected="device-1" onSelect={picked} onSeasons={() => undefined} forecast={null} />,
       made(GECKO, { edit: 'addDevice', change: { kind: 'halogen-flood' } }),
     );
     const detail = within(screen.getByRole('region', { name: 'Halogen flood' }));
@@ -93,7 +93,12 @@ describe('Lamps', () => {
     const design = made(ANOLE, ...FIT);
     const tube = design.climate.devices.find((it) => it.kind.startsWith('uv-'))!;
     const { stored } = await open(
-      <FittingsTab selected={tube.id} onSelect={() => undefined} forecast={null} />,
+      <FittingsTab
+        selected={tube.id}
+        onSelect={() => undefined}
+        onSeasons={() => undefined}
+        forecast={null}
+      />,
       design,
     );
     expect(screen.getByText(/until a meter reading narrows it/)).toBeDefined();
@@ -157,9 +162,26 @@ describe('Seasons', () => {
   });
 });
 
+describe('settings by season', () => {
+  it('where a part of the year has its own, Lamps and Mist say so and lead there', async () => {
+    const onSeasons = vi.fn();
+    const part = { id: 'summer', name: 'Summer', from: 6, until: 9, topCover: 0.2, mist: null, devices: [] };
+    const design = made(GECKO, ...FIT, { edit: 'setSeason', change: part });
+    await open(<MistTab onSeasons={onSeasons} forecast={null} />, design);
+    expect(screen.getByRole('note').textContent).toMatch(
+      /^These are the settings of the rest of the year\. Summer \(June to September\) has its own/,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Open Seasons' }));
+    expect(onSeasons).toHaveBeenCalledOnce();
+  });
+});
+
 describe('Mist', () => {
   it('times, bottle, cover, vents; nonsense is told and changes nothing', async () => {
-    const { stored } = await open(<MistTab forecast={null} />, made(GECKO, ...FIT));
+    const { stored } = await open(
+      <MistTab onSeasons={() => undefined} forecast={null} />,
+      made(GECKO, ...FIT),
+    );
     const before = (await stored()).climate.mist.times;
     enter(box('Misting 1'), 'dawn');
     expect(screen.getByText('A time of the day, such as 7:30.')).toBeDefined();

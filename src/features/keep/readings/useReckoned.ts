@@ -1,7 +1,17 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { humidityAt, lampsOf, outfitOf, warmthAt, type Forecast, type Moment } from '@/core/climate';
+import {
+  dayOfSeason,
+  humidityAt,
+  lampsOf,
+  outfitOf,
+  seasonAt,
+  warmthAt,
+  type Forecast,
+  type Moment,
+} from '@/core/climate';
+import { settingsAt, settingsOn } from '@/core/design';
 import { uvFrom } from '@/core/light';
 import { DAY, fromSteps, type Series, type Track } from '@/core/readings';
 import { useOpenDesign, useStore, useTracks } from '@/store';
@@ -20,7 +30,7 @@ export function useReckoned(point: Series): string {
   const [forecast, setForecast] = useState<Forecast | 'failed' | null>(null);
   const ask = point.quantity === 'temperature' || point.quantity === 'humidity';
   const last = track?.at.at(-1);
-  const season = seasonOf(last);
+  const season = seasonAt(last ?? 0, design.climate.room.latitude);
   useEffect(() => {
     if (!ask) return;
     const working = startForecast(design, catalogue, { span: 'day', season, seed: 1 });
@@ -29,23 +39,26 @@ export function useReckoned(point: Series): string {
     });
     return working.stop;
   }, [ask, design, catalogue, season]);
-  const outfit = useMemo(
-    () => outfitOf(design, assessment.ground, catalogue),
-    [design, assessment.ground, catalogue],
-  );
+  // What is reckoned is the middle of its season, as the box is set then.
+  const { ground } = assessment;
+  const set = settingsOn(design, dayOfSeason(season, design.climate.room.latitude));
+  const outfit = outfitOf(set, ground, catalogue);
   if (!track || last === undefined || !point.at) return '';
   const read = meanSince(track, last - 7 * DAY, point);
   if (point.quantity === 'uvIndex') {
     const { x, y, z } = point.at;
     const today = new Date(last).toISOString().slice(0, 10);
-    const sum = lampsOf(design, catalogue, today).reduce((all, { lamp }) => all + uvFrom(lamp, x, y, z), 0);
+    const sum = lampsOf(settingsAt(design, last), catalogue, today).reduce(
+      (all, { lamp }) => all + uvFrom(lamp, x, y, z),
+      0,
+    );
     const at = fromSteps(track.steps.at(-1) ?? 0, 'uvIndex');
     return `Reckoned here with the lamps as old as they then were: UV index ${sum.toFixed(1)}. Read last: ${at.toFixed(1)}. ${sum > 0.05 ? `The lamps give ${Math.round((100 * at) / sum)} % of what was reckoned.` : ''}`.trim();
   }
   if (!ask) return '';
   if (forecast === 'failed') return 'This place could not be reckoned.';
   if (!forecast) return 'Reckoning what it should be here…';
-  const lit = lampsOf(design, catalogue, null);
+  const lit = lampsOf(set, catalogue, null);
   const values = Array.from(forecast.run.t, (_, at) => {
     const moment: Moment = {
       run: forecast.run,
@@ -74,8 +87,3 @@ function meanSince({ at, steps }: Track, since: number, { quantity }: Series) {
   }
   return { mean: sum / Math.max(1, n), low, high };
 }
-
-const seasonOf = (at: number | undefined): 'winter' | 'summer' => {
-  const month = new Date(at ?? Date.now()).getMonth();
-  return month >= 3 && month <= 8 ? 'summer' : 'winter';
-};
