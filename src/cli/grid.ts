@@ -1,10 +1,13 @@
 import { catalogue } from '@/catalogue';
+import { findAnimal } from '@/core/catalogue';
 import { chance } from '@/core/climate/chance';
 import { applyEdit, proposeDesign, type Design, type EditCall } from '@/core/design';
 import {
   burdenOf,
   climb,
+  ease,
   lacking,
+  missingIn,
   NO_LOCKS,
   perform,
   runSearch,
@@ -13,7 +16,7 @@ import {
   type Seen,
 } from '@/core/search';
 import { darkHeaters, withDevices } from '@/core/search/fittings';
-import { borneIn, GLANCE, HOLDS, judgeDesign } from '@/core/verdict';
+import { GLANCE, judgeDesign } from '@/core/verdict';
 
 const FIRST: readonly EditCall[] = [
   { edit: 'proposeScape', change: {} },
@@ -22,6 +25,8 @@ const FIRST: readonly EditCall[] = [
 /** Cover and set points may change, nothing else: few enough ways to try them all. */
 const LOCKS: Locks = { ...NO_LOCKS, vents: true, lights: true, mist: true, seasons: true, buying: true };
 const STRICT = 0.5;
+/** Looks after which the soil of what was found moves no more. */
+const SETTLED = 4;
 
 const made = (animal: string, kind: 'dry' | 'middle' | 'humid'): Design =>
   FIRST.reduce(
@@ -32,12 +37,11 @@ const made = (animal: string, kind: 'dry' | 'middle' | 'humid'): Design =>
     ),
   );
 
-/** Hours missing from what is wanted, and places that do harm, in the weathers of a verdict. */
-const missing = (design: Design): number =>
-  judgeDesign({ design, catalogue, alone: true })?.places.reduce(
-    (sum, it) => sum + Math.max(0, HOLDS - it.inside) + (borneIn(it) ? 0 : 1),
-    0,
-  ) ?? Infinity;
+/** What the search itself asks of the weathers of a verdict. */
+const missing = (design: Design): number => {
+  const verdict = judgeDesign({ design, catalogue, alone: true });
+  return verdict ? missingIn(verdict) : Infinity;
+};
 
 export interface GridCase {
   readonly seed: number;
@@ -63,8 +67,23 @@ export function gridCase(seed: number): GridCase {
     const found = perform({ ask: 'look', design, playing: GLANCE, strict: STRICT, near }, catalogue);
     return found.of === 'look' ? found.seen : null;
   };
-  const found = runSearch(climb({ design: start, catalogue, locks: LOCKS, start }), catalogue);
-  const seen = look(found.design, {}) ?? found.seen;
+  const climbed = runSearch(climb({ design: start, catalogue, locks: LOCKS, start }), catalogue);
+  const animalRow = findAnimal(catalogue, animal);
+  if (!animalRow) throw new Error(`no animal ${animal}`);
+  const found = runSearch(
+    ease({
+      design: climbed.design,
+      catalogue,
+      animal: animalRow,
+      locks: LOCKS,
+      start,
+      near: climbed.seen.rest,
+    }),
+    catalogue,
+  );
+  // From where its own days leave it, as all of the grid are seen.
+  let seen = found.seen;
+  for (let again = 0; again < SETTLED; again += 1) seen = look(found.design, seen.rest) ?? seen;
   const own = costOf(found.design, seen);
   const heaters = darkHeaters(start, catalogue).map((it) => it.id);
   const night = darkHeaters(found.design, catalogue)[0]?.thermostat?.night ?? null;

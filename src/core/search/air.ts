@@ -1,4 +1,5 @@
 import { findDeviceKind } from '../catalogue';
+import type { Design } from '../design/schema';
 import { type Move, type Setting, type Maker, free, round, tidy, clamp } from './change';
 import { fanOf, fitted, plantLights, without, withClimate, withDevice, withNew } from './fittings';
 
@@ -42,6 +43,57 @@ function strip(by: number): Maker {
 export const stripMore = strip(0.02);
 
 export const stripLess = strip(-0.02);
+
+/** Walls a keeper saws a hole into; glass is left as it is. */
+const SAWN: readonly Design['enclosure']['material'][] = ['pvc', 'timber', 'acrylic'];
+/** Ids of the vents a search cuts: low on the cool side, high on the warm one, so that air passes through. */
+const CUT = ['vent-low', 'vent-high'] as const;
+
+/** A vent low and one high in the side walls, or twice as wide. */
+export const ventMore: Maker = ({ design, locks }) => {
+  const { material, width, depth, height } = design.enclosure;
+  const { vents, topGauze } = design.climate;
+  if (locks.vents || !SAWN.includes(material) || vents.length > 10) return [];
+  const right = design.scape.warm === 'right';
+  const own = vents.filter((it) => CUT.some((id) => id === it.id));
+  if (own.length > 0)
+    return own.some((it) => it.area >= 0.08 * depth)
+      ? []
+      : [
+          {
+            id: 'vents twice as wide',
+            design: withClimate(design, {
+              vents: vents.map((it) => (own.includes(it) ? { ...it, area: tidyArea(2 * it.area) } : it)),
+            }),
+          },
+        ];
+  const area = tidyArea(Math.min(width, depth) * 0.03);
+  return [
+    {
+      id: 'vents low and high',
+      design: withClimate(design, {
+        vents: [
+          ...vents,
+          { id: CUT[0], wall: right ? 'left' : 'right', height: tidy(0.45 * height), area, gauze: topGauze },
+          { id: CUT[1], wall: right ? 'right' : 'left', height: tidy(height - 0.04), area, gauze: topGauze },
+        ],
+      }),
+    },
+  ];
+};
+
+/** Vents closed, all of them or by half. */
+export const ventLess: Maker = ({ design, locks }) => {
+  const { vents } = design.climate;
+  if (locks.vents || !vents.some((it) => it.area > 0)) return [];
+  const to = (id: string, by: number): Move => ({
+    id,
+    design: withClimate(design, { vents: vents.map((it) => ({ ...it, area: tidyArea(by * it.area) })) }),
+  });
+  return [to('vents half', 0.5), to('vents closed', 0)];
+};
+
+const tidyArea = (area: number): number => Math.round(area * 1e4) / 1e4;
 
 /** A fan that draws room air in: while it is too damp, while it is too warm, or by night. */
 export function fan(why: 'damp' | 'warm', more: boolean): Maker {

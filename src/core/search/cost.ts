@@ -10,7 +10,7 @@ const AIM = 0.94;
 /** What a place that does harm weighs beside one that is merely not wanted, and what each of its hours does besides. */
 const HARM = { place: 1, hours: 2 } as const;
 /** What UV out of its zone weighs: as a place that is never inside. */
-const UV_OUT = 1;
+export const UV_OUT = 1;
 
 /** How far a place is from holding: hours that are missing, and how far outside they are. */
 export function lackOf(it: Measured): number {
@@ -22,8 +22,10 @@ export function lackOf(it: Measured): number {
   return missing + 0.04 * (Math.min(40, it.weight / tolerance) + Math.min(40, it.harm / tolerance));
 }
 
-export const lacking = ({ measured, uv }: Seen): number =>
-  measured.reduce((sum, it) => sum + lackOf(it), 0) + (uv === null || uv === 'inside' ? 0 : UV_OUT);
+export const uvIsOut = ({ uv }: Pick<Seen, 'uv'>): boolean => uv !== null && uv !== 'inside';
+
+export const lacking = (seen: Seen): number =>
+  seen.measured.reduce((sum, it) => sum + lackOf(it), 0) + (uvIsOut(seen) ? UV_OUT : 0);
 
 /** Places outside their bands, the worst first. */
 export const faultsOf = (measured: readonly Measured[]): readonly Fault[] =>
@@ -78,6 +80,9 @@ export function burdenOf(
   const { enclosure: b, climate: y } = design;
   if (a.topCover !== b.topCover) changes += 1;
   if (JSON.stringify(a.made) !== JSON.stringify(b.made)) changes += 1;
+  // A hole is sawn once, and never quite undone.
+  things += Math.max(0, y.vents.length - x.vents.length);
+  if (JSON.stringify(x.vents) !== JSON.stringify(y.vents)) changes += 1;
   if (JSON.stringify(x.mist) !== JSON.stringify(y.mist)) changes += 1;
   if (JSON.stringify(x.day) !== JSON.stringify(y.day)) changes += 1;
   // What changes over is set anew twice a year, for as long as the box stands.

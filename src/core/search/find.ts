@@ -54,7 +54,15 @@ export function* findThree(
   if (!holdsIn(found.verdict)) return { first, answers: [], bound };
   const answers: Answered[] = [];
   for (const aim of AIMED) {
-    const eased = yield* ease({ design: found.design, catalogue, animal, locks, start, aim });
+    const eased = yield* ease({
+      design: found.design,
+      catalogue,
+      animal,
+      locks,
+      start,
+      aim,
+      near: found.seen.rest,
+    });
     const own: Answered = {
       aim,
       design: eased.design,

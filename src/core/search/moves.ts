@@ -1,6 +1,6 @@
 import { type Move, type Fault, type Setting, type Maker, free } from './change';
 import { baskingLamp, darkHeaters, fanOf, foggerOf, without, withClimate } from './fittings';
-import { coverMore, coverLess, stripMore, stripLess, fan, dimmer, shiftDay } from './air';
+import { coverMore, coverLess, stripMore, stripLess, ventMore, ventLess, fan, dimmer, shiftDay } from './air';
 import { fog, SECONDS, mist } from './damp';
 import { heaterSet, heaterProbe, power, heaterKind, coolHeater, baskSet, baskLamp } from './heat';
 
@@ -19,12 +19,13 @@ export function movesFor(setting: Setting, fault: Fault): readonly Move[] {
 }
 
 const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
-  'warm under': [heaterSet('day', 1), heaterKind, heaterProbe, coverMore, coverLess, baskSet(1)],
+  'warm under': [heaterSet('day', 1), heaterKind, heaterProbe, coverMore, coverLess, ventLess, baskSet(1)],
   'warm over': [
     heaterSet('day', -1),
     heaterProbe,
     coverLess,
     stripMore,
+    ventMore,
     dimmer,
     power(baskingLamp, false),
     baskSet(-1),
@@ -37,6 +38,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     heaterSet('day', -1, 'cool'),
     coverLess,
     stripMore,
+    ventMore,
     dimmer,
     fan('warm', true),
     power(baskingLamp, false),
@@ -55,12 +57,13 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     heaterSet('day', -1),
     heaterProbe,
   ],
-  'night under': [heaterSet('night', 1), heaterKind, coverMore],
+  'night under': [heaterSet('night', 1), heaterKind, coverMore, ventLess],
   'night over': [
     heaterSet('night', -1),
     heaterSet('night', -1, 'cool'),
     coverLess,
     stripMore,
+    ventMore,
     fan('warm', true),
     shiftDay,
     dimmer,
@@ -71,16 +74,18 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     mist(true),
     coverMore,
     stripLess,
+    ventLess,
     fan('damp', false),
     heaterSet('day', -1),
   ],
-  'humidity-night under': [fog(true), mist(true), coverMore, stripLess, fan('damp', false)],
+  'humidity-night under': [fog(true), mist(true), coverMore, stripLess, ventLess, fan('damp', false)],
   'humidity-day over': [
     coverLess,
     mist(false),
     fog(false),
     fan('damp', true),
     stripMore,
+    ventMore,
     heaterSet('day', 1),
     heaterKind,
   ],
@@ -90,6 +95,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     fog(false),
     fan('damp', true),
     stripMore,
+    ventMore,
     heaterSet('night', 1),
     heaterKind,
   ],

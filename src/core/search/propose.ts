@@ -10,6 +10,7 @@ import type { Verdict } from '../verdict/verdict';
 import { NOTHING, perform, type Seen } from './look';
 import type { Locks } from './change';
 import { climb, elsewhere, type Searching } from './search';
+import { withoutOwnFindings } from './tidy';
 import { fitUv } from './uv';
 
 export interface Proposal {
@@ -67,7 +68,8 @@ export function* propose(
   const found = findAnimal(catalogue, start.brief.animal);
   if (!found) return { design: start, verdict: null, looks: 0, seen: NOTHING };
   const animal: Animal = found;
-  let design = withUv(start, animal, catalogue, locks);
+  // Of a new box all is proposed; of one that stands only its climate is asked for.
+  let design = withUv(plants ? withoutOwnFindings(start, catalogue) : start, animal, catalogue, locks);
   // Where the room itself is far beyond what is borne, the search is short: it only makes the best of it.
   const bound = boundOf(design, animal, catalogue);
   const far = bound !== null && bound.room - bound.cure > FAR[bound.what];

@@ -4,11 +4,12 @@ import { foundIn, type Design } from '../design';
 import type { Remedy } from '../findings/finding';
 import { say, type Said } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
-import { outsideOf, placeCode, type Outside } from '../verdict/findings';
+import { outsideOf, placeCode, unlit, type Outside } from '../verdict/findings';
 import { dying, failing, type Verdict } from '../verdict/verdict';
 import { faultsOf } from './cost';
 import type { Seen } from './look';
 import { NO_LOCKS } from './change';
+import { kindOf, plantLights, withDevices } from './fittings';
 import { movesFor } from './moves';
 import { lookAt, play, type Searching } from './search';
 
@@ -32,7 +33,7 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
   if (!animal) return {};
   const [before] = yield* lookAt([design], {}, 0);
   if (!before) return {};
-  const found: Record<string, Remedy[]> = {};
+  const found: Record<string, readonly Remedy[]> = {};
   for (const { criterion, way } of outsideOf(verdict)) {
     const fault = faultsOf(before.measured).find((it) => it.it.criterion.id === criterion && it.way === way);
     if (!fault) continue;
@@ -48,14 +49,47 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
       const [result] = yield [{ ask: 'judge', design: move.design }];
       const after = result?.of === 'judge' ? result.verdict : null;
       if (!after || !mendsIn(verdict, after, criterion, way)) continue;
-      const label = labelOf(design, move.design, catalogue, effectOf(verdict, after, criterion));
+      const { from, to } = effectOf(verdict, after, criterion);
+      const label = labelOf(
+        design,
+        move.design,
+        catalogue,
+        say`${from.toFixed(0)} → ${to.toFixed(0)} % of hours`,
+      );
       // Two that would be told alike are one.
       if (kept.some((it) => JSON.stringify(it.label) === JSON.stringify(label))) continue;
       kept.push({ label, call: { edit: 'adoptFound', change: foundIn(move.design) } });
     }
     found[code] = kept;
   }
+  if (unlit(verdict).length > 0) found['plant-light-weak'] = yield* brighter(design, verdict, catalogue);
   return found;
+}
+
+/** Brighter lamps for plants, each judged: the first that lights all of them, and breaks nothing. */
+function* brighter(design: Design, verdict: Verdict, catalogue: Catalogue): Searching<readonly Remedy[]> {
+  const lights = plantLights(design, catalogue);
+  const ids = lights.map((it) => it.id);
+  const stronger = (times: number): Design =>
+    withDevices(design, ids, (it) => {
+      const powers = [...(kindOf(it, catalogue)?.powers ?? [])].sort((a, b) => a - b);
+      return { ...it, dim: 1, power: powers.find((own) => own >= times * it.power) ?? it.power };
+    });
+  const ways: Design[] = [];
+  if (lights.some((it) => it.dim < 1)) ways.push(withDevices(design, ids, (it) => ({ ...it, dim: 1 })));
+  ways.push(stronger(1.3), stronger(2));
+  const known = new Set([JSON.stringify(design)]);
+  const dark = unlit(verdict).length;
+  for (const way of ways) {
+    if (known.has(JSON.stringify(way))) continue;
+    known.add(JSON.stringify(way));
+    const [result] = yield [{ ask: 'judge', design: way }];
+    const after = result?.of === 'judge' ? result.verdict : null;
+    if (!after || unlit(after).length > 0 || !isNoWorse(verdict, after)) continue;
+    const label = labelOf(design, way, catalogue, say`${dark.toFixed(0)} → 0 plants in want of light`);
+    return [{ label, call: { edit: 'adoptFound', change: foundIn(way) } }];
+  }
+  return [];
 }
 
 /** It brings the place inside, and leaves every other, and UV, no worse. */
@@ -77,15 +111,20 @@ export function mendsIn(
   criterion: CriterionId,
   way: 'under' | 'over',
 ): boolean {
-  const key = (it: Outside): string => `${it.criterion} ${it.way}`;
-  const was = new Map(outsideOf(before).map((it) => [key(it), it]));
+  return !outsideOf(after).some((it) => keyOf(it) === `${criterion} ${way}`) && isNoWorse(before, after);
+}
+
+const keyOf = (it: Outside): string => `${it.criterion} ${it.way}`;
+
+/** No place, no UV, no plant and no crew is worse than it was. */
+function isNoWorse(before: Verdict, after: Verdict): boolean {
+  const was = new Map(outsideOf(before).map((it) => [keyOf(it), it]));
   const now = outsideOf(after);
-  if (now.some((it) => key(it) === `${criterion} ${way}`)) return false;
   if (before.uv?.answer === 'inside' && after.uv?.answer !== 'inside') return false;
   if (dying(after.plants).length > dying(before.plants).length) return false;
   if (failing(after.crew).length > failing(before.crew).length) return false;
   return now.every((it) => {
-    const own = was.get(key(it));
+    const own = was.get(keyOf(it));
     return own !== undefined && it.worst.inside >= own.worst.inside - NOISE && (own.harms || !it.harms);
   });
 }
@@ -101,20 +140,14 @@ function effectOf(before: Verdict, after: Verdict, criterion: CriterionId) {
 }
 
 /** What is changed, and what it does. */
-function labelOf(
-  from: Design,
-  to: Design,
-  catalogue: Catalogue,
-  effect: { readonly from: number; readonly to: number },
-): Said {
-  const does = `${effect.from} → ${effect.to} % of hours`;
+function labelOf(from: Design, to: Design, catalogue: Catalogue, does: Said): Said {
   const all = differencesOf([from, to], catalogue);
   const added = all.find((it) => it.sides[0]?.[0] === '–');
-  if (added) return say`Add ${added.what.toLowerCase()}: ${does}`;
+  if (added) return [`Add ${added.what.toLowerCase()}: `, ...does];
   const gone = all.find((it) => it.sides[1]?.[0] === '–');
-  if (gone) return say`Take out ${gone.what.toLowerCase()}: ${does}`;
+  if (gone) return [`Take out ${gone.what.toLowerCase()}: `, ...does];
   const [first] = all;
   return first
-    ? [`${first.what}: `, ...(first.sides[1] ?? []), `: ${does}`]
-    : say`Change its settings: ${does}`;
+    ? [`${first.what}: `, ...(first.sides[1] ?? []), ': ', ...does]
+    : ['Change its settings: ', ...does];
 }

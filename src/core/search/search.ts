@@ -1,15 +1,18 @@
 import { findAnimal, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
+import { layGround } from '../ground/layers';
 import { outOfReach } from '../verdict/bound';
 import { BEARS, HOLDS } from '../verdict/criteria';
 import { borneIn, type Verdict } from '../verdict/verdict';
 import { GLANCE, JUDGING, type Playing, type YearRun } from '../verdict/year';
-import { burdenOf, faultsOf, lacking, weigh, type Aim, type Burden } from './cost';
+import { burdenOf, faultsOf, lacking, UV_OUT, uvIsOut, weigh, type Aim, type Burden } from './cost';
 import { NOTHING, type Result, type Seen, type Task } from './look';
 import { lampsTooNear } from './fittings';
+import { jointMoves, settings } from './joint';
 import { NO_LOCKS, type Locks, type Move } from './change';
 import { easements, movesFor } from './moves';
 import { seasonMoves } from './seasons';
+import { fitUv } from './uv';
 
 /** A search: asks for tasks, several at once, and is given their results in the same order. */
 export type Searching<T> = Generator<readonly Task[], T, readonly Result[]>;
@@ -23,6 +26,8 @@ export interface SearchAsked {
   readonly start?: Design;
   /** First looks at the most. */
   readonly most?: number;
+  /** Where its days were seen to leave it: what is looked at begins there. */
+  readonly near?: YearRun['rest'];
 }
 
 export interface Climbed {
@@ -42,11 +47,15 @@ const PAIRS = 5;
 const STRICT = [0.5, 0.8, 1.2] as const;
 /** Places whose changes are tried at once. */
 const FAULTS = 4;
+/** Share of its cost by which a step of easing must lower it. */
+const EASED = 0.01;
+/** Changes of one step whose UV is fitted anew. */
+const REFITTED = 3;
 
 /** Share of hours that a proposal keeps in hand: other weathers are a little worse. */
 const IN_HAND = 0.05;
 /** Share of hours that are missing until a judged design holds, with some in hand. */
-const missingIn = (verdict: Verdict): number =>
+export const missingIn = (verdict: Verdict): number =>
   verdict.places.reduce(
     (sum, it) => sum + Math.max(0, HOLDS + IN_HAND - it.inside) + (borneIn(it) ? 0 : 1),
     0,
@@ -64,7 +73,7 @@ export function* elsewhere(design: Design): Searching<number> {
 
 /**
  * Changes a design step by step until its climate holds: of all changes that could mend what is furthest outside, each
- * played on the mean days of winter and summer, the best is taken; where none helps, those of a part of the year, then two at once. What holds on its mean
+ * played on the mean days of winter and summer, the best is taken; where none helps, those of a part of the year, then cover and warmth together, then two at once. What holds on its mean
  * days is judged with its weathers, and once more with more in hand where those lead it out. Deterministic.
  */
 export function* climb(asked: SearchAsked): Searching<Climbed> {
@@ -84,7 +93,33 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
   function* tryAll(moves: readonly Move[], near: YearRun['rest']): Searching<readonly Tried[]> {
     const tried = yield* play(design, moves, near, strict, catalogue);
     looks += tried.looks;
-    return tried.all.map((it) => ({ ...it, cost: costOf(it.move.design, it.seen) }));
+    const all = tried.all.map((it) => ({ ...it, cost: costOf(it.move.design, it.seen) }));
+    const anew = refits(all);
+    const refitted = yield* look(
+      anew.map((it) => it.design),
+      near,
+    );
+    return [
+      ...all,
+      ...anew.flatMap((move, i) => {
+        const own = refitted[i];
+        return own ? [{ move, seen: own, cost: costOf(move.design, own) }] : [];
+      }),
+    ];
+  }
+  // A change that takes the UV out of its zone is not given up for it: its tube is fitted anew for the best of them.
+  function refits(tried: readonly Tried[]): readonly Move[] {
+    if (!animal || locks.buying) return [];
+    const least = Math.min(...tried.filter((it) => !uvIsOut(it.seen)).map((it) => it.cost));
+    return tried
+      .filter((it) => uvIsOut(it.seen) && it.cost - UV_OUT < least)
+      .sort((a, b) => a.cost - b.cost)
+      .slice(0, REFITTED)
+      .flatMap(({ move }): readonly Move[] => {
+        const ground = layGround(move.design, catalogue);
+        const own = fitUv(move.design, animal, ground, catalogue, locks.devices);
+        return own && own.design !== move.design ? [{ id: `${move.id}, UV anew`, design: own.design }] : [];
+      });
   }
   // What no fitting reaches in this room is not tried for, as long as it does no harm.
   const beyond = animal ? outOfReach(asked.design, animal, catalogue) : new Set<string>();
@@ -131,6 +166,11 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
         ranked = [...ranked, ...parted].sort((a, b) => a.cost - b.cost);
         next = ranked[0];
       }
+      if ((!next || next.cost > cost - gain(cost)) && animal) {
+        const joint = yield* tryAll(jointMoves({ design, animal, catalogue, locks }), seen.rest);
+        ranked = [...ranked, ...joint].sort((a, b) => a.cost - b.cost);
+        next = ranked[0];
+      }
       if ((!next || next.cost > cost - gain(cost)) && cost < PAIRS) {
         next = undefined;
         for (const half of ranked.slice(0, 3)) {
@@ -161,42 +201,46 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
 }
 
 /**
- * Eases a design that holds: takes away and exchanges what is not needed, as long as it still holds on its mean days and
- * in its weathers, by what counts most.
+ * Eases a design: takes away and exchanges what is not needed and sets cover and warmth anew, by what counts most, as long
+ * as it misses no more of its hours in its weathers than it did.
  */
 export function* ease(
   asked: SearchAsked & { readonly animal: Animal },
 ): Searching<Climbed & { readonly burden: Burden }> {
-  const { catalogue, animal, locks = NO_LOCKS, most = 60, aim = 'balanced', start = asked.design } = asked;
+  const { catalogue, animal, locks = NO_LOCKS, most = 200, aim = 'balanced', start = asked.design } = asked;
   let design = asked.design;
   let looks = 0;
   const steps: Climbed['steps'][number][] = [];
-  const [first] = yield* lookAt([design], {}, STRICT[0]);
+  const costOf = (it: Design, of: Seen): number =>
+    lacking(of) + weigh(burdenOf(it, start, of, catalogue), aim);
+  const [first] = yield* lookAt([design], asked.near ?? {}, STRICT[0]);
   looks += 1;
   let seen = first ?? NOTHING;
-  const least = lacking(seen);
-  let cost = weigh(burdenOf(design, start, seen, catalogue), aim);
+  let cost = costOf(design, seen);
+  function* judge(it: Design): Searching<Verdict | null> {
+    const [judged] = yield [{ ask: 'judge', design: it }];
+    return judged?.of === 'judge' ? judged.verdict : null;
+  }
+  let verdict = yield* judge(design);
+  let lack = verdict ? missingIn(verdict) : Infinity;
   const refused = new Set<string>();
-  let verdict: Verdict | null = null;
   while (looks < most) {
-    const moves = easements({ design, animal, catalogue, locks }).filter((it) => !refused.has(it.id));
+    const setting = { design, animal, catalogue, locks };
+    const moves = [...easements(setting), ...settings(setting)].filter((it) => !refused.has(it.id));
     const tried = yield* play(design, moves, seen.rest, STRICT[0], catalogue);
     looks += tried.looks;
     const better = tried.all
-      .filter((it) => lacking(it.seen) <= least + 1e-6)
-      .map((it): Tried => ({
-        ...it,
-        cost: weigh(burdenOf(it.move.design, start, it.seen, catalogue), aim),
-      }))
-      .filter((it) => it.cost < cost - 1e-4)
+      .map((it): Tried => ({ ...it, cost: costOf(it.move.design, it.seen) }))
+      .filter((it) => it.cost < cost - EASED * cost - 1e-4)
       .sort((a, b) => a.cost - b.cost);
     let taken: Tried | undefined;
-    for (const it of better.slice(0, 3)) {
-      const [judged] = yield [{ ask: 'judge', design: it.move.design }];
-      const own = judged?.of === 'judge' ? judged.verdict : null;
-      if (own && missingIn(own) === 0) {
+    for (const it of better.slice(0, 4)) {
+      const own = yield* judge(it.move.design);
+      const missing = own ? missingIn(own) : Infinity;
+      if (missing <= lack + 1e-9) {
         taken = it;
         verdict = own;
+        lack = missing;
         break;
       }
       refused.add(it.move.id);

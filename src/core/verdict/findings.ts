@@ -1,9 +1,8 @@
-import { findAnimal, type Animal, type Catalogue } from '../catalogue';
+import { findAnimal, findDeviceKind, findPlant, type Animal, type Catalogue } from '../catalogue';
 import type { Season } from '../climate/roomProfile';
 import type { Design } from '../design/schema';
 import type { Finding, Place as FindingPlace, Severity } from '../findings/finding';
 import { holdsWater } from '../living/prepare';
-import { findPlant } from '../catalogue';
 import { percent, say, temperature, type Said } from '../units';
 import { CREW_LASTS } from '../living/crew';
 import type { CriterionId } from './criteria';
@@ -177,6 +176,7 @@ export function yearFindings(verdict: Verdict, design: Design, catalogue: Catalo
     ...outsideOf(verdict).flatMap((it) => placeFinding(it) ?? []),
     ...heaterFindings(verdict, design),
     ...dayFindings(verdict, design, animal, catalogue),
+    ...lightFinding(verdict, design, catalogue),
     ...lifeFindings(verdict),
   ].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
@@ -293,6 +293,35 @@ function dayFindings(
   return found;
 }
 type DayLike = Verdict['days'][number];
+
+/** Plants that lack light more than anything else. */
+export const unlit = ({ plants }: Pick<Verdict, 'plants'>) => plants.filter((it) => it.by === 'light');
+
+/** The light, where it is what plants lack: told once, beside what each of them comes to. */
+function lightFinding(verdict: Verdict, design: Design, catalogue: Catalogue): readonly Finding[] {
+  const dark = unlit(verdict);
+  const [first] = dark;
+  if (!first) return [];
+  const lights = design.climate.devices.filter((it) => findDeviceKind(catalogue, it.kind)?.group === 'light');
+  const device = lights[0];
+  return [
+    {
+      code: 'plant-light-weak',
+      severity: 'look',
+      place: device ? { at: 'climate', device: device.id } : { at: 'climate' },
+      what:
+        dark.length === 1
+          ? say`The light is too weak for the ${first.name}.`
+          : say`The light is too weak for ${dark.length.toFixed(0)} of the plants.`,
+      because:
+        lights.length === 0
+          ? say`No lamp for plants is fitted.`
+          : say`Where they stand they get less than they live on, leaves over them counted: a stronger lamp, one nearer or longer, or plants of the shade.`,
+      remedies: [],
+      basis: 'computed',
+    },
+  ];
+}
 
 function lifeFindings({ plants, crew }: Verdict): readonly Finding[] {
   return [

@@ -1,7 +1,7 @@
 import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
 import type { GroundResult } from '../ground/layers';
-import { crewHomeOf, crewLasts, crewOf } from '../living/crew';
+import { crewHomeOf, crewCourse, culturesOf, crewOf } from '../living/crew';
 import { fitOfPlanted, LIVES, treadOf, type Factor } from '../living/fit';
 import { conditionsAt } from '../living/places';
 import { placePlants } from '../living/planted';
@@ -19,8 +19,12 @@ export interface PlantJudged {
 export interface CrewJudged {
   readonly kind: string;
   readonly name: string;
+  /** Cultures as sold that are let in. */
+  readonly cultures: number;
   /** Share of draws in which it lasts. */
   readonly lasts: number;
+  /** Days after which half of the draws stand by themselves; null: they do not. */
+  readonly stands: number | null;
 }
 
 /** The box as plants and crew find it, from its own year. */
@@ -76,6 +80,7 @@ export function judgeCrew(
   return crew.map(({ kind, count }) => ({
     kind: kind.id,
     name: kind.english,
-    lasts: crewLasts(kind, home, count),
+    cultures: culturesOf(kind, count),
+    ...crewCourse(kind, home, count),
   }));
 }

@@ -12,7 +12,7 @@ import { judgeUv, type UvJudged } from './uv';
 import { GLANCE, JUDGING, measure, playYear, type Measured, type Playing, type YearRun } from './year';
 
 /** Raised whenever the same design may be judged otherwise: what was kept of older ones is forgotten. */
-export const ENGINE_VERSION = 18;
+export const ENGINE_VERSION = 19;
 
 /** What is said of a design once its year was played. */
 export type Answer = 'holds' | 'holds-but' | 'fails' | 'cannot';
