@@ -12,3 +12,10 @@ export function whenWords(when: When): string {
   if (days >= 60) return `${Math.round(days / 30.4)} months after the last time`;
   return days === 7 ? 'a week after the last time' : `${days} days after the last time`;
 }
+
+/** Days as weeks or months, as one says it. */
+export function daysWord(days: number): string {
+  if (days < 14) return `${Math.round(days)} days`;
+  if (days < 100) return `${Math.round(days / 7)} weeks`;
+  return `${Math.round(days / 30.44)} months`;
+}

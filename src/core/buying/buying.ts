@@ -11,6 +11,7 @@ import {
 import type { Design } from '../design/schema';
 import { jointLists, type SharedRoll } from '../ground/joint';
 import { bagsOf, type Purchase, type Shelf } from '../ground/shopping';
+import { culturesOf } from '../living/crew';
 import { boughtFor, plantsToBuy } from '../living/planted';
 import { rebuildOf, type Rebuild } from '../plan/rebuild';
 import { suppliesFor } from '../scape/needs';
@@ -334,14 +335,7 @@ function counted(
     for (const { kind, count, on } of design.living.crew) {
       const row = catalogue.living.crew.find((it) => it.id === kind);
       if (!row || on !== null || !fresh('crew', kind)) continue;
-      add(
-        wareKey('crew', kind),
-        'breeder',
-        row.price.value,
-        design.name,
-        Math.ceil(count / row.culture.value),
-        'cultures',
-      );
+      add(wareKey('crew', kind), 'breeder', row.price.value, design.name, culturesOf(row, count), 'cultures');
     }
   }
   // Small plants are parted from bought ones, over all builds together.

@@ -131,9 +131,16 @@ const CULTURES = 2;
 /** Years a proposed crew must last, draws it is tried in, and the share in which it does. */
 export const CREW_LASTS = { months: 36, draws: 10, share: 0.9 } as const;
 
-/** How surely a number of a kind lasts, as a share of draws. */
-export const crewLasts = (kind: CrewKind, home: CrewHome, start: number): number =>
-  1 - sampleCrew({ kind, home, start, months: CREW_LASTS.months, every: 30 }, CREW_LASTS.draws, 1).collapse;
+/** How surely a number of a kind lasts, as a share of draws, and after how many days half of them stand by themselves. */
+export function crewCourse(
+  kind: CrewKind,
+  home: CrewHome,
+  start: number,
+): { readonly lasts: number; readonly stands: number | null } {
+  const asked = { kind, home, start, months: CREW_LASTS.months, every: 30 };
+  const { collapse, stands } = sampleCrew(asked, CREW_LASTS.draws, 1);
+  return { lasts: 1 - collapse, stands };
+}
 
 /**
  * A balanced crew of the school that is followed: one of each of its groups, in the portions it is sold in, one culture or
@@ -161,7 +168,7 @@ export function proposeCrew(
         return { it, count, worth: it.value * 0.5 + ends + gives * 0.5 - (it.kind.protein ? 0.3 : 0) };
       })
       .sort((a, b) => b.worth - a.worth);
-    const best = ranked.find(({ it, count }) => crewLasts(it.kind, home, count) >= CREW_LASTS.share);
+    const best = ranked.find(({ it, count }) => crewCourse(it.kind, home, count).lasts >= CREW_LASTS.share);
     if (best) chosen.push({ kind: best.it.kind.id, count: best.count, on: null });
   }
   return chosen;
@@ -170,6 +177,10 @@ export function proposeCrew(
 /** Animals in as many cultures as a floor is begun with, two at the most. */
 const portionOf = (kind: CrewKind, start: number): number =>
   Math.min(CULTURES, Math.max(1, Math.ceil(start / kind.culture.value))) * kind.culture.value;
+
+/** Cultures as sold that so many of a kind are. */
+export const culturesOf = (kind: CrewKind, count: number): number =>
+  Math.max(1, Math.ceil(count / kind.culture.value - 1e-9));
 
 export const crewOf = (design: Design, catalogue: Catalogue) =>
   design.living.crew.flatMap((it) => {

@@ -77,6 +77,16 @@ export function treadOf(animal: Animal | undefined): Tread {
   };
 }
 
+/** Whether its soil is dug over so that a root that stands free in it is dug up. */
+export const asksForPots = ({ digs, digger }: Pick<Tread, 'digs' | 'digger'>): boolean =>
+  digger || digs > 0.05;
+
+/** How well roots so deep, m, hold what stands free in such soil, 0 to 1. */
+export const heldAgainstDigging = (
+  roots: number,
+  { digs, digger }: Pick<Tread, 'digs' | 'digger'>,
+): number => (digger ? 0.45 : rising(roots, digs * 0.1, digs * 0.6));
+
 /** Which places a form can be put at all. */
 export const GOES: Readonly<Record<Plant['form'], readonly Place['kind'][]>> = {
   ground: ['ground'],
@@ -129,8 +139,8 @@ export function fitAt(plant: Plant, place: Place, tread: Tread, potted = false):
   const roots = plant.roots.value;
   if (place.kind === 'ground' && roots > 0) {
     worse(rising(place.depth, roots * 0.25, roots * 0.8), 'root depth', '');
-    if (tread.digs > 0.05 && !potted) {
-      worse(tread.digger ? 0.45 : rising(roots, tread.digs * 0.1, tread.digs * 0.6), 'digging', '');
+    if (asksForPots(tread) && !potted) {
+      worse(heldAgainstDigging(roots, tread), 'digging', '');
     }
   }
   if (place.kind === 'water' && plant.form === 'marsh')

@@ -1,7 +1,7 @@
 import { findAnimal, type Animal, type Catalogue, type Plant, type RegionName } from '../catalogue';
 import type { Design, Planted, PlantSpot } from '../design/schema';
 import type { GroundResult } from '../ground/layers';
-import { fitAt, LIVES, treadOf, type Fit } from './fit';
+import { asksForPots, fitAt, LIVES, treadOf, type Fit } from './fit';
 import { grownSize } from './growth';
 import { placesOf, type Place } from './places';
 import { stratumOf, type Stratum } from './planted';
@@ -82,7 +82,7 @@ function spotOf({ plant, place }: Option, tread: ReturnType<typeof treadOf>): Pl
       across: mm(place.wall === 'back' ? place.x : place.y),
       height: mm(place.z),
     };
-  return { on: 'ground', at, pot: tread.digs > 0.05 && plant.roots.value > 0 && plant.form !== 'moss' };
+  return { on: 'ground', at, pot: asksForPots(tread) && plant.roots.value > 0 && plant.form !== 'moss' };
 }
 
 /**
@@ -108,7 +108,7 @@ export function proposePlanting(asked: PlantingAsked): Planting {
     if (region && plant.region.value !== region) continue;
     if (plant.width.value.low > Math.min(width, depth) * 0.65) continue;
     for (const place of places) {
-      const potted = place.kind === 'ground' && tread.digs > 0.05;
+      const potted = place.kind === 'ground' && asksForPots(tread);
       const fit = fitAt(plant, place, tread, potted);
       if (fit.value < SAFE) continue;
       // One that would be taller than the box is too tall for it; one that stands taller than its place even poor, as well.

@@ -36,7 +36,8 @@ import { seek } from '@/ui/seek';
 import { useReader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
 import { Cultures } from './Cultures';
-import { daysWord, grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
+import { grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
+import { daysWord } from '@/ui/whenWords';
 import { capital } from '@/ui/words';
 
 type School = Design['living']['school'];

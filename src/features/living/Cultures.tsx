@@ -11,7 +11,7 @@ import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
-import { daysWord } from './words';
+import { daysWord } from '@/ui/whenWords';
 import { capital } from '@/ui/words';
 
 /** Tubs beside the boxes: whether they cover all boxes that still wait for their crew, and when to begin. */

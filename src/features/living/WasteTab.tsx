@@ -26,7 +26,8 @@ import { Chart, type Inks } from '@/ui/Chart';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
-import { daysWord, grams, percent } from './words';
+import { grams, percent } from './words';
+import { daysWord } from '@/ui/whenWords';
 
 const DAYS = 90;
 /** m³ of filter material, by kind of filter (from memory). */

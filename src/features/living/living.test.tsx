@@ -12,7 +12,8 @@ import { GrowthTab } from './GrowthTab';
 import { Living } from './Living';
 import { MoveInTab } from './MoveInTab';
 import { WasteTab } from './WasteTab';
-import { daysWord, fitWord, grams, monthsWord } from './words';
+import { fitWord, grams, monthsWord } from './words';
+import { daysWord } from '@/ui/whenWords';
 
 // What a worker would answer, without one.
 vi.mock('@/workers/living', () => ({

@@ -63,13 +63,6 @@ export function monthsWord(months: number): string {
   return `${years} years`;
 }
 
-/** Days as weeks or months, as one says it. */
-export function daysWord(days: number): string {
-  if (days < 14) return `${Math.round(days)} days`;
-  if (days < 100) return `${Math.round(days / 7)} weeks`;
-  return `${Math.round(days / 30.44)} months`;
-}
-
 /** The day so many months from a day, as month and year. */
 export function monthFrom(from: Date, months: number): string {
   const at = new Date(from);

@@ -22,6 +22,7 @@ import { FindingList } from '@/ui/FindingList';
 import { RoomChoice } from '@/ui/RoomChoice';
 import { SectionPane } from '@/ui/section/SectionPane';
 import { TopBar } from '@/ui/shell/TopBar';
+import { daysWord } from '@/ui/whenWords';
 import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { METHOD_WORD } from '@/ui/words';
@@ -273,6 +274,11 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
             <Typography variant="body2" role="status" sx={{ color: 'earth.quiet', pl: 1.6, mt: 0.25 }}>
               {searchWords(search)}
             </Typography>
+            {crewWords(search) && (
+              <Typography variant="body2" sx={{ pl: 1.6, mt: 0.25 }}>
+                {crewWords(search)}
+              </Typography>
+            )}
             {search.at === 'looking' && (
               <LinearProgress aria-label="Looking for what holds" sx={{ height: 3, mt: 0.75 }} />
             )}
@@ -336,6 +342,18 @@ function searchWords(search: ProposalState): string {
         : `This comes nearest: ${played}.`;
     }
   }
+}
+
+/** The crew in the portions it is sold in, and how long it takes from them. */
+function crewWords(search: ProposalState): string {
+  const crew = search.at === 'found' ? (search.proposal.verdict?.crew ?? []) : [];
+  const kinds = crew.map(({ name, cultures, stands }) => {
+    const bought = cultures === 1 ? `1 culture of ${name}` : `${cultures} cultures of ${name}`;
+    return stands === null
+      ? `${bought}, to be let in again now and then`
+      : `${bought}, by themselves after ${daysWord(stands)}`;
+  });
+  return kinds.length === 0 ? '' : `Cleanup crew: ${kinds.join('; ')}.`;
 }
 
 function coverWords(material: string, cover: number): string {

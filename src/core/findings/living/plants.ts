@@ -1,5 +1,5 @@
 import { findPlant } from '../../catalogue';
-import { treadOf } from '../../living/fit';
+import { asksForPots, heldAgainstDigging, treadOf } from '../../living/fit';
 import { length, say } from '../../units';
 import type { Rule } from '../finding';
 
@@ -30,7 +30,8 @@ export const nothingPlanted: Rule = ({ design, animal }) =>
 /** Too little room over it; whether its roots find soil enough is part of its fit. */
 export const plantRoom: Rule = ({ design, living }) =>
   living.plants.flatMap(({ planted, plant, z, height }) => {
-    if (!plant || planted.spot.on !== 'ground') return [];
+    // What climbs follows its wall, and is cut back.
+    if (!plant || plant.form === 'climber' || planted.spot.on !== 'ground') return [];
     const room = design.enclosure.height - z;
     if (height > room) {
       return [
@@ -74,10 +75,17 @@ export const poisonous: Rule = ({ living, animal }) =>
         }))
     : [];
 
+/** How well roots must hold for a plant to stand free where it is dug. */
+const HELD = 0.5;
+
 /** Dug up unless its pot is sunk. */
-export const dugUp: Rule = ({ design, animal }) => {
-  if (animal?.life.value !== 'burrowing') return [];
-  const loose = design.living.plants.filter((it) => it.spot.on === 'ground' && !it.spot.pot);
+export const dugUp: Rule = ({ design, animal, catalogue }) => {
+  const tread = treadOf(animal);
+  if (!asksForPots(tread)) return [];
+  const loose = design.living.plants.filter(({ spot, kind }) => {
+    const roots = findPlant(catalogue, kind)?.roots.value ?? 0;
+    return spot.on === 'ground' && !spot.pot && roots > 0 && heldAgainstDigging(roots, tread) < HELD;
+  });
   const [first] = loose;
   if (!first || first.spot.on !== 'ground') return [];
   return [
