@@ -4,7 +4,7 @@ import { AT, relativeAt, settle, simulate, weatherOf } from '@/core/climate';
 import { fitted, FLAT, INDOORS, TWO_MISTS } from '@/core/climate/testing';
 import { catalogue } from '@/catalogue';
 import { forecast } from '@/core/climate';
-import { applyEdit, proposeDesign, type EditCall } from '@/core/design';
+import { proposeWhole } from '@/core/design';
 import { layGround } from '@/core/ground';
 import { bounce, cavityOf, fieldOf, landingOf, type Lamp } from '@/core/light';
 import { CHROMIUM, CHROMIUM_ARGS } from '../scripts/browser.mjs';
@@ -125,24 +125,16 @@ function days(): void {
   const taken: number[] = [];
   for (const animal of catalogue.animals)
     for (const kind of ['dry', 'middle', 'humid'] as const) {
-      const calls: readonly EditCall[] = [
-        { edit: 'proposeScape', change: {} },
-        { edit: 'proposeClimate', change: {} },
-        { edit: 'proposeLiving', change: {} },
-      ];
-      const design = calls.reduce(
-        (it, call) => applyEdit(it, call, catalogue),
-        proposeDesign(
-          {
-            id: 'x',
-            name: 'x',
-            animal: animal.id,
-            count: 1,
-            size: null,
-            room: { kind, temperature: null, humidity: null },
-          },
-          catalogue,
-        ),
+      const design = proposeWhole(
+        {
+          id: 'x',
+          name: 'x',
+          animal: animal.id,
+          count: 1,
+          size: null,
+          room: { kind, temperature: null, humidity: null },
+        },
+        catalogue,
       );
       const ground = layGround(design, catalogue);
       for (const season of ['winter', 'summer'] as const) {

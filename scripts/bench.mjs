@@ -24,7 +24,10 @@ function bench(file) {
   });
   return run(process.execPath, [outfile]);
 }
-const done = ['assess', 'mixing', 'drag', 'climate', 'living', 'readings'].map((it) =>
+/** All of them, or those that are named. */
+const named = process.argv.slice(2);
+const ALL = ['assess', 'mixing', 'drag', 'climate', 'living', 'readings', 'rack'];
+const done = ALL.filter((it) => named.length === 0 || named.includes(it)).map((it) =>
   bench(`bench/${it}.ts`),
 );
 process.exitCode = done.every(Boolean) ? 0 : 1;

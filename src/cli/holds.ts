@@ -4,7 +4,7 @@ import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { catalogue } from '@/catalogue';
 import { buyingOf } from '@/core/buying';
 import { assess } from '@/core/assess';
-import { applyEdit, proposeDesign, type Design, type EditCall, type Room } from '@/core/design';
+import { proposeWhole, type Design, type Room } from '@/core/design';
 import { proposeWhatHolds } from '@/core/search';
 import {
   dying,
@@ -46,28 +46,19 @@ interface Row extends Task {
   readonly seconds: number;
 }
 
-const FIRST: readonly EditCall[] = [
-  { edit: 'proposeScape', change: {} },
-  { edit: 'proposeClimate', change: {} },
-  { edit: 'proposeLiving', change: {} },
-];
-
-function firstDesign({ animal, room, given }: Task): Design {
-  return [...(given?.edits ?? []), ...FIRST].reduce(
-    (design, call) => applyEdit(design, call, catalogue),
-    proposeDesign(
-      {
-        id: `${animal}-${room}`,
-        name: animal,
-        animal,
-        count: 1,
-        size: given?.size ?? null,
-        room: { kind: room, temperature: null, humidity: null },
-      },
-      catalogue,
-    ),
+const firstDesign = ({ animal, room, given }: Task): Design =>
+  proposeWhole(
+    {
+      id: `${animal}-${room}`,
+      name: animal,
+      animal,
+      count: 1,
+      size: given?.size ?? null,
+      room: { kind: room, temperature: null, humidity: null },
+    },
+    catalogue,
+    given?.edits,
   );
-}
 
 /** Other weather, and steps half as loose. */
 const AGAIN = { ...JUDGING, seeds: [201, -201, 202, -202], every: 900, looser: 1 } as const;

@@ -1,30 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, type Design, type EditCall } from '../design';
+import { firstDesign } from '../design/testing';
 import { CARE_GROUPS, careRules, clock, rrulestr } from '.';
 
 const proposed = (animal: string | null, ...calls: readonly EditCall[]): Design =>
-  (
-    [
-      { edit: 'proposeScape', change: {} },
-      { edit: 'proposeClimate', change: {} },
-      { edit: 'proposeLiving', change: {} },
-      ...calls,
-    ] as const
-  ).reduce(
-    (design, call) => applyEdit(design, call, catalogue),
-    proposeDesign(
-      {
-        id: 'x',
-        name: 'x',
-        animal,
-        count: 1,
-        size: null,
-        room: { kind: 'middle', temperature: null, humidity: null },
-      },
-      catalogue,
-    ),
-  );
+  firstDesign(animal, 'middle', calls);
 const ids = (design: Design): string[] => careRules(design, catalogue).map((it) => it.id);
 
 describe('what keeps a box going', () => {

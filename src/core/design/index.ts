@@ -4,4 +4,5 @@ export * from './regions';
 export * from './seasonal';
 export { mixOfRecipe } from './mixOfRecipe';
 export * from './propose';
+export * from './whole';
 export * from './migrate';

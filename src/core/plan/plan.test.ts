@@ -2,35 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '../assess';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, type Answers, type Design } from '../design';
+import { firstDesign } from '../design/testing';
 import { dayAfter, daysBetween, heldBy, inOrder, planOf, stepsOf, takesOf } from '.';
 
 const TODAY = '2026-11-25';
-const whole = (
-  animal: string | null,
-  size: Parameters<typeof proposeDesign>[0]['size'] = null,
-  count = 1,
-): Design =>
-  (
-    [
-      { edit: 'proposeScape', change: {} },
-      { edit: 'proposeClimate', change: {} },
-      { edit: 'proposeLiving', change: {} },
-    ] as const satisfies readonly EditCall[]
-  ).reduce(
-    (design: Design, call) => applyEdit(design, call, catalogue),
-    proposeDesign(
-      {
-        id: 'x',
-        name: 'x',
-        animal,
-        count,
-        size,
-        room: { kind: 'middle', temperature: null, humidity: null },
-      },
-      catalogue,
-    ),
-  );
+const whole = (animal: string | null, size: Answers['size'] = null, count = 1): Design =>
+  firstDesign(animal, 'middle', [], { count, size });
 const plan = (design: Design, today = TODAY) => planOf(design, assess(design, catalogue), catalogue, today);
 const GECKO = 'goniurosaurus-hainanensis';
 

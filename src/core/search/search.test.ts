@@ -1,18 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
-import { applyEdit, Design as DesignSchema, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, Design as DesignSchema, type Design } from '../design';
+import { firstDesign } from '../design/testing';
 import { layGround } from '../ground';
-import { GLANCE, HOLDS, judgeDesign, JUDGING, judgeUv, yearFindings } from '../verdict';
-import { heatersOn } from './heat';
-import { partOf, seasonMoves } from './seasons';
+import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
 import {
   climb,
   fitUv,
   NO_LOCKS,
   perform,
   proposeWhatHolds,
-  remediesFor,
   runSearch,
   weigh,
   type Burden,
@@ -20,30 +18,8 @@ import {
   type Task,
 } from '.';
 
-type RoomKind = 'dry' | 'middle' | 'humid';
-const FIRST: readonly EditCall[] = [
-  { edit: 'proposeScape', change: {} },
-  { edit: 'proposeClimate', change: {} },
-  { edit: 'proposeLiving', change: {} },
-];
-const made = (animal: string, kind: RoomKind): Design =>
-  FIRST.reduce(
-    (design, call) => applyEdit(design, call, catalogue),
-    proposeDesign(
-      {
-        id: 'x',
-        name: 'x',
-        animal,
-        count: 1,
-        size: null,
-        room: { kind, temperature: null, humidity: null },
-      },
-      catalogue,
-    ),
-  );
-
 describe('what is proposed', () => {
-  const first = made('dendrobates-auratus', 'dry');
+  const first = firstDesign('dendrobates-auratus', 'dry');
   const { design, verdict } = proposeWhatHolds(first, catalogue);
   it('holds, for a frog in a dry room whose quick design did not', () => {
     expect(judgeDesign({ design: first, catalogue, alone: true })!.answer).toBe('fails');
@@ -88,7 +64,7 @@ describe('what is proposed', () => {
 });
 
 describe('what may not change', () => {
-  const first = made('correlophus-ciliatus', 'dry');
+  const first = firstDesign('correlophus-ciliatus', 'dry');
   const under = (locks: Partial<Locks>): Design =>
     runSearch(climb({ design: first, catalogue, most: 40, locks: { ...NO_LOCKS, ...locks } }), catalogue)
       .design;
@@ -114,7 +90,7 @@ describe('UV that fits', () => {
     const kinds = catalogue.animals.filter((it) => it.climate.uvZone.value >= 2);
     expect(kinds).toHaveLength(20);
     for (const animal of kinds) {
-      const design = made(animal.id, 'dry');
+      const design = firstDesign(animal.id, 'dry');
       const found = fitUv(design, animal, layGround(design, catalogue), catalogue);
       expect(found, animal.id).not.toBeNull();
       const uv = judgeUv(found!.design, animal, layGround(found!.design, catalogue), catalogue)!;
@@ -124,12 +100,12 @@ describe('UV that fits', () => {
       expect(uv.shade).toBeLessThan(0.25);
     }
     const shade = findAnimal(catalogue, 'eublepharis-macularius')!;
-    const dark = made(shade.id, 'dry');
+    const dark = firstDesign(shade.id, 'dry');
     expect(fitUv(dark, shade, layGround(dark, catalogue), catalogue)!.design).toBe(dark);
   });
   it('a lamp that is kept is not exchanged', () => {
     const animal = findAnimal(catalogue, 'pogona-vitticeps')!;
-    const first = made(animal.id, 'middle');
+    const first = firstDesign(animal.id, 'middle');
     const [tube] = first.climate.devices.filter((it) => it.kind.startsWith('uv-'));
     // A lamp that gives half of what it should.
     const design = applyEdit(
@@ -155,128 +131,5 @@ describe('what counts', () => {
     );
     expect(more({ hands: 8 }, 'least work')).toBeGreaterThan(more({ price: 200, watts: 80 }, 'least work'));
     expect(weigh(burden, 'balanced')).toBeLessThan(0.5);
-  });
-});
-
-describe('remedies', () => {
-  const held = proposeWhatHolds(made('dendrobates-auratus', 'dry'), catalogue).design;
-  const fogger = held.climate.devices.find((it) => it.kind === 'fogger')!;
-  const heater = held.climate.devices.find((it) => it.thermostat)!;
-  it.each<[string, EditCall, RegExp]>([
-    ['its fogger taken out', { edit: 'removeDevice', change: { device: fogger.id } }, /fogger/i],
-    [
-      'its heater set five kelvin lower',
-      {
-        edit: 'setDevice',
-        change: {
-          device: heater.id,
-          change: { thermostat: { ...heater.thermostat!, day: (heater.thermostat!.day ?? 24) - 5 } },
-        },
-      },
-      /°C|emitter|panel|\d/,
-    ],
-  ])(
-    'with %s: what is offered mends its finding, says by how much, and breaks nothing',
-    (_, broken, names) => {
-      const design = applyEdit(held, broken, catalogue);
-      const before = judgeDesign({ design, catalogue, alone: true })!;
-      const told = yearFindings(before, design, catalogue).map((it) => it.code);
-      const found = runSearch(remediesFor(design, before, catalogue), catalogue);
-      const all = Object.entries(found).flatMap(([code, own]) => own.map((it) => ({ code, ...it })));
-      expect(all.length).toBeGreaterThan(0);
-      expect(all.some((it) => names.test(it.label.map(String).join('')))).toBe(true);
-      for (const own of Object.values(found))
-        expect(new Set(own.map((it) => JSON.stringify(it.label))).size).toBe(own.length);
-      for (const { code, label, call } of all) {
-        expect(told).toContain(code);
-        const next = applyEdit(design, call!, catalogue);
-        const after = judgeDesign({ design: next, catalogue, alone: true })!;
-        const codes = yearFindings(after, next, catalogue)
-          .filter((it) => it.severity === 'severe' || it.severity === 'look')
-          .map((it) => it.code);
-        expect(codes).not.toContain(code);
-        expect(codes.filter((it) => !told.includes(it))).toEqual([]);
-        // Its button says what it does: hours before and after, as the verdicts have them.
-        const [, from, to] = /(\d+) → (\d+) % of hours$/.exec(label.map(String).join(''))!;
-        expect(Number(from)).toBeLessThan(90);
-        expect(Number(to)).toBeGreaterThanOrEqual(90);
-      }
-    },
-  );
-});
-
-describe('settings for a part of the year', () => {
-  const part = (from: number, until: number, id = `own-${from}`) => ({
-    id,
-    name: id,
-    from,
-    until,
-    topCover: 0.5,
-    mist: null,
-    devices: [],
-  });
-  const start = made('correlophus-ciliatus', 'middle');
-  const withParts = (...parts: readonly ReturnType<typeof part>[]): Design => ({
-    ...start,
-    climate: { ...start.climate, seasons: [...parts] },
-  });
-  const months = (design: Design, season: 'winter' | 'summer') => {
-    const found = partOf(design, season);
-    return found && [found.id, found.from, found.until];
-  };
-  it('usual months, half a year on in the south; one that is told already is that one', () => {
-    expect(months(start, 'summer')).toEqual(['summer', 6, 9]);
-    expect(months(start, 'winter')).toEqual(['winter', 11, 3]);
-    const south = {
-      ...start,
-      climate: { ...start.climate, room: { ...start.climate.room, latitude: -30 } },
-    };
-    expect(months(south, 'summer')).toEqual(['summer', 12, 3]);
-    expect(months(withParts(part(5, 8)), 'summer')).toEqual(['own-5', 5, 8]);
-  });
-  it('never holds a month another part holds, nor takes its id, nor is a fifth', () => {
-    expect(months(withParts(part(4, 6)), 'summer')).toEqual(['summer', 7, 9]);
-    expect(months(withParts(part(12, 12), part(2, 3)), 'winter')).toEqual(['winter', 1, 1]);
-    expect(months(withParts(part(3, 4, 'summer')), 'summer')).toEqual(['summer-2', 6, 9]);
-    expect(months(withParts(part(3, 3), part(4, 4), part(5, 5), part(10, 10)), 'summer')).toBeNull();
-  });
-  it('what is found with it is a whole document', () => {
-    const design = withParts(part(4, 6));
-    const animal = findAnimal(catalogue, 'correlophus-ciliatus')!;
-    const look = perform({ ask: 'look', design, playing: GLANCE, strict: 0.5, near: {} }, catalogue);
-    const measured = look.of === 'look' ? look.seen!.measured : [];
-    const night = measured.find((it) => it.criterion.id === 'night' && it.season === 'summer')!;
-    const moves = seasonMoves(
-      { design, animal, catalogue, locks: NO_LOCKS },
-      { it: night, way: 'over', by: 2 },
-    );
-    expect(moves.length).toBeGreaterThan(0);
-    for (const move of moves)
-      expect(DesignSchema.safeParse(move.design).error?.issues ?? [], move.id).toEqual([]);
-    expect(
-      seasonMoves(
-        { design, animal, catalogue, locks: { ...NO_LOCKS, seasons: true } },
-        { it: night, way: 'over', by: 2 },
-      ),
-    ).toEqual([]);
-  });
-  it('a heater over the middle warms the warm side, whichever that is', () => {
-    const heater = start.climate.devices.find((it) => it.thermostat)!;
-    for (const warm of ['left', 'right'] as const) {
-      const at = (x: number): Design => ({
-        ...start,
-        scape: { ...start.scape, warm },
-        climate: {
-          ...start.climate,
-          devices: start.climate.devices.map((it) =>
-            it.id === heater.id ? { ...it, at: { ...it.at, x: x * start.enclosure.width } } : it,
-          ),
-        },
-      });
-      expect(heatersOn('warm', at(0.5), catalogue).map((it) => it.id)).toContain(heater.id);
-      expect(heatersOn('cool', at(warm === 'left' ? 0.9 : 0.1), catalogue).map((it) => it.id)).toContain(
-        heater.id,
-      );
-    }
   });
 });

@@ -10,7 +10,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
-import { applyEdit, proposeDesign, proposeSize, type EditCall, type Room } from '@/core/design';
+import { proposeSize, proposeWhole, type Room } from '@/core/design';
 import { shapesOf, type Shape } from '@/core/enclosure';
 import { bag, length, mass, tank } from '@/core/units';
 import { allFindings, yearFindings, type VerdictState } from '@/core/verdict';
@@ -32,13 +32,6 @@ type Know = 'sides' | 'volume' | 'nothing';
 type Sides = { readonly [K in keyof Shape]: number | null };
 
 const UNSAID: Sides = { width: null, depth: null, height: null };
-
-/** What is laid out once the ground is: what stands in the box, and what makes its climate. */
-const PROPOSALS: readonly EditCall[] = [
-  { edit: 'proposeScape', change: {} },
-  { edit: 'proposeClimate', change: {} },
-  { edit: 'proposeLiving', change: {} },
-];
 
 /** Three questions, and beside them the design they come to. */
 export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
@@ -64,12 +57,9 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
   const suits = proposeSize(row, count);
   const laidOut = useMemo(
     () =>
-      PROPOSALS.reduce(
-        (laid, call) => applyEdit(laid, call, catalogue),
-        proposeDesign(
-          { id, name: 'x', animal, count, size, room: { kind, temperature: null, humidity: null } },
-          catalogue,
-        ),
+      proposeWhole(
+        { id, name: 'x', animal, count, size, room: { kind, temperature: null, humidity: null } },
+        catalogue,
       ),
     // The size is a fresh object each time; its sides are what counts.
     // eslint-disable-next-line react-hooks/exhaustive-deps

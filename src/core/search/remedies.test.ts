@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { catalogue } from '@/catalogue';
+import { applyEdit, type EditCall } from '../design';
+import { firstDesign } from '../design/testing';
+import { judgeDesign, yearFindings } from '../verdict';
+import { proposeWhatHolds, remediesFor, runSearch } from '.';
+import { plantLights, withDevices } from './fittings';
+
+describe('remedies', () => {
+  const held = proposeWhatHolds(firstDesign('dendrobates-auratus', 'dry'), catalogue).design;
+  const fogger = held.climate.devices.find((it) => it.kind === 'fogger')!;
+  const heater = held.climate.devices.find((it) => it.thermostat)!;
+  it.each<[string, EditCall, RegExp]>([
+    ['its fogger taken out', { edit: 'removeDevice', change: { device: fogger.id } }, /fogger/i],
+    [
+      'its heater set five kelvin lower',
+      {
+        edit: 'setDevice',
+        change: {
+          device: heater.id,
+          change: { thermostat: { ...heater.thermostat!, day: (heater.thermostat!.day ?? 24) - 5 } },
+        },
+      },
+      /°C|emitter|panel|\d/,
+    ],
+  ])(
+    'with %s: what is offered mends its finding, says by how much, and breaks nothing',
+    (_, broken, names) => {
+      const design = applyEdit(held, broken, catalogue);
+      const before = judgeDesign({ design, catalogue, alone: true })!;
+      const told = yearFindings(before, design, catalogue).map((it) => it.code);
+      const found = runSearch(remediesFor(design, before, catalogue), catalogue);
+      const all = Object.entries(found).flatMap(([code, own]) => own.map((it) => ({ code, ...it })));
+      expect(all.length).toBeGreaterThan(0);
+      expect(all.some((it) => names.test(it.label.map(String).join('')))).toBe(true);
+      for (const own of Object.values(found))
+        expect(new Set(own.map((it) => JSON.stringify(it.label))).size).toBe(own.length);
+      for (const { code, label, call } of all) {
+        expect(told).toContain(code);
+        const next = applyEdit(design, call!, catalogue);
+        const after = judgeDesign({ design: next, catalogue, alone: true })!;
+        const codes = yearFindings(after, next, catalogue)
+          .filter((it) => it.severity === 'severe' || it.severity === 'look')
+          .map((it) => it.code);
+        expect(codes).not.toContain(code);
+        expect(codes.filter((it) => !told.includes(it))).toEqual([]);
+        // Its button says what it does: hours before and after, as the verdicts have them.
+        const [, from, to] = /(\d+) → (\d+) % of hours$/.exec(label.map(String).join(''))!;
+        expect(Number(from)).toBeLessThan(90);
+        expect(Number(to)).toBeGreaterThanOrEqual(90);
+      }
+    },
+  );
+
+  it('with its lamps for plants dimmed: a brighter light is offered, and all plants live under it', () => {
+    const ids = plantLights(held, catalogue).map((it) => it.id);
+    const design = withDevices(held, ids, (it) => ({ ...it, dim: 0.15 }));
+    const before = judgeDesign({ design, catalogue, alone: true })!;
+    const weak = yearFindings(before, design, catalogue).find((it) => it.code === 'plant-light-weak');
+    expect(weak).toMatchObject({ severity: 'look', place: { at: 'climate', device: ids[0] } });
+    const offered = runSearch(remediesFor(design, before, catalogue), catalogue)['plant-light-weak']!;
+    expect(offered).toHaveLength(1);
+    expect(offered[0]!.label.map(String).join('')).toMatch(/\d+ → 0 plants in want of light$/);
+    const next = applyEdit(design, offered[0]!.call!, catalogue);
+    const after = judgeDesign({ design: next, catalogue, alone: true })!;
+    expect(after.plants).toEqual([]);
+    expect(yearFindings(after, next, catalogue).map((it) => it.code)).not.toContain('plant-light-weak');
+  });
+});
