@@ -1,4 +1,4 @@
-/** `npm run -s holds [-- --animal ID --room dry|middle|humid --json]`: every kind in three rooms, proposed and judged; `--given`: forty boxes that are given; `--grid 20`: the search against brute force. */
+/** `npm run -s holds [-- --animal ID --room dry|middle|humid --json]`: every kind in three rooms, proposed and judged; `--given`: forty boxes that are given; `--remedies`: every remedy taken over and judged; `--grid 20`: the search against brute force. */
 import { mkdirSync } from 'node:fs';
 import { ensurePackages, runCode } from './ensure.mjs';
 

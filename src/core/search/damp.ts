@@ -1,10 +1,18 @@
 import { findDeviceKind } from '../catalogue';
-import { type Move, type Maker, free, round, tidy, clamp } from './change';
+import { type Fault, type Move, type Maker, free, round, tidy, clamp } from './change';
 import { fitted, foggerOf, freeId, kindOf, without, withClimate, withDevice, withNew } from './fittings';
 
-/** Humidity held by fog. */
+/** Whether a place is judged by night. */
+const byNight = ({ criterion }: Fault['it']): boolean =>
+  criterion.id === 'humidity-night' || criterion.id === 'night';
+
+/** Humidity held by fog; where it is too warm, as much of it as is wanted in its air, for what that takes of its warmth. */
 export function fog(more: boolean): Maker {
   return ({ design, animal, catalogue, locks }, { by, it }) => {
+    const cools = it.criterion.measure === 'temperature';
+    const when = byNight(it) ? 'night' : 'day';
+    const most = (when === 'night' ? animal.climate.humidityNight : animal.climate.humidityDay).value.high;
+    const cooling = tidy(Math.min(0.97, round(most - 0.04, 0.01)));
     const fogger = foggerOf(design, catalogue);
     const { width, depth, height } = design.enclosure;
     const { humidityDay, humidityNight } = animal.climate;
@@ -14,19 +22,23 @@ export function fog(more: boolean): Maker {
       const kind = findDeviceKind(catalogue, id);
       if (!kind) return [];
       const right = design.scape.warm === 'right';
+      // At full output one made for a large box floods a small one, and its humidistat swings.
+      const dim = id === 'fogger' ? clamp(round((width * depth * height) / FULL_OUTPUT, 0.05), 0.2, 1) : 1;
       const want = (band: { readonly low: number; readonly high: number }): number =>
         tidy(round(Math.min(band.low + 0.06, (band.low + band.high) / 2), 0.01));
       return [0, 0.04].map((extra) => ({
-        id: `fog ${extra}`,
+        id: `fog ${extra}${cools ? ' to cool' : ''}`,
         design: withNew(
           design,
           fitted(design, kind, {
             // Cold fog sinks: it comes in over the cool side.
             at: { x: width * (right ? 0.25 : 0.75), y: depth * 0.85, z: height * 0.8 },
             timer: { by: 'always' },
+            dim: tidy(dim),
             humidistat: {
               day: Math.min(0.97, want(humidityDay.value) + extra),
               night: Math.min(0.97, want(humidityNight.value) + extra),
+              ...(cools ? { [when]: tidy(cooling - extra) } : {}),
               probe: { x: tidy(width / 2), y: tidy(depth * 0.4), z: tidy(height * 0.5) },
             },
           }),
@@ -34,7 +46,6 @@ export function fog(more: boolean): Maker {
       }));
     }
     if (!fogger.humidistat || !free(locks, fogger)) return [];
-    const when = it.criterion.id === 'humidity-night' ? 'night' : 'day';
     const set = fogger.humidistat[when];
     const sign = more ? 1 : -1;
     const steps = [clamp(round(by, 0.02), 0.02, 0.15), 0.02];
@@ -45,6 +56,7 @@ export function fog(more: boolean): Maker {
         humidistat: own.humidistat && { ...own.humidistat, [when]: value },
       })),
     });
+    if (cools) return set !== null && set >= cooling ? [] : [at(cooling), at(tidy(cooling - 0.04))];
     const moves = steps.flatMap((step) => {
       const next = tidy(clamp((set ?? it.criterion.wanted.low) + sign * step, 0.1, 0.98));
       return next === set ? [] : [at(next)];
@@ -64,6 +76,9 @@ export function fog(more: boolean): Maker {
         ];
   };
 }
+
+/** m³ of a box that a fogger at full output is made for (common practice: the output knob is turned down in smaller ones). */
+const FULL_OUTPUT = 0.1;
 
 export const SECONDS = (value: number): number => Math.round(clamp(value, 2, 120));
 
@@ -108,7 +123,7 @@ export function mist(more: boolean): Maker {
         ? null
         : { times: [...own.times, { at, seconds }].sort((a, b) => a.at - b.at) };
     const adds = (
-      it.criterion.id === 'humidity-night'
+      byNight(it)
         ? ([
             ['evening', add(evening)],
             ['before light', add(early)],

@@ -45,6 +45,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     baskSet(-1),
     heaterProbe,
     fog(true),
+    mist(true),
   ],
   'water over': [heaterSet('day', -1), coverLess, dimmer, fan('warm', true)],
   'water under': [heaterSet('day', 1), heaterSet('night', 1), coverMore],
@@ -68,6 +69,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     shiftDay,
     dimmer,
     fog(true),
+    mist(true),
   ],
   'humidity-day under': [
     fog(true),

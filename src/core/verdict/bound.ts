@@ -85,7 +85,7 @@ const warmestOf =
     (criteria.find((it) => it.id === (day ? 'warm' : 'night'))?.[edge].high ?? 40) + TOLERANCE.temperature;
 
 /** Share of the way to its wet bulb that a box was seen to cool by mist, fog and a fan; and points that warmth and air dry besides. */
-const HELPED = { cooled: 0.35, dried: 0.03 } as const;
+const HELPED = { cooled: 0.45, dried: 0.03 } as const;
 
 /**
  * Places whose wanted band no fitting reaches in this room: its own mean day is beyond it for longer than a box that holds

@@ -340,8 +340,8 @@ function crewWords(search: ProposalState): string {
   const kinds = crew.map(({ name, cultures, stands }) => {
     const bought = cultures === 1 ? `1 culture of ${name}` : `${cultures} cultures of ${name}`;
     return stands === null
-      ? `${bought}, to be let in again now and then`
-      : `${bought}, by themselves after ${daysWord(stands)}`;
+      ? `${bought}, to be topped up now and then`
+      : `${bought}, self-sustaining after ${daysWord(stands)}`;
   });
   return kinds.length === 0 ? '' : `Cleanup crew: ${kinds.join('; ')}.`;
 }

@@ -1,0 +1,65 @@
+import { catalogue } from '@/catalogue';
+import { assess } from '@/core/assess';
+import { applyEdit, proposeWhole, type Design } from '@/core/design';
+import type { Finding } from '@/core/findings';
+import { remediesFor, runSearch } from '@/core/search';
+import { judgeDesign, yearFindings } from '@/core/verdict';
+import type { RoomKind } from './matrix';
+
+export interface RemedyCase {
+  readonly animal: string;
+  readonly room: RoomKind;
+}
+
+export interface RemedyRow extends RemedyCase {
+  readonly offered: number;
+  /** Remedies after which their finding is still there, or something worse has come. */
+  readonly broken: readonly string[];
+}
+
+const pressing = (all: readonly Finding[]): readonly Finding[] =>
+  all.filter((it) => it.severity === 'severe' || it.severity === 'look');
+
+/** All that presses in a design: what is told at once, and what its year tells. */
+function findingsOf(design: Design) {
+  const verdict = judgeDesign({ design, catalogue, alone: true });
+  const year = verdict ? yearFindings(verdict, design, catalogue) : [];
+  return { verdict, all: pressing([...assess(design, catalogue).findings, ...year]) };
+}
+
+/** Every remedy of every finding of a first design, taken over by itself and judged again. */
+export function remedyRow({ animal, room }: RemedyCase): RemedyRow {
+  const design = proposeWhole(
+    {
+      id: 'x',
+      name: 'x',
+      animal,
+      count: 1,
+      size: null,
+      room: { kind: room, temperature: null, humidity: null },
+    },
+    catalogue,
+  );
+  const before = findingsOf(design);
+  const played = before.verdict ? runSearch(remediesFor(design, before.verdict, catalogue), catalogue) : {};
+  const severe = new Set(before.all.filter((it) => it.severity === 'severe').map((it) => it.code));
+  const known = new Set(before.all.map((it) => it.code));
+  const broken: string[] = [];
+  let offered = 0;
+  for (const finding of before.all)
+    for (const { call } of [...finding.remedies, ...(played[finding.code] ?? [])]) {
+      if (!call) continue;
+      offered += 1;
+      const after = findingsOf(applyEdit(design, call, catalogue)).all;
+      const place = JSON.stringify(finding.place);
+      const stands = after.some((it) => it.code === finding.code && JSON.stringify(it.place) === place);
+      const worse = after.filter(
+        (it) => !known.has(it.code) || (it.severity === 'severe' && !severe.has(it.code)),
+      );
+      if (stands || worse.length > 0)
+        broken.push(
+          `${finding.code} by ${call.edit}: ${stands ? 'it stands' : `brings ${worse.map((it) => it.code).join(', ')}`}`,
+        );
+    }
+  return { animal, room, offered, broken };
+}
