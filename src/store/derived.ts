@@ -23,13 +23,13 @@ class DerivedDatabase extends Dexie {
 let open: DerivedDatabase | undefined;
 const database = (): DerivedDatabase => (open ??= new DerivedDatabase());
 
-/** What is kept under a key; undefined where nothing is, or where the browser keeps nothing. */
-export async function readDerived(key: string): Promise<unknown> {
+/** What is kept under keys, in their order; undefined where nothing is, or where the browser keeps nothing. */
+export async function readDerivedMany(keys: readonly string[]): Promise<readonly unknown[]> {
   try {
-    const found = await database().entries.get(key);
-    return found?.value;
+    const found = await database().entries.bulkGet([...keys]);
+    return found.map((it) => it?.value);
   } catch {
-    return undefined;
+    return keys.map(() => undefined);
   }
 }
 

@@ -17,7 +17,7 @@ import {
   type Task,
   type Three,
 } from '@/core/search';
-import { judgeDesign, yearFindings, type Verdict } from '@/core/verdict';
+import { judgeDesign, roomsCounted, yearFindings, type Verdict } from '@/core/verdict';
 
 /** A verdict with the findings of its year; or why there is none. */
 export type Judged =
@@ -72,13 +72,23 @@ const api = {
   tell(catalogue: Catalogue): void {
     rows = catalogue;
   },
+  /** The answer alone: how sure it is, is counted after. */
   judge(design: Design): Judged {
     try {
-      const verdict = judgeDesign({ design, catalogue: known() });
+      const verdict = judgeDesign({ design, catalogue: known(), alone: true });
       if (!verdict) return { ok: false, message: 'no animal is chosen' };
       return { ok: true, verdict, findings: yearFindings(verdict, design, known()) };
     } catch (error) {
       if (error instanceof ImpossibleClimate) return { ok: false, message: error.message };
+      throw error;
+    }
+  },
+  /** How sure an answer is; null where a room cannot be played. */
+  rooms(design: Design, harms: boolean): Verdict['sure'] | null {
+    try {
+      return roomsCounted({ design, catalogue: known(), harms });
+    } catch (error) {
+      if (error instanceof ImpossibleClimate) return null;
       throw error;
     }
   },

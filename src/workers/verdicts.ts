@@ -3,8 +3,8 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
-import { dependsOn, rowsOf, type VerdictState } from '@/core/verdict';
-import { keepDerived, readDerived } from '@/store';
+import { dependsOn, harmsIn, rowsOf, type VerdictState } from '@/core/verdict';
+import { keepDerived, readDerivedMany } from '@/store';
 import type { Judged, VerdictApi } from './verdict.worker';
 
 const UNASKED: VerdictState = { at: 'unasked' };
@@ -23,12 +23,30 @@ interface Waiting {
   urgency: number;
   /** How many wait for it. */
   wishes: number;
+  /** Whether it was looked for among what is kept. */
+  looked: 'not yet' | 'now' | 'done';
 }
+/** Answers whose rooms are still to be counted: when nothing waits for an answer. */
+const uncounted = new Map<string, Pick<Waiting, 'design' | 'catalogue'>>();
 
 const states = new Map<string, VerdictState>();
 const queue = new Map<string, Waiting>();
 const listeners = new Set<() => void>();
-const tell = (): void => listeners.forEach((it) => it());
+/** ms between two tellings: a rack of many is not drawn anew for each of its verdicts. */
+const TOLD_EVERY = 250;
+let toldAt = -Infinity;
+let telling: ReturnType<typeof setTimeout> | undefined;
+function tell(): void {
+  if (telling !== undefined) return;
+  telling = setTimeout(
+    () => {
+      telling = undefined;
+      toldAt = Date.now();
+      listeners.forEach((it) => it());
+    },
+    Math.max(0, toldAt + TOLD_EVERY - Date.now()),
+  );
+}
 export const onVerdicts = (listener: () => void): (() => void) => {
   listeners.add(listener);
   return () => void listeners.delete(listener);
@@ -77,7 +95,7 @@ export function wantVerdict(design: Design, catalogue: Catalogue, inSight: boole
   if (waiting) {
     waiting.urgency = Math.min(waiting.urgency, urgency);
     waiting.wishes += 1;
-  } else queue.set(key, { key, design, catalogue, urgency, wishes: 1 });
+  } else queue.set(key, { key, design, catalogue, urgency, wishes: 1, looked: 'not yet' });
   void work();
   return () => {
     const left = queue.get(key);
@@ -118,29 +136,49 @@ const stateOf = (judged: Judged): VerdictState =>
     ? { at: 'known', verdict: judged.verdict, findings: judged.findings }
     : { at: 'failed', message: judged.message };
 
-/** Gives what waits to hands that are free, the most urgent first. */
+/** ms in which wishes gather: a rack asks for all of its boxes at once. */
+const GATHERED = 10;
+
+/** Takes what is kept of all that waits, at one go. */
+async function lookUp(): Promise<void> {
+  if (![...queue.values()].some((it) => it.looked === 'not yet')) return;
+  await new Promise((resolve) => setTimeout(resolve, GATHERED));
+  const fresh = [...queue.values()].filter((it) => it.looked === 'not yet');
+  if (fresh.length === 0) return;
+  for (const it of fresh) it.looked = 'now';
+  const kept = await readDerivedMany(fresh.map((it) => it.key));
+  fresh.forEach((it, index) => {
+    it.looked = 'done';
+    const judged = kept[index] as Judged | undefined;
+    if (!judged || !queue.delete(it.key)) return;
+    remember(it.key, stateOf(judged));
+    if (judged.ok && judged.verdict.sure.of === 0) uncounted.set(it.key, it);
+  });
+}
+
+/** Gives what waits to hands that are free, the most urgent first; when nothing does, counts rooms. */
 async function work(): Promise<void> {
+  await lookUp();
   while (hands.length < HANDS) hands.push({ ...newHand(), told: null, free: true });
   const hand = hands.find((it) => it.free);
   if (!hand) return;
   let next: Waiting | undefined;
-  for (const it of queue.values()) if (!next || it.urgency < next.urgency) next = it;
-  if (!next) return;
-  const { key, design, catalogue } = next;
+  for (const it of queue.values())
+    if (it.looked === 'done' && (!next || it.urgency < next.urgency)) next = it;
+  if (next) await judgeBy(hand, next);
+  else if (queue.size === 0) await countBy(hand);
+}
+
+async function judgeBy(hand: Hand, { key, design, catalogue }: Waiting): Promise<void> {
   queue.delete(key);
   hand.free = false;
   busy += 1;
   try {
-    const kept = (await readDerived(key)) as Judged | undefined;
-    if (kept) remember(key, stateOf(kept));
-    else {
-      if (hand.told !== catalogue) {
-        await hand.api.tell(catalogue);
-        hand.told = catalogue;
-      }
-      const judged = await answered(hand, design);
-      remember(key, stateOf(judged));
-      if (judged.ok) void keepDerived(key, judged, Date.now());
+    const judged = await answered<Judged>(hand, catalogue, async (api) => api.judge(design));
+    remember(key, stateOf(judged));
+    if (judged.ok) {
+      uncounted.set(key, { design, catalogue });
+      void keepDerived(key, judged, Date.now());
     }
   } catch (error) {
     remember(key, { at: 'failed', message: error instanceof Error ? error.message : String(error) });
@@ -152,8 +190,40 @@ async function work(): Promise<void> {
   }
 }
 
-/** A worker that could not be loaded never answers: then this fails, and another takes its place. */
-function answered(hand: Hand, design: Design): Promise<Judged> {
+/** How sure one answer is, the last that was given first. */
+async function countBy(hand: Hand): Promise<void> {
+  const next = [...uncounted].at(-1);
+  if (!next) return;
+  const [key, { design, catalogue }] = next;
+  uncounted.delete(key);
+  const state = states.get(key);
+  if (state?.at !== 'known') return;
+  hand.free = false;
+  try {
+    const sure = await answered(hand, catalogue, (api) => api.rooms(design, harmsIn(state.verdict)));
+    if (sure) {
+      const verdict = { ...state.verdict, sure };
+      remember(key, { ...state, verdict });
+      void keepDerived(key, { ok: true, verdict, findings: state.findings } satisfies Judged, Date.now());
+    }
+  } catch {
+    // The answer stands; how sure it is stays unsaid.
+  } finally {
+    hand.free = true;
+    void work();
+  }
+}
+
+/** Asks a worker that knows the catalogue. One that could not be loaded never answers: then this fails, and another takes its place. */
+async function answered<T>(
+  hand: Hand,
+  catalogue: Catalogue,
+  ask: (api: Remote<VerdictApi>) => Promise<T>,
+): Promise<T> {
+  if (hand.told !== catalogue) {
+    await hand.api.tell(catalogue);
+    hand.told = catalogue;
+  }
   return new Promise((resolve, reject) => {
     const fails = (event: ErrorEvent): void => {
       hand.worker.terminate();
@@ -162,8 +232,7 @@ function answered(hand: Hand, design: Design): Promise<Judged> {
     };
     const { worker } = hand;
     worker.addEventListener('error', fails);
-    hand.api
-      .judge(design)
+    ask(hand.api)
       .then(resolve, reject)
       .finally(() => worker.removeEventListener('error', fails));
   });

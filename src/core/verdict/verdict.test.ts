@@ -13,7 +13,9 @@ import {
   dependsOn,
   GLANCE,
   HOLDS,
+  harmsIn,
   judgeDesign,
+  roomsCounted,
   judgeUv,
   lineOf,
   measure,
@@ -294,6 +296,8 @@ describe('one verdict', () => {
         'humidity-night',
       ]);
     expect(verdict.sure.of).toBe(ROOMS.length);
+    // Counted after the answer it is the same.
+    expect(roomsCounted({ design, catalogue, harms: harmsIn(verdict) })).toEqual(verdict.sure);
     expect(verdict.sure.fine).toBeLessThan(ROOMS.length);
   });
   it('the answer follows from its parts', () => {

@@ -135,7 +135,7 @@ export function judgeDesign({
   const survey = surveyFrom(year);
   const plants = judgePlants(design, ground, catalogue, survey);
   const crew = judgeCrew(design, ground, catalogue, survey);
-  const harms = places.some((it) => !borneIn(it)) || uvHarms(uv);
+  const harms = harmsIn({ places, uv });
   const bound = harms ? boundOf(design, animal, catalogue) : null;
   const wanted =
     places.every(wantedIn) &&
@@ -143,14 +143,7 @@ export function judgeDesign({
     dying(plants).length === 0 &&
     failing(crew).length === 0;
   const answer: Answer = bound ? 'cannot' : harms ? 'fails' : wanted ? 'holds' : 'holds-but';
-  const sure = alone
-    ? { fine: 0, of: 0 }
-    : {
-        fine: ROOMS.filter((shift, index) =>
-          index === 0 ? !harms : fineIn(design, catalogue, ground, shift, year.rest),
-        ).length,
-        of: ROOMS.length,
-      };
+  const sure = alone ? { fine: 0, of: 0 } : roomsCounted({ design, catalogue, ground, harms });
   return {
     answer,
     places,
@@ -208,20 +201,37 @@ export function heatersOf({ played }: Pick<YearRun, 'played'>): readonly HeaterT
   return [...needs].map(([device, it]) => ({ device, ...it }));
 }
 
-/** Whether a box does no harm in another room, by a first look. */
-function fineIn(
-  design: Design,
-  catalogue: Catalogue,
-  ground: GroundResult,
-  shift: NonNullable<Playing['shift']>,
-  near: YearRun['rest'],
-): boolean {
+/**
+ * How sure a verdict is: in how many rooms the box does no harm, each by a first look: as told, 3 K and 15 points off.
+ * It takes as long as the verdict nearly, so that it may be counted after it.
+ * @param harms whether it does harm in the room as told
+ */
+export function roomsCounted({
+  design,
+  catalogue,
+  ground = layGround(design, catalogue),
+  harms,
+}: {
+  readonly design: Design;
+  readonly catalogue: Catalogue;
+  readonly ground?: GroundResult;
+  readonly harms: boolean;
+}): Verdict['sure'] {
   const animal = findAnimal(catalogue, design.brief.animal);
-  if (!animal) return false;
-  const year = playYear(design, catalogue, ground, { ...GLANCE, shift }, near);
-  const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
-  return measure(year, animal, criteria).map(placed).every(borneIn);
+  if (!animal) return { fine: 0, of: 0 };
+  const { rest } = playYear(design, catalogue, ground, GLANCE);
+  const fine = ROOMS.filter((shift, index) => {
+    if (index === 0) return !harms;
+    const year = playYear(design, catalogue, ground, { ...GLANCE, shift }, rest);
+    const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
+    return measure(year, animal, criteria).map(placed).every(borneIn);
+  });
+  return { fine: fine.length, of: ROOMS.length };
 }
+
+/** Whether a verdict tells of harm. */
+export const harmsIn = ({ places, uv }: Pick<Verdict, 'places' | 'uv'>): boolean =>
+  places.some((it) => !borneIn(it)) || uvHarms(uv);
 
 /** The place that is furthest from what is wanted; undefined where all hold. */
 export function worstPlace({ places }: Pick<Verdict, 'places'>): Place | undefined {

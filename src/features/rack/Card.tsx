@@ -7,8 +7,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useMemo, useRef, useState } from 'react';
-import { assess } from '@/core/assess';
+import { useDeferredValue, useRef, useState } from 'react';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { allFindings } from '@/core/verdict';
@@ -23,6 +22,7 @@ import { useInSight } from '@/ui/useInSight';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { counted, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
+import { assessed } from './assessed';
 
 interface Props {
   readonly design: Design;
@@ -40,7 +40,7 @@ const fineWords = (count: number): string => `${count} ${count === 1 ? 'point' :
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
   const { db, settings } = useStore();
-  const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
+  const assessment = assessed(design, catalogue);
   const { write, tell } = useReader();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -49,6 +49,10 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
   const box = design.enclosure;
   const span = Math.max(SHARED_SPAN, box.width, box.height);
   const seen = useInSight(frame);
+  // Drawn when it first comes into sight, and kept; one box after the other, so that none holds up the scrolling.
+  const [wanted, setWanted] = useState(seen);
+  if (seen && !wanted) setWanted(true);
+  const drawn = useDeferredValue(wanted, false);
   const verdict = useVerdict(design, catalogue, seen);
   const findings = allFindings(assessment.findings, verdict);
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
@@ -75,7 +79,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
       }}
     >
       <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
-        {width > 0 && (
+        {width > 0 && drawn ? (
           <Section
             design={design}
             assessment={assessment}
@@ -86,6 +90,8 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
             plain
             span={span}
           />
+        ) : (
+          <Box sx={{ height: 200 }} />
         )}
       </Box>
       <Box sx={{ px: 1.9, pt: 1.25, pb: 1.5 }}>
@@ -139,42 +145,44 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
           </Typography>
         </Box>
       </Box>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
-        <MenuItem
-          onClick={() => {
-            close();
-            onDuplicate(design);
-          }}
-        >
-          Duplicate
-        </MenuItem>
-        <MenuItem
-          onClick={() => {
-            close();
-            void belongingsOf(db, design.id).then((own) =>
-              download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), own)),
-            );
-          }}
-        >
-          Export
-        </MenuItem>
-        <MenuItem
-          onClick={() => {
-            close();
-            onPutAway(design);
-          }}
-        >
-          {design.brief.putAway ? 'Bring back' : 'Put away'}
-        </MenuItem>
-        <MenuItem
-          onClick={() => {
-            close();
-            onDelete(design);
-          }}
-        >
-          Delete
-        </MenuItem>
-      </Menu>
+      {anchor && (
+        <Menu anchorEl={anchor} open onClose={close}>
+          <MenuItem
+            onClick={() => {
+              close();
+              onDuplicate(design);
+            }}
+          >
+            Duplicate
+          </MenuItem>
+          <MenuItem
+            onClick={() => {
+              close();
+              void belongingsOf(db, design.id).then((own) =>
+                download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), own)),
+              );
+            }}
+          >
+            Export
+          </MenuItem>
+          <MenuItem
+            onClick={() => {
+              close();
+              onPutAway(design);
+            }}
+          >
+            {design.brief.putAway ? 'Bring back' : 'Put away'}
+          </MenuItem>
+          <MenuItem
+            onClick={() => {
+              close();
+              onDelete(design);
+            }}
+          >
+            Delete
+          </MenuItem>
+        </Menu>
+      )}
     </Box>
   );
 }

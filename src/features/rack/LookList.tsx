@@ -3,14 +3,15 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useMemo, useSyncExternalStore } from 'react';
-import { assess } from '@/core/assess';
+import Button from '@mui/material/Button';
+import { useDeferredValue, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { useReader } from '@/ui/units';
 import { allFindings } from '@/core/verdict';
 import { findingPlace, SEVERITY_WORD } from '@/ui/words';
 import { onVerdicts, verdictNow, verdictsOpen } from '@/workers/verdicts';
+import { assessed } from './assessed';
 
 interface Props {
   readonly designs: readonly Design[];
@@ -20,12 +21,13 @@ interface Props {
 /** What wants looking at over the whole rack, the gravest first. */
 export function LookList({ designs, catalogue }: Props) {
   const { tell } = useReader();
-  const open = useSyncExternalStore(onVerdicts, verdictsOpen, () => 0);
+  // Drawn anew when there is time for it.
+  const open = useDeferredValue(useSyncExternalStore(onVerdicts, verdictsOpen, () => 0));
   const rows = useMemo(
     () =>
       designs
         .flatMap((design) =>
-          allFindings(assess(design, catalogue).findings, verdictNow(design, catalogue)).map((finding) => ({
+          allFindings(assessed(design, catalogue).findings, verdictNow(design, catalogue)).map((finding) => ({
             design,
             finding,
           })),
@@ -36,7 +38,9 @@ export function LookList({ designs, catalogue }: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [designs, catalogue, open],
   );
+  const [all, setAll] = useState(false);
   if (rows.length === 0) return null;
+  const shown = all ? rows : rows.slice(0, FIRST);
   return (
     <Box component="section" aria-labelledby="look" sx={{ mt: 3 }}>
       <Typography id="look" variant="h2" sx={{ mb: 1 }}>
@@ -54,7 +58,7 @@ export function LookList({ designs, catalogue }: Props) {
           borderRadius: '12px',
         }}
       >
-        {rows.map(({ design, finding }, index) => (
+        {shown.map(({ design, finding }, index) => (
           <Box
             component="li"
             key={`${design.id} ${finding.code} ${index}`}
@@ -101,8 +105,15 @@ export function LookList({ designs, catalogue }: Props) {
           </Box>
         ))}
       </Box>
+      {shown.length < rows.length && (
+        <Button onClick={() => setAll(true)} sx={{ mt: 1 }}>
+          {`Show all ${rows.length}`}
+        </Button>
+      )}
     </Box>
   );
 }
 
+/** Rows shown before all are asked for, the gravest first: over many boxes nobody reads further at once. */
+const FIRST = 40;
 const RANK = ['severe', 'look', 'note', 'fine'];

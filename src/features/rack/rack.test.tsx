@@ -1,0 +1,39 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { catalogue } from '@/catalogue';
+import { assess } from '@/core/assess';
+import { made, open } from '../testing/open';
+import { assessed } from './assessed';
+import { LookList } from './LookList';
+
+/** Too small a box for what lives in it, and more that is told of it. */
+const crowded = (n: number) => ({
+  ...made('pogona-vitticeps', { edit: 'setCount', change: { count: 6 } }),
+  id: `box-${n}`,
+  name: `Box ${n}`,
+});
+
+describe('what wants looking at over the whole rack', () => {
+  const designs = Array.from({ length: 20 }, (_, n) => crowded(n));
+  const told = assess(designs[0]!, catalogue).findings.filter(
+    (it) => it.severity !== 'fine' && it.routine !== true,
+  );
+  it('shows forty, the gravest first, and all when they are asked for', async () => {
+    await open(<LookList designs={designs} catalogue={catalogue} />, designs[0]);
+    const rows = () => screen.getAllByRole('listitem');
+    expect(told.length).toBeGreaterThan(2);
+    expect(rows()).toHaveLength(40);
+    const severe = 20 * told.filter((it) => it.severity === 'severe').length;
+    expect(severe).toBeGreaterThan(0);
+    expect(rows().filter((it) => it.textContent.startsWith('Mend this'))).toHaveLength(Math.min(40, severe));
+    fireEvent.click(screen.getByRole('button', { name: `Show all ${20 * told.length}` }));
+    expect(rows()).toHaveLength(20 * told.length);
+    expect(screen.queryByRole('button', { name: /^Show all/ })).toBeNull();
+  });
+  it('is worked out once for each design, anew for another catalogue', () => {
+    const [first] = designs;
+    expect(assessed(first!, catalogue)).toBe(assessed(first!, catalogue));
+    expect(assessed(first!, { ...catalogue })).not.toBe(assessed(first!, catalogue));
+  });
+});
