@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
-import { applyEdit } from '../design';
+import { applyEdit, type Design } from '../design';
 import { entryOf, type EntryKind, type EntryValues } from '../log';
 import { DAY, HOUR, toSteps, trackOf, WEEK } from '../readings';
 import { METRIC, tell } from '../units';
@@ -59,6 +59,26 @@ describe('how designs differ', () => {
     const found = differencesOf([bog!, fork], catalogue);
     expect(found.map((it) => [it.where, it.what])).toEqual([['climate', 'Mist']]);
     expect(tell(found[0]!.sides[1]!, { prefs: METRIC, locale: 'en' })).toContain('99 s');
+  });
+  it('a vent made smaller or closed is told, and a fogger turned down', () => {
+    const says = (fork: Design): readonly (readonly string[])[] =>
+      differencesOf([airy, fork], catalogue).map((it) => [
+        it.what,
+        tell(it.sides[1]!, { prefs: METRIC, locale: 'en' }).replaceAll(/\s/g, ' '),
+      ]);
+    const airy = applyEdit(bog!, { edit: 'addVent', change: { wall: 'left', where: 'low' } }, catalogue);
+    const vent = airy.climate.vents.at(-1)!;
+    const to = (area: number): Design =>
+      applyEdit(airy, { edit: 'setVent', change: { vent: vent.id, change: { area } } }, catalogue);
+    expect(says(to(0.0016))).toEqual([['Vents', 'left 4 cm square']]);
+    expect(says(to(0))).toEqual([['Vents', 'left closed']]);
+    const fogger = airy.climate.devices.find((it) => it.humidistat && it.kind === 'fogger')!;
+    const down = applyEdit(
+      airy,
+      { edit: 'setDevice', change: { device: fogger.id, change: { dim: 0.4 } } },
+      catalogue,
+    );
+    expect(says(down)[0]![1]).toMatch(/turned down to 40 ?%/);
   });
   it('what only one has stands against nothing', () => {
     const found = differencesOf([bog!, hedge!], catalogue);

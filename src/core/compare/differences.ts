@@ -77,6 +77,7 @@ function linesOf(
     const damp = (set: number | null): Said => (set === null ? ['off'] : [percent(set)]);
     put('climate', n === 1 ? name : `${name}, ${n}`, [
       `${Math.round(it.power * it.dim)} W`,
+      ...(it.humidistat && it.dim < 1 ? [', turned down to ', percent(it.dim)] : []),
       it.at.z > enclosure.height ? ', over the top' : ', inside',
       ...(it.at.z > enclosure.height ? [', ', length(it.at.z - enclosure.height), ' up'] : []),
       ...(it.thermostat
@@ -106,9 +107,16 @@ function linesOf(
   put('climate', 'Hours of light', [
     `${Math.round((climate.day.off - climate.day.on) / 6) / 10}, from ${String(Math.floor(climate.day.on / 60)).padStart(2, '0')}:${String(climate.day.on % 60).padStart(2, '0')}`,
   ]);
-  put('climate', 'Vents', [
-    climate.vents.length === 0 ? 'none' : climate.vents.map((it) => it.wall).join(', '),
-  ]);
+  put(
+    'climate',
+    'Vents',
+    climate.vents.length === 0
+      ? ['none']
+      : climate.vents.flatMap((it, index): Said => [
+          `${index > 0 ? ', ' : ''}${it.wall} `,
+          ...(it.area > 0 ? [length(Math.sqrt(it.area)), ' square'] : ['closed']),
+        ]),
+  );
   return lines;
 }
 
