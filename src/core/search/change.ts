@@ -24,6 +24,8 @@ export interface Locks {
   readonly seasons: boolean;
   /** Nothing new is bought. */
   readonly buying: boolean;
+  /** What new things may cost together at typical prices; null: no matter. */
+  readonly purse: number | null;
   /** Devices by id that stay as they are, settings and all. */
   readonly devices: readonly string[];
 }
@@ -35,6 +37,7 @@ export const NO_LOCKS: Locks = {
   mist: false,
   seasons: false,
   buying: false,
+  purse: null,
   devices: [],
 };
 

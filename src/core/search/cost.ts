@@ -55,6 +55,29 @@ export interface Burden {
 /** Typical price of what holds a device: thermostat, humidistat (see `buying`). */
 const CONTROL = 45;
 
+const isSame = (before: Device | undefined, device: Device): boolean =>
+  before?.kind === device.kind && before.power === device.power;
+
+/** Typical price of the devices and controls of a design that another does not have. */
+export function priceOf(design: Design, start: Design, catalogue: Catalogue): number {
+  const known = new Map(start.climate.devices.map((it) => [it.id, it]));
+  return design.climate.devices.reduce((sum, device) => {
+    const before = known.get(device.id);
+    const control =
+      (device.thermostat && !before?.thermostat) || (device.humidistat && !before?.humidistat) ? CONTROL : 0;
+    const own = isSame(before, device) ? 0 : (findDeviceKind(catalogue, device.kind)?.price.value ?? 0);
+    return sum + own + control;
+  }, 0);
+}
+
+/** Whether all that is new in a design can be paid of a purse. */
+export const canPay = (
+  design: Design,
+  start: Design,
+  catalogue: Catalogue,
+  purse: number | null | undefined,
+): boolean => typeof purse !== 'number' || priceOf(design, start, catalogue) <= purse + 1e-9;
+
 export function burdenOf(
   design: Design,
   start: Design,
@@ -62,16 +85,12 @@ export function burdenOf(
   catalogue: Catalogue,
 ): Burden {
   const known = new Map(start.climate.devices.map((it) => [it.id, it]));
-  let [price, things, changes] = [0, 0, 0];
+  const price = priceOf(design, start, catalogue);
+  let [things, changes] = [0, 0];
   for (const device of design.climate.devices) {
     const before = known.get(device.id);
-    const same = before?.kind === device.kind && before.power === device.power;
-    if (!same) {
-      things += 1;
-      price += findDeviceKind(catalogue, device.kind)?.price.value ?? 0;
-    }
-    if ((device.thermostat && !before?.thermostat) || (device.humidistat && !before?.humidistat))
-      price += CONTROL;
+    const same = isSame(before, device);
+    if (!same) things += 1;
     if (before && same && settingsOf(before) !== settingsOf(device)) changes += 1;
     known.delete(device.id);
   }

@@ -8,7 +8,8 @@ import { boundOf } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
 import { NOTHING, perform, type Seen } from './look';
-import type { Locks } from './change';
+import { NO_LOCKS, type Locks } from './change';
+import { canPay } from './cost';
 import { climb, elsewhere, type Searching } from './search';
 import { withoutOwnFindings } from './tidy';
 import { fitUv } from './uv';
@@ -69,7 +70,7 @@ export function* propose(
   if (!found) return { design: start, verdict: null, looks: 0, seen: NOTHING };
   const animal: Animal = found;
   // Of a new box all is proposed; of one that stands only its climate is asked for.
-  let design = withUv(plants ? withoutOwnFindings(start, catalogue) : start, animal, catalogue, locks);
+  let design = withUv(plants ? withoutOwnFindings(start, catalogue) : start, start, animal, catalogue, locks);
   // Where the room itself is far beyond what is borne, the search is short: it only makes the best of it.
   const bound = boundOf(design, animal, catalogue);
   const far = bound !== null && bound.room - bound.cure > FAR[bound.what];
@@ -80,7 +81,7 @@ export function* propose(
     const climbs = yield* climb({ design: from, catalogue, start, most: left, ...(locks ? { locks } : {}) });
     looks += climbs.looks;
     seen = climbs.seen;
-    design = withUv(climbs.design, animal, catalogue, locks);
+    design = withUv(climbs.design, start, animal, catalogue, locks);
     return design === climbs.design ? climbs.verdict : yield* judged(design);
   }
   function* judged(it: Design): Searching<Verdict | null> {
@@ -117,7 +118,14 @@ export function* propose(
 export const proposeWhatHolds = (start: Design, catalogue: Catalogue): Proposal =>
   runSearch(propose(start, catalogue), catalogue);
 
-function withUv(design: Design, animal: Animal, catalogue: Catalogue, locks?: Locks): Design {
-  if (locks?.buying) return design;
-  return fitUv(design, animal, layGround(design, catalogue), catalogue, locks?.devices)?.design ?? design;
+function withUv(
+  design: Design,
+  start: Design,
+  animal: Animal,
+  catalogue: Catalogue,
+  locks: Locks = NO_LOCKS,
+): Design {
+  if (locks.buying) return design;
+  const fitted = fitUv(design, animal, layGround(design, catalogue), catalogue, locks.devices)?.design;
+  return fitted && canPay(fitted, start, catalogue, locks.purse) ? fitted : design;
 }

@@ -10,6 +10,7 @@ import {
   fitUv,
   NO_LOCKS,
   perform,
+  priceOf,
   proposeWhatHolds,
   runSearch,
   weigh,
@@ -82,6 +83,14 @@ describe('what may not change', () => {
     const kept = under({ devices: first.climate.devices.map((it) => it.id) });
     expect(kept.climate.devices.find((it) => it.id === lamp!.id)).toEqual(lamp);
     for (const it of first.climate.devices) expect(kept.climate.devices).toContainEqual(it);
+  });
+  it('no more is spent than the purse holds, and what it does not pay for is not taken', () => {
+    const free = under({});
+    const spent = priceOf(free, first, catalogue);
+    expect(spent).toBeGreaterThan(40);
+    const held = under({ purse: spent - 1 });
+    expect(priceOf(held, first, catalogue)).toBeLessThanOrEqual(spent - 1);
+    expect(priceOf(under({ purse: 0 }), first, catalogue)).toBe(0);
   });
 });
 

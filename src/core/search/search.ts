@@ -5,7 +5,7 @@ import { outOfReach } from '../verdict/bound';
 import { BEARS, HOLDS } from '../verdict/criteria';
 import { borneIn, type Verdict } from '../verdict/verdict';
 import { GLANCE, JUDGING, type Playing, type YearRun } from '../verdict/year';
-import { burdenOf, faultsOf, lacking, UV_OUT, uvIsOut, weigh, type Aim, type Burden } from './cost';
+import { burdenOf, canPay, faultsOf, lacking, UV_OUT, uvIsOut, weigh, type Aim, type Burden } from './cost';
 import { NOTHING, type Result, type Seen, type Task } from './look';
 import { lampsTooNear } from './fittings';
 import { jointMoves, settings } from './joint';
@@ -86,12 +86,14 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
   const costOf = (it: Design, seen: Seen): number =>
     lacking(seen) + weigh(burdenOf(it, start, seen, catalogue), aim);
 
+  const may = (it: Design): boolean => canPay(it, start, catalogue, locks.purse);
+
   function* look(designs: readonly Design[], near: YearRun['rest']): Searching<readonly (Seen | null)[]> {
     looks += designs.length;
     return yield* lookAt(designs, near, strict);
   }
   function* tryAll(moves: readonly Move[], near: YearRun['rest']): Searching<readonly Tried[]> {
-    const tried = yield* play(design, moves, near, strict, catalogue);
+    const tried = yield* play(design, moves, near, strict, catalogue, may);
     looks += tried.looks;
     const all = tried.all.map((it) => ({ ...it, cost: costOf(it.move.design, it.seen) }));
     const anew = refits(all);
@@ -118,7 +120,9 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
       .flatMap(({ move }): readonly Move[] => {
         const ground = layGround(move.design, catalogue);
         const own = fitUv(move.design, animal, ground, catalogue, locks.devices);
-        return own && own.design !== move.design ? [{ id: `${move.id}, UV anew`, design: own.design }] : [];
+        return own && own.design !== move.design && may(own.design)
+          ? [{ id: `${move.id}, UV anew`, design: own.design }]
+          : [];
       });
   }
   // What no fitting reaches in this room is not tried for, as long as it does no harm.
@@ -211,6 +215,7 @@ export function* ease(
   let design = asked.design;
   let looks = 0;
   const steps: Climbed['steps'][number][] = [];
+  const may = (it: Design): boolean => canPay(it, start, catalogue, locks.purse);
   const costOf = (it: Design, of: Seen): number =>
     lacking(of) + weigh(burdenOf(it, start, of, catalogue), aim);
   const [first] = yield* lookAt([design], asked.near ?? {}, STRICT[0]);
@@ -227,7 +232,7 @@ export function* ease(
   while (looks < most) {
     const setting = { design, animal, catalogue, locks };
     const moves = [...easements(setting), ...settings(setting)].filter((it) => !refused.has(it.id));
-    const tried = yield* play(design, moves, seen.rest, STRICT[0], catalogue);
+    const tried = yield* play(design, moves, seen.rest, STRICT[0], catalogue, may);
     looks += tried.looks;
     const better = tried.all
       .map((it): Tried => ({ ...it, cost: costOf(it.move.design, it.seen) }))
@@ -283,6 +288,7 @@ export function* play(
   near: YearRun['rest'],
   strict: number,
   catalogue: Catalogue,
+  may: (design: Design) => boolean = () => true,
 ): Searching<{
   readonly all: readonly { readonly move: Move; readonly seen: Seen }[];
   readonly looks: number;
@@ -301,7 +307,7 @@ export function* play(
   });
   // What burns or melts beside a lamp is no way to hold a box, however well it would.
   const most = lampsTooNear(from, catalogue);
-  const safe = made.filter((it) => lampsTooNear(it.design, catalogue) <= most);
+  const safe = made.filter((it) => lampsTooNear(it.design, catalogue) <= most && may(it.design));
   const seen = yield* lookAt(
     safe.map((it) => it.design),
     near,

@@ -13,6 +13,7 @@ import { foundIn, type Design } from '@/core/design';
 import { NO_LOCKS, type Aim, type Answered, type Locks, type Three } from '@/core/search';
 import { outsideOf, yearFindings } from '@/core/verdict';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { NumberField } from '@/ui/fields/PlainFields';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
@@ -31,6 +32,9 @@ const AIM: Readonly<Record<Aim, { readonly name: string; readonly why: string }>
   'least work': { name: 'Least work', why: 'As few times a week as a hand is needed.' },
   'least electricity': { name: 'Least electricity', why: 'As few watts as will do.' },
 };
+
+/** What a purse begins with, at typical prices. */
+const PURSE = 100;
 
 const KEEP: readonly {
   readonly lock: 'cover' | 'vents' | 'lights' | 'mist' | 'seasons';
@@ -131,6 +135,30 @@ export function FindTab() {
             />
           }
         />
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <FormControlLabel
+            label="Spend at most"
+            control={
+              <Checkbox
+                size="small"
+                checked={locks.purse !== null}
+                disabled={locks.buying}
+                onChange={(_, on) => setLocks({ ...locks, purse: on ? PURSE : null })}
+              />
+            }
+          />
+          {locks.purse !== null && !locks.buying && (
+            <NumberField
+              bare
+              label="Spend at most, at typical prices"
+              value={locks.purse}
+              min={0}
+              max={100_000}
+              step={10}
+              onCommit={(purse) => setLocks({ ...locks, purse })}
+            />
+          )}
+        </Box>
         <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
           <Button variant="contained" disabled={state.at === 'work' || !animal} onClick={start}>
             Find what holds

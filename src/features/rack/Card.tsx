@@ -43,6 +43,8 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
   const assessment = assessed(design, catalogue);
   const { write, tell } = useReader();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  // Made when it is first asked for, and then kept: it gives the focus back as it closes.
+  const [menu, setMenu] = useState(false);
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useElementSize(frame);
   const animal = findAnimal(catalogue, design.brief.animal);
@@ -128,7 +130,10 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
             size="small"
             aria-label={`More for ${design.name}`}
             aria-haspopup="menu"
-            onClick={(event) => setAnchor(event.currentTarget)}
+            onClick={(event) => {
+              setMenu(true);
+              setAnchor(event.currentTarget);
+            }}
             sx={{ zIndex: 1, mr: -0.75 }}
           >
             <MoreHorizIcon fontSize="small" />
@@ -145,8 +150,8 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
           </Typography>
         </Box>
       </Box>
-      {anchor && (
-        <Menu anchorEl={anchor} open onClose={close}>
+      {menu && (
+        <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
           <MenuItem
             onClick={() => {
               close();
