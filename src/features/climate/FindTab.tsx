@@ -158,6 +158,9 @@ export function FindTab() {
               onCommit={(purse) => setLocks({ ...locks, purse })}
             />
           )}
+          {locks.purse !== null && !locks.buying && (
+            <Typography variant="body2">at typical prices</Typography>
+          )}
         </Box>
         <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
           <Button variant="contained" disabled={state.at === 'work' || !animal} onClick={start}>
