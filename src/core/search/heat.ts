@@ -180,7 +180,7 @@ export const coolHeater = ({ design, animal, catalogue, locks }: Setting): reado
     const panel = kind.form === 'panel';
     const over = panel ? height - 0.03 : overOf(design);
     const least = clearHeight(design, place, kind.clearance?.value ?? 0, panel ? over : height + 0.45);
-    if (least === null || (panel && kind.length > width * 0.4)) return [];
+    if (least === null || (panel && kind.length > width * 0.45)) return [];
     const device = fitted(design, kind, {
       at: { ...place, z: Math.max(over, least) },
       power: AMPLE,

@@ -1,5 +1,5 @@
 import { findAnimal, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design, Device } from '../design/schema';
 import { layGround } from '../ground/layers';
 import { outOfReach } from '../verdict/bound';
 import { BEARS, HOLDS } from '../verdict/criteria';
@@ -302,8 +302,7 @@ export function* play(
   const made = moves.flatMap((move): Move[] => {
     if (move.size === undefined) return [move];
     const peak = ample[open.indexOf(move)]?.peaks[move.size];
-    const own = peak === undefined ? null : sizedTo(move, move.size, peak, catalogue);
-    return own ? [own] : [];
+    return peak === undefined ? [] : [...sizedTo(move, move.size, peak, catalogue)];
   });
   // What burns or melts beside a lamp is no way to hold a box, however well it would.
   const most = lampsTooNear(from, catalogue);
@@ -322,15 +321,27 @@ export function* play(
   };
 }
 
-/** A device of the power it turned out to need, up to three side by side; null: none is made so strong. */
-function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Move | null {
+/** Side by side at the most. */
+const ABREAST = 3;
+
+/**
+ * A device of the power it turned out to need, several side by side where one is not made so strong. Where not even those
+ * are, the need was that of an hour of warming up: one and two of the strongest, to be looked at.
+ */
+function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): readonly Move[] {
   const device = move.design.climate.devices.find((it) => it.id === id);
-  if (!device) return null;
+  if (!device) return [];
   const powers = [...(findDeviceKind(catalogue, device.kind)?.powers ?? [])].sort((a, b) => a - b);
   const most = powers.at(-1) ?? 0;
+  if (most <= 0) return [];
   const count = Math.max(1, Math.ceil((1.1 * peak) / Math.max(1, most)));
-  const watts = powers.find((it) => it * count >= 1.15 * peak) ?? most;
-  if (count > 3 || watts <= 0) return null;
+  return count > ABREAST
+    ? [abreast(move, device, 1, most), abreast(move, device, 2, most)]
+    : [abreast(move, device, count, powers.find((it) => it * count >= 1.15 * peak) ?? most)];
+}
+
+/** So many of a device that was still to be sized, each so strong. */
+function abreast(move: Move, device: Device, count: number, watts: number): Move {
   const { depth } = move.design.enclosure;
   const one = { ...device, power: watts };
   const taken = new Set(move.design.climate.devices.map((it) => it.id));
@@ -350,7 +361,7 @@ function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): Mo
       ...move.design,
       climate: {
         ...move.design.climate,
-        devices: move.design.climate.devices.flatMap((it) => (it.id === id ? several : [it])),
+        devices: move.design.climate.devices.flatMap((it) => (it.id === device.id ? several : [it])),
       },
     },
   };

@@ -5,7 +5,6 @@ import { Design as DesignSchema, type Design } from '../design';
 import { firstDesign } from '../design/testing';
 import { GLANCE } from '../verdict';
 import { NO_LOCKS, perform } from '.';
-import { heatersOn } from './heat';
 import { partOf, seasonMoves } from './seasons';
 
 describe('settings for a part of the year', () => {
@@ -62,24 +61,5 @@ describe('settings for a part of the year', () => {
         { it: night, way: 'over', by: 2 },
       ),
     ).toEqual([]);
-  });
-  it('a heater over the middle warms the warm side, whichever that is', () => {
-    const heater = start.climate.devices.find((it) => it.thermostat)!;
-    for (const warm of ['left', 'right'] as const) {
-      const at = (x: number): Design => ({
-        ...start,
-        scape: { ...start.scape, warm },
-        climate: {
-          ...start.climate,
-          devices: start.climate.devices.map((it) =>
-            it.id === heater.id ? { ...it, at: { ...it.at, x: x * start.enclosure.width } } : it,
-          ),
-        },
-      });
-      expect(heatersOn('warm', at(0.5), catalogue).map((it) => it.id)).toContain(heater.id);
-      expect(heatersOn('cool', at(warm === 'left' ? 0.9 : 0.1), catalogue).map((it) => it.id)).toContain(
-        heater.id,
-      );
-    }
   });
 });
