@@ -46,7 +46,7 @@ test('a lamp is dragged and the field follows; probe, scrubber and keys', async 
   await hour.focus();
   const noon = await probe.getAttribute('aria-label');
   await page.keyboard.press('Home');
-  await expect(page.getByText('lights out')).toBeVisible();
+  await expect(page.getByText('lights out', { exact: true })).toBeVisible();
   await expect(probe).not.toHaveAttribute('aria-label', noon ?? '');
 
   // A heater without a thermostat is told, and mended by its button.
