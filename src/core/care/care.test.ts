@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { applyEdit, type Design, type EditCall } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { CARE_GROUPS, careRules, clock, rrulestr } from '.';
 
 const proposed = (animal: string | null, ...calls: readonly EditCall[]): Design =>

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '../assess';
 import { applyEdit, type Answers, type Design } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { dayAfter, daysBetween, heldBy, inOrder, planOf, stepsOf, takesOf } from '.';
 
 const TODAY = '2026-11-25';

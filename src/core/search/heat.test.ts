@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal, findDeviceKind } from '../catalogue';
 import type { Design } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { NO_LOCKS, play, runSearch } from '.';
 import { coolHeater, heatersOn } from './heat';
 

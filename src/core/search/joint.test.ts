@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
 import { Design as DesignSchema, type Design, type EditCall } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { GLANCE, JUDGING, judgeDesign } from '../verdict';
 import { climb, ease, missingIn, movesFor, NO_LOCKS, perform, runSearch, type Locks } from '.';
 import { darkHeaters } from './fittings';

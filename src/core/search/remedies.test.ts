@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { applyEdit, type EditCall } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { judgeDesign, yearFindings } from '../verdict';
 import { proposeWhatHolds, remediesFor, runSearch } from '.';
 import { plantLights, withDevices } from './fittings';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
 import { applyEdit, Design as DesignSchema, type Design } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { layGround } from '../ground';
 import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
 import {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
 import { Design as DesignSchema, type Design } from '../design';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { GLANCE } from '../verdict';
 import { NO_LOCKS, perform } from '.';
 import { partOf, seasonMoves } from './seasons';

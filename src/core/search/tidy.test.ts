@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../assess';
-import { firstDesign } from '../design/testing';
+import { firstDesign } from '@/catalogue/testing';
 import { withoutOwnFindings } from './tidy';
 
 /** Told and not mended: a box is as heavy as it is, and a walk-in's far corner as far. */

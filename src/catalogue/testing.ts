@@ -1,5 +1,5 @@
-import { catalogue } from '@/catalogue';
-import { applyEdit, proposeWhole, type Answers, type Design, type EditCall } from '.';
+import { catalogue } from '.';
+import { applyEdit, proposeWhole, type Answers, type Design, type EditCall } from '@/core/design';
 
 /** A first design of a kind in a room, whole, and what is done to it after: for tests and reports. */
 export const firstDesign = (
