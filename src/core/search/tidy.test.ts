@@ -25,7 +25,7 @@ describe('a first design', () => {
       expect(tidied.enclosure).toEqual(first.enclosure);
     }
   }, 120_000);
-  it('takes over the remedies of what is amiss in it, and nothing where all is well', () => {
+  it('takes over the remedies of its problems, and nothing where there are none', () => {
     const newt = firstDesign('pleurodeles-waltl', 'middle');
     expect(pressing(newt)).toContain('soil-airless');
     expect(pressing(withoutOwnFindings(newt, catalogue))).not.toContain('soil-airless');
