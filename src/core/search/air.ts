@@ -53,7 +53,7 @@ const CUT = ['vent-low', 'vent-high'] as const;
 export const ventMore: Maker = ({ design, locks }) => {
   const { material, width, depth, height } = design.enclosure;
   const { vents, topGauze } = design.climate;
-  if (locks.vents || !SAWN.includes(material) || vents.length > 10) return [];
+  if (locks.vents || locks.buying || !SAWN.includes(material) || vents.length > 10) return [];
   const right = design.scape.warm === 'right';
   const own = vents.filter((it) => CUT.some((id) => id === it.id));
   if (own.length > 0)

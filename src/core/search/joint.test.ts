@@ -69,12 +69,12 @@ describe('easing', () => {
 describe('vents', () => {
   const boxed = (material: 'timber' | 'glass', edits: readonly EditCall[] = []): Design =>
     firstDesign(gecko.id, 'humid', [{ edit: 'setEnclosure', change: { material } }, ...edits]);
-  const vents = (own: Design, way: 'over' | 'under'): readonly string[] => {
+  const vents = (own: Design, way: 'over' | 'under', locks: Partial<Locks> = {}): readonly string[] => {
     const looked = perform({ ask: 'look', design: own, playing: GLANCE, strict: 0.5, near: {} }, catalogue);
     const it = (looked.of === 'look' ? looked.seen!.measured : []).find(
       ({ criterion }) => criterion.id === 'humidity-day',
     )!;
-    return movesFor({ ...at(), design: own }, { it, way, by: 0.1 })
+    return movesFor({ ...at(locks), design: own }, { it, way, by: 0.1 })
       .filter((move) => move.id.startsWith('vents'))
       .map((move) => `${move.id} ${move.design.climate.vents.map((vent) => vent.area).join()}`);
   };
@@ -85,6 +85,7 @@ describe('vents', () => {
     const area = Math.round(Math.min(width, depth) * 0.03 * 1e4) / 1e4;
     expect(vents(timber, 'over')).toEqual([`vents low and high ${area},${area}`]);
     expect(vents(timber, 'under')).toEqual([]);
+    for (const locks of [{ vents: true }, { buying: true }]) expect(vents(timber, 'over', locks)).toEqual([]);
   });
   it('that are there are closed where it is too dry', () => {
     const own = boxed('timber', [{ edit: 'addVent', change: { wall: 'left', where: 'low' } }]);

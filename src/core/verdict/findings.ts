@@ -307,7 +307,7 @@ function lightFinding(verdict: Verdict, design: Design, catalogue: Catalogue): r
   return [
     {
       code: 'plant-light-weak',
-      severity: 'look',
+      severity: dark.some((it) => it.fit <= 0) ? 'look' : 'note',
       place: device ? { at: 'climate', device: device.id } : { at: 'climate' },
       what:
         dark.length === 1
