@@ -6,6 +6,7 @@ import {
   addFromSource,
   addReadings,
   changed,
+  changeRecord,
   extent,
   listSeries,
   readSummary,
@@ -123,6 +124,21 @@ describe('readings kept by the week', () => {
     ]);
     other.close();
     expect((await all()).at.length).toBe(120);
+  });
+  it('two changes of one point from two places, a moment apart: both stay', async () => {
+    await saveSeries(db, [series]);
+    await Promise.all([
+      changeRecord(db, 'series', series.id, { at: { x: 0.1, y: 0.2, z: 0.3 } }, 9000),
+      changeRecord(db, 'series', series.id, { alarm: { on: true, low: 0.4, high: null } }, 9000),
+      changeRecord(db, 'series', series.id, (here) => ({ name: `${here.name} again` }), 9000),
+    ]);
+    const here = (await listSeries(db, 'bog'))[0]!;
+    expect(here.at).toEqual({ x: 0.1, y: 0.2, z: 0.3 });
+    expect(here.alarm).toEqual({ on: true, low: 0.4, high: null });
+    expect(here.name).toBe(`${series.name} again`);
+    expect(here.changed).toBe(9002);
+    await changeRecord(db, 'series', 'not here', { name: 'none' }, 9000);
+    expect(await db.series.count()).toBe(1);
   });
   it('a clock that was set back does not make a change the older one', async () => {
     await saveSeries(db, [changed({ ...series, name: 'first' }, 5000)]);

@@ -36,6 +36,29 @@ export const changed = <T extends { readonly changed: number }>(record: T, now: 
   changed: Math.max(now, record.changed + 1),
 });
 
+/** Some of a record, told or made from how it stands. */
+export type Change<T> = Partial<T> | ((here: T) => Partial<T>);
+
+/**
+ * Changes some of a record, told or made from how it stands by then; the rest stays as the database has it, so that
+ * what was changed a moment before from another field is kept. A record that is not there stays so.
+ */
+export async function changeRecord<T extends RecordTable>(
+  db: RinconDatabase,
+  table: T,
+  id: string,
+  part: Change<RecordOf[T]>,
+  now: number,
+): Promise<void> {
+  const into = db.table<RecordOf[T], string>(table);
+  await db.transaction('rw', into, async () => {
+    const here = await into.get(id);
+    if (!here) return;
+    const own = typeof part === 'function' ? part(here) : part;
+    await putRecords(db, table, [changed({ ...here, ...own }, now)]);
+  });
+}
+
 /** Records that are not struck out. */
 export async function listRecords<T extends 'animals' | 'equipment'>(
   db: RinconDatabase,

@@ -10,10 +10,10 @@ import {
   listSeries,
   readSummary,
   readTrack,
-  saveSeries,
   takeOutReadings,
 } from './readings';
 import { useStore } from './react';
+import { changeRecord, type Change } from './records';
 
 /** Points of an enclosure, or of all; undefined while they are read. */
 export function useSeries(design: string | null): readonly Series[] | undefined {
@@ -142,8 +142,7 @@ export function useReadingsBook() {
   const { db } = useStore();
   return useMemo(
     () => ({
-      save: (series: Series) =>
-        saveSeries(db, [{ ...series, changed: Math.max(Date.now(), series.changed + 1) }]),
+      change: (id: string, part: Change<Series>) => changeRecord(db, 'series', id, part, Date.now()),
       add: (given: Parameters<typeof addReadings>[1]) => addReadings(db, given),
       addFromSource: (design: string, tracks: Parameters<typeof addFromSource>[2]) =>
         addFromSource(db, design, tracks, Date.now()),

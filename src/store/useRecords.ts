@@ -4,7 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import { useStore } from './react';
-import { changed, listRecords, putRecords } from './records';
+import { changed, changeRecord, type Change, listRecords, putRecords } from './records';
 
 /** Every animal that is written down; undefined while they are read. */
 export function useAnimals(): readonly AnimalRecord[] | undefined {
@@ -29,6 +29,10 @@ export function useRecordBook() {
   const { db } = useStore();
   return useMemo(
     () => ({
+      changeAnimal: (id: string, part: Change<AnimalRecord>) =>
+        changeRecord(db, 'animals', id, part, Date.now()),
+      changeEquipment: (id: string, part: Change<EquipmentRecord>) =>
+        changeRecord(db, 'equipment', id, part, Date.now()),
       saveAnimal: (record: AnimalRecord) => putRecords(db, 'animals', [changed(record, Date.now())]),
       saveEquipment: (record: EquipmentRecord) => putRecords(db, 'equipment', [changed(record, Date.now())]),
     }),

@@ -135,7 +135,7 @@ function EquipmentCard({
   readonly onClose: () => void;
 }) {
   const book = useRecordBook();
-  const change = (part: Partial<EquipmentRecord>): void => void book.saveEquipment({ ...record, ...part });
+  const change = (part: Partial<EquipmentRecord>): void => void book.changeEquipment(record.id, part);
   return (
     <DetailCard
       title={record.name}
@@ -143,8 +143,8 @@ function EquipmentCard({
       strike={{
         label: 'Strike out',
         said: `“${record.name}” is struck out.`,
-        away: () => book.saveEquipment({ ...record, gone: true }),
-        back: () => book.saveEquipment({ ...record, gone: false }),
+        away: () => book.changeEquipment(record.id, { gone: true }),
+        back: () => book.changeEquipment(record.id, { gone: false }),
       }}
     >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>

@@ -56,7 +56,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
   const designs = useDesigns();
   const all = useAnimals();
   const shots = usePictures(homeOf(animal) ?? animal.homes[0]?.design ?? '', `animal:${animal.id}`);
-  const change = (part: Partial<AnimalRecord>): void => void book.saveAnimal({ ...animal, ...part });
+  const change = (part: Partial<AnimalRecord>): void => void book.changeAnimal(animal.id, part);
   const boxes = designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])) ?? [];
   const boxName = (id: string): string => boxes.find((it) => it.id === id)?.name ?? 'a box that is gone';
   const home = homeOf(animal);
@@ -68,8 +68,8 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
       strike={{
         label: 'Strike out',
         said: `“${animal.name}” is struck out.`,
-        away: () => book.saveAnimal({ ...animal, gone: true }),
-        back: () => book.saveAnimal({ ...animal, gone: false }),
+        away: () => book.changeAnimal(animal.id, { gone: true }),
+        back: () => book.changeAnimal(animal.id, { gone: false }),
       }}
     >
       <Row>
@@ -155,12 +155,11 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
             value={home ?? ''}
             onChange={(event) => {
               const to = event.target.value === '' ? null : event.target.value;
-              const moved = moveTo(animal, to, today);
               void book
-                .saveAnimal(moved)
+                .changeAnimal(animal.id, (here) => moveTo(here, to, today))
                 .then(() =>
                   undoable(to === null ? 'Moved out.' : `Moved to ${boxName(to)}.`, () =>
-                    book.saveAnimal({ ...animal, changed: Date.now() }),
+                    book.changeAnimal(animal.id, { homes: animal.homes }),
                   ),
                 );
             }}

@@ -9,7 +9,7 @@ import { useEffect, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { bandAt, PLACES, toSteps, trackOf, type Series } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
-import { storageTrouble, useOpenDesign, useReadingsBook, useStore } from '@/store';
+import { storageTrouble, type Change, useOpenDesign, useReadingsBook, useStore } from '@/store';
 import { LineField, PickField } from '@/ui/fields/PlainFields';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
@@ -20,6 +20,9 @@ import { checkTyped, onAxis, PLACE_WORD, readingWords } from '@/ui/readingWords'
 
 const PLACE_OPTIONS = PLACES.map((value) => ({ value, name: PLACE_WORD[value] }));
 
+/** What a point alarms by until bounds of one's own are set: the animal's. */
+const NO_BOUNDS = { on: true, low: null, high: null };
+
 /** One measuring point: what it is, where it sits, what the reckoning says for there, when it alarms. */
 export function PointCard({ point, onClose }: { readonly point: Series; readonly onClose: () => void }) {
   const { catalogue } = useStore();
@@ -27,7 +30,7 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
   const book = useReadingsBook();
   const reader = useReader();
   const [spot, setSpot] = useState(point.at);
-  const change = (part: Partial<Series>): void => void book.save({ ...point, ...part });
+  const change = (part: Change<Series>): void => void book.change(point.id, part);
   const animal = findAnimal(catalogue, design.brief.animal);
   const asked = [true, false].map((day) =>
     bandAt(animal, point.place, point.quantity, day, keepsMoist(design)),
@@ -36,11 +39,11 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
   // A place that is dragged is kept once it rests.
   useEffect(() => {
     if (spot === point.at) return;
-    const rest = setTimeout(() => void book.save({ ...point, at: spot }), 400);
+    const rest = setTimeout(() => void book.change(point.id, { at: spot }), 400);
     return () => clearTimeout(rest);
   }, [spot, point, book]);
   const axis = onAxis(point.quantity, reader);
-  const alarm = point.alarm ?? { on: true, low: null, high: null };
+  const alarm = point.alarm ?? NO_BOUNDS;
   const bound = (side: 'low' | 'high', words: string) => (
     <LineField
       key={`${side} ${alarm[side] ?? ''}`}
@@ -49,9 +52,12 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
       value={alarm[side] === null ? '' : String(Number(axis.value(alarm[side]).toFixed(2)))}
       check={(text) => checkTyped(text, point.quantity, axis)}
       onCommit={(text) =>
-        change({
-          alarm: { ...alarm, [side]: text === '' ? null : axis.si(Number(text.replace(',', '.'))) },
-        })
+        change((here) => ({
+          alarm: {
+            ...(here.alarm ?? NO_BOUNDS),
+            [side]: text === '' ? null : axis.si(Number(text.replace(',', '.'))),
+          },
+        }))
       }
       sx={{ width: 150 }}
     />
@@ -63,8 +69,8 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
       strike={{
         label: 'Put it away',
         said: `“${point.name}” and its readings are put away.`,
-        away: () => book.save({ ...point, gone: true }),
-        back: () => book.save({ ...point, gone: false }),
+        away: () => book.change(point.id, { gone: true }),
+        back: () => book.change(point.id, { gone: false }),
       }}
     >
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' }, gap: 2 }}>
