@@ -2,7 +2,8 @@ import { wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import type { Answered, Locks, Proposal, Remedies, Result, Task, Three } from '@/core/search';
-import type { Step, VerdictApi } from './verdict.worker';
+import type { Verdict } from '@/core/verdict';
+import type { Sought, Step, VerdictApi } from './verdict.worker';
 
 /** Said by a search that was stopped. */
 export class SearchStopped extends Error {
@@ -42,7 +43,7 @@ const open = (): Hand => {
 function search(
   design: Design,
   catalogue: Catalogue,
-  asked: Locks | 'proposal' | 'remedies',
+  sought: Sought,
   onProgress: (looking: Looking) => void,
 ): Search<Extract<Step, { done: true }>> {
   if (typeof Worker === 'undefined')
@@ -65,7 +66,7 @@ function search(
   const began = performance.now();
   const work = async (): Promise<Extract<Step, { done: true }>> => {
     await Promise.all(hands.map(({ api }) => api.tell(catalogue)));
-    let step = await leader.api.begin(design, asked);
+    let step = await leader.api.begin(design, sought);
     let looks = 0;
     while (!step.done) {
       const { tasks, first } = step;
@@ -107,7 +108,7 @@ export function startProposal(
   catalogue: Catalogue,
   onProgress: (looking: Looking) => void,
 ): Search<Proposal> {
-  const { done, stop } = search(design, catalogue, 'proposal', onProgress);
+  const { done, stop } = search(design, catalogue, { of: 'proposal' }, onProgress);
   return { done: done.then((it) => wanted(it.proposal)), stop };
 }
 
@@ -118,13 +119,13 @@ export function startFinding(
   locks: Locks,
   onProgress: (looking: Looking) => void,
 ): Search<Three> {
-  const { done, stop } = search(design, catalogue, locks, onProgress);
+  const { done, stop } = search(design, catalogue, { of: 'three', locks }, onProgress);
   return { done: done.then((it) => wanted(it.three)), stop };
 }
 
-/** What single changes would mend, finding by finding: each was played before it is offered. */
-export function startRemedies(design: Design, catalogue: Catalogue): Search<Remedies> {
-  const { done, stop } = search(design, catalogue, 'remedies', () => undefined);
+/** What single changes of a design with this verdict would mend, finding by finding: each was played before it is offered. */
+export function startRemedies(design: Design, verdict: Verdict, catalogue: Catalogue): Search<Remedies> {
+  const { done, stop } = search(design, catalogue, { of: 'remedies', verdict }, () => undefined);
   return { done: done.then((it) => wanted(it.remedies)), stop };
 }
 

@@ -34,15 +34,19 @@ export type Step =
       readonly remedies: Remedies | null;
     };
 
+/** What a search is for. */
+export type Sought =
+  | { readonly of: 'proposal' }
+  | { readonly of: 'three'; readonly locks: Locks }
+  | { readonly of: 'remedies'; readonly verdict: Verdict };
+
 let search: Searching<Step> | undefined;
 let first: Answered | null = null;
 
-/** A proposal, and a search of the best three, as one kind of search. */
+/** A proposal, a search of the best three, and one of remedies, as one kind of search. */
 function* proposing(design: Design): Searching<Step> {
   const proposal = yield* propose(design, known());
-  // At the end in other rooms too: how sure it is belongs to the answer.
-  const verdict = proposal.verdict && judgeDesign({ design: proposal.design, catalogue: known() });
-  return { done: true, proposal: { ...proposal, verdict }, three: null, remedies: null };
+  return { done: true, proposal, three: null, remedies: null };
 }
 function* finding(design: Design, locks: Locks): Searching<Step> {
   const three = yield* findThree(design, known(), locks, (it) => {
@@ -50,9 +54,8 @@ function* finding(design: Design, locks: Locks): Searching<Step> {
   });
   return { done: true, proposal: null, three, remedies: null };
 }
-function* mending(design: Design): Searching<Step> {
-  const verdict = judgeDesign({ design, catalogue: known(), alone: true });
-  const remedies = verdict ? yield* remediesFor(design, verdict, known()) : {};
+function* mending(design: Design, verdict: Verdict): Searching<Step> {
+  const remedies = yield* remediesFor(design, verdict, known());
   return { done: true, proposal: null, three: null, remedies };
 }
 function step(results: readonly Result[]): Step {
@@ -93,14 +96,14 @@ const api = {
     }
   },
   /** Begins a search, and says what it wants first. */
-  begin(design: Design, asked: Locks | 'proposal' | 'remedies'): Step {
+  begin(design: Design, sought: Sought): Step {
     first = null;
     search =
-      asked === 'proposal'
+      sought.of === 'proposal'
         ? proposing(design)
-        : asked === 'remedies'
-          ? mending(design)
-          : finding(design, asked);
+        : sought.of === 'remedies'
+          ? mending(design, sought.verdict)
+          : finding(design, sought.locks);
     return step([]);
   },
   /** Gives a search what it wanted. */

@@ -1,11 +1,10 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
-import { dependsOn, harmsIn, rowsOf, type VerdictState } from '@/core/verdict';
+import { harmsIn, yearFindings, type Verdict, type VerdictState } from '@/core/verdict';
 import { keepDerived, readDerivedMany } from '@/store';
 import type { Judged, VerdictApi } from './verdict.worker';
+import { verdictKey } from './verdictKey';
 
 const UNASKED: VerdictState = { at: 'unasked' };
 const CALCULATING: VerdictState = { at: 'calculating' };
@@ -52,30 +51,10 @@ export const onVerdicts = (listener: () => void): (() => void) => {
   return () => void listeners.delete(listener);
 };
 
-const rowHashes = new WeakMap<Catalogue, string>();
-function hashOfRows(catalogue: Catalogue): string {
-  let found = rowHashes.get(catalogue);
-  if (!found) {
-    found = bytesToHex(sha256(utf8ToBytes(rowsOf(catalogue))));
-    rowHashes.set(catalogue, found);
-  }
-  return found;
-}
-
-const keys = new WeakMap<Design, { readonly catalogue: Catalogue; readonly key: string }>();
-/** Hash of all that a verdict depends on. */
-function keyOf(design: Design, catalogue: Catalogue): string {
-  const known = keys.get(design);
-  if (known?.catalogue === catalogue) return known.key;
-  const key = bytesToHex(sha256(utf8ToBytes(`${hashOfRows(catalogue)} ${dependsOn(design)}`)));
-  keys.set(design, { catalogue, key });
-  return key;
-}
-
 /** What is known of a design now; nothing is begun by asking. */
 export function verdictNow(design: Design, catalogue: Catalogue): VerdictState {
   if (design.brief.animal === null) return UNASKED;
-  return states.get(keyOf(design, catalogue)) ?? CALCULATING;
+  return states.get(verdictKey(design, catalogue)) ?? CALCULATING;
 }
 
 let count = 0;
@@ -87,7 +66,7 @@ let count = 0;
 export function wantVerdict(design: Design, catalogue: Catalogue, inSight: boolean): () => void {
   // Without workers it stays unknown; nothing is calculated on the page itself.
   if (design.brief.animal === null || typeof Worker === 'undefined') return () => undefined;
-  const key = keyOf(design, catalogue);
+  const key = verdictKey(design, catalogue);
   if (states.has(key)) return () => undefined;
   count += 1;
   const urgency = (inSight ? 0 : 1e9) - count;
@@ -103,6 +82,18 @@ export function wantVerdict(design: Design, catalogue: Catalogue, inSight: boole
     left.wishes -= 1;
     if (left.wishes <= 0) queue.delete(key);
   };
+}
+
+/** Takes over a verdict that a search came to: it is not calculated again, only how sure it is. */
+export function knowVerdict(design: Design, catalogue: Catalogue, verdict: Verdict): void {
+  const key = verdictKey(design, catalogue);
+  if (states.has(key)) return;
+  queue.delete(key);
+  const judged: Judged = { ok: true, verdict, findings: yearFindings(verdict, design, catalogue) };
+  remember(key, stateOf(judged));
+  uncounted.set(key, { design, catalogue });
+  void keepDerived(key, judged, Date.now());
+  void work();
 }
 
 /** Progress over all that was wanted: how many still wait or are at work. */

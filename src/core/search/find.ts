@@ -62,6 +62,7 @@ export function* findThree(
       start,
       aim,
       near: found.seen.rest,
+      verdict: found.verdict,
     });
     const own: Answered = {
       aim,

@@ -22,6 +22,8 @@ export type Task =
       readonly design: Design;
       /** Other weathers than those of a verdict. */
       readonly playing?: Playing;
+      /** It may turn out not to be wanted: only for a worker that would stand idle. */
+      readonly spare?: true;
     };
 
 /** Share of the tolerance that is not granted to what is borne: weather leads further out than a mean day. */
@@ -41,7 +43,9 @@ export interface Seen {
 
 export type Result =
   | { readonly of: 'look'; readonly seen: Seen | null }
-  | { readonly of: 'judge'; readonly verdict: Verdict | null };
+  | { readonly of: 'judge'; readonly verdict: Verdict | null }
+  /** A spare task that no worker had time for. */
+  | { readonly of: 'undone' };
 
 /** Does one task. A climate that cannot be is nothing that could be proposed: null. */
 export function perform(task: Task, catalogue: Catalogue): Result {

@@ -10,7 +10,7 @@ import type { Verdict } from '../verdict/verdict';
 import { NOTHING, perform, type Seen } from './look';
 import { NO_LOCKS, type Locks } from './change';
 import { canPay } from './cost';
-import { climb, elsewhere, type Searching } from './search';
+import { climb, judge, type Searching } from './search';
 import { withoutOwnFindings } from './tidy';
 import { fitUv } from './uv';
 
@@ -46,10 +46,13 @@ function recrew(design: Design, catalogue: Catalogue, survey: Survey): Design {
 /** K and share of humidity by which a room may be beyond what is borne for evaporation or warmth to make up for it. */
 const FAR = { 'too warm': 2, 'too damp': 0.1 } as const;
 
-/** Does the tasks of a search one after the other, here and now. */
+/** Does the tasks of a search one after the other, here and now; none that is spare. */
 export function runSearch<T>(search: Searching<T>, catalogue: Catalogue): T {
   let step = search.next();
-  while (!step.done) step = search.next(step.value.map((it) => perform(it, catalogue)));
+  while (!step.done)
+    step = search.next(
+      step.value.map((it) => (it.ask === 'judge' && it.spare ? { of: 'undone' } : perform(it, catalogue))),
+    );
   return step.value;
 }
 
@@ -82,32 +85,28 @@ export function* propose(
     looks += climbs.looks;
     seen = climbs.seen;
     design = withUv(climbs.design, start, animal, catalogue, locks);
-    return design === climbs.design ? climbs.verdict : yield* judged(design);
-  }
-  function* judged(it: Design): Searching<Verdict | null> {
-    const [result] = yield [{ ask: 'judge', design: it }];
-    return result?.of === 'judge' ? result.verdict : null;
+    return design === climbs.design ? climbs.verdict : (yield* judge(design)).verdict;
   }
   let verdict = yield* climbed(design, budget);
   for (let round = 0; plants && verdict && round < 2; round += 1) {
     let next: Design = replant(design, catalogue, verdict.survey);
-    let own = yield* judged(next);
+    let { verdict: own, elsewhere } = yield* judge(next);
     // What does not live after all, now that leaves shade and breathe, is left out again.
     for (let again = 0; again < 3 && own && own.plants.length > 0; again += 1) {
       const gone = new Set(own.plants.map((it) => it.id));
       const left = next.living.plants.filter((it) => it.planted !== null || !gone.has(it.id));
       if (left.length === next.living.plants.length) break;
       next = { ...next, living: { ...next.living, plants: left } };
-      own = yield* judged(next);
+      ({ verdict: own, elsewhere } = yield* judge(next));
     }
     if (own && own.crew.some((it) => it.lasts < CREW_LASTS.share)) {
       next = recrew(next, catalogue, own.survey);
-      own = yield* judged(next);
+      ({ verdict: own, elsewhere } = yield* judge(next));
     }
     design = next;
     verdict = own;
     if (!own || own.answer === 'cannot' || round === 1) break;
-    if (own.places.every((it) => it.inside >= HOLDS) && (yield* elsewhere(next)) === 0) break;
+    if (own.places.every((it) => it.inside >= HOLDS) && (yield* elsewhere()) === 0) break;
     // Leaves changed its air: once more from there.
     verdict = yield* climbed(design, 60);
     if (verdict?.answer === 'holds') break;

@@ -11,7 +11,7 @@ import type { Seen } from './look';
 import { NO_LOCKS } from './change';
 import { kindOf, plantLights, withDevices } from './fittings';
 import { movesFor } from './moves';
-import { lookAt, play, type Searching } from './search';
+import { judgeInTurn, lookAt, play, type Searching } from './search';
 
 /** Remedies of one finding, by its code: each was played, and mends it without breaking anything else. */
 export type Remedies = Readonly<Record<string, readonly Remedy[]>>;
@@ -44,22 +44,18 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
     if (!code) continue;
     const kept: Remedy[] = [];
     // The least change first; what holds on its mean days is judged with its weathers too.
-    for (const { move } of mends.slice(0, TRIES)) {
-      if (kept.length === MOST) break;
-      const [result] = yield [{ ask: 'judge', design: move.design }];
-      const after = result?.of === 'judge' ? result.verdict : null;
-      if (!after || !mendsIn(verdict, after, criterion, way)) continue;
+    const changes = mends.slice(0, TRIES).map((it) => it.move.design);
+    yield* judgeInTurn(changes, (after, index) => {
+      const change = changes[index];
+      if (!change || !after || !mendsIn(verdict, after, criterion, way)) return false;
       const { from, to } = effectOf(verdict, after, criterion);
-      const label = labelOf(
-        design,
-        move.design,
-        catalogue,
-        say`${from.toFixed(0)} → ${to.toFixed(0)} % of hours`,
-      );
+      const does = say`${from.toFixed(0)} → ${to.toFixed(0)} % of hours`;
+      const label = labelOf(design, change, catalogue, does);
       // Two that would be told alike are one.
-      if (kept.some((it) => JSON.stringify(it.label) === JSON.stringify(label))) continue;
-      kept.push({ label, call: { edit: 'adoptFound', change: foundIn(move.design) } });
-    }
+      if (kept.some((it) => JSON.stringify(it.label) === JSON.stringify(label))) return false;
+      kept.push({ label, call: { edit: 'adoptFound', change: foundIn(change) } });
+      return kept.length === MOST;
+    });
     found[code] = kept;
   }
   if (unlit(verdict).length > 0) found['plant-light-weak'] = yield* brighter(design, verdict, catalogue);
@@ -80,16 +76,19 @@ function* brighter(design: Design, verdict: Verdict, catalogue: Catalogue): Sear
   ways.push(stronger(1.3), stronger(2));
   const known = new Set([JSON.stringify(design)]);
   const dark = unlit(verdict).length;
-  for (const way of ways) {
-    if (known.has(JSON.stringify(way))) continue;
-    known.add(JSON.stringify(way));
-    const [result] = yield [{ ask: 'judge', design: way }];
-    const after = result?.of === 'judge' ? result.verdict : null;
-    if (!after || unlit(after).length > 0 || !isNoWorse(verdict, after)) continue;
+  const changes = ways.filter((way) => {
+    const text = JSON.stringify(way);
+    return known.has(text) ? false : known.add(text);
+  });
+  const found: Remedy[] = [];
+  yield* judgeInTurn(changes, (after, index) => {
+    const way = changes[index];
+    if (!way || !after || unlit(after).length > 0 || !isNoWorse(verdict, after)) return false;
     const label = labelOf(design, way, catalogue, say`${dark.toFixed(0)} → 0 plants in want of light`);
-    return [{ label, call: { edit: 'adoptFound', change: foundIn(way) } }];
-  }
-  return [];
+    found.push({ label, call: { edit: 'adoptFound', change: foundIn(way) } });
+    return true;
+  });
+  return found;
 }
 
 /** It brings the place inside, and leaves every other, and UV, no worse. */

@@ -8,6 +8,7 @@ import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
 import {
   climb,
   fitUv,
+  judgeInTurn,
   NO_LOCKS,
   perform,
   priceOf,
@@ -61,6 +62,47 @@ describe('what is proposed', () => {
     const other = runSearch(climb({ design: first, catalogue, most: 30 }), catalogue);
     expect(step.value.design).toEqual(other.design);
     expect(step.value.steps).toEqual(other.steps);
+  });
+});
+
+describe('designs judged in turn', () => {
+  const designs = ['first', 'second', 'third'].map((name) => ({
+    ...firstDesign('dendrobates-auratus', 'dry'),
+    name,
+  }));
+  /** What is asked for, and what is heard, until a number of designs was heard. */
+  const played = (wanted: number, free: boolean) => {
+    const asked: string[][] = [];
+    const heard: number[] = [];
+    const search = judgeInTurn(designs, (_, index) => heard.push(index) === wanted);
+    let step = search.next();
+    while (!step.done) {
+      const tasks: readonly Task[] = step.value;
+      asked.push(tasks.map((it) => it.design.name));
+      step = search.next(
+        tasks.map((it) =>
+          it.ask === 'judge' && it.spare && !free ? { of: 'undone' } : { of: 'judge', verdict: null },
+        ),
+      );
+    }
+    return { asked, heard };
+  };
+  it('are heard in their order and once each, with a second worker and without', () => {
+    expect(played(9, true)).toEqual({ asked: [['first', 'second'], ['third']], heard: [0, 1, 2] });
+    expect(played(9, false)).toEqual({
+      asked: [['first', 'second'], ['second', 'third'], ['third']],
+      heard: [0, 1, 2],
+    });
+  });
+  it('end as soon as one ends them, whatever else was judged', () => {
+    expect(played(1, true)).toEqual({ asked: [['first', 'second']], heard: [0] });
+    expect(played(2, false)).toEqual({
+      asked: [
+        ['first', 'second'],
+        ['second', 'third'],
+      ],
+      heard: [0, 1],
+    });
   });
 });
 

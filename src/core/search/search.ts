@@ -61,14 +61,54 @@ export const missingIn = (verdict: Verdict): number =>
     0,
   );
 
+/** Share of hours that are missing until its places hold. */
+export const missedIn = ({ places }: Verdict): number =>
+  places.reduce((sum, it) => sum + Math.max(0, HOLDS - it.inside), 0);
+
 /** Weathers no verdict is given by: what holds in those of its verdict alone was fitted to them. */
 const OTHER_WEATHER: Playing = { ...JUDGING, seeds: [31, -31] };
 
-/** Share of hours missing in other weathers than those of the verdict. */
-export function* elsewhere(design: Design): Searching<number> {
-  const [result] = yield [{ ask: 'judge', design, playing: OTHER_WEATHER }];
-  const verdict = result?.of === 'judge' ? result.verdict : null;
-  return verdict ? verdict.places.reduce((sum, it) => sum + Math.max(0, HOLDS - it.inside), 0) : 1;
+interface Judging {
+  readonly verdict: Verdict | null;
+  /** Share of hours missing in weathers that are not those of the verdict. */
+  readonly elsewhere: () => Searching<number>;
+}
+
+/** Judges a design; in other weathers beside it where a worker is free, else when that is asked for. */
+export function* judge(design: Design): Searching<Judging> {
+  const other: Task = { ask: 'judge', design, playing: OTHER_WEATHER };
+  const [own, beside] = yield [
+    { ask: 'judge', design },
+    { ...other, spare: true },
+  ];
+  return {
+    verdict: own?.of === 'judge' ? own.verdict : null,
+    *elsewhere() {
+      const [result] = beside?.of === 'judge' ? [beside] : yield [other];
+      return result?.of === 'judge' && result.verdict ? missedIn(result.verdict) : 1;
+    },
+  };
+}
+
+/**
+ * Judges designs in their order until one ends it; the one after is judged beside it where a worker is free.
+ * @param heard what each is judged; true: no more are wanted
+ */
+export function* judgeInTurn(
+  designs: readonly Design[],
+  heard: (verdict: Verdict | null, index: number) => boolean,
+): Searching<void> {
+  let next = 0;
+  while (next < designs.length) {
+    const results = yield designs
+      .slice(next, next + 2)
+      .map((design, i): Task => ({ ask: 'judge', design, ...(i > 0 ? { spare: true } : {}) }));
+    for (const result of results) {
+      if (result.of !== 'judge') break;
+      next += 1;
+      if (heard(result.verdict, next - 1)) return;
+    }
+  }
 }
 
 /**
@@ -191,11 +231,10 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
       design = next.move.design;
     }
     const glancing = hopeful(seen).length === 0;
-    const [judged] = yield [{ ask: 'judge', design }];
-    const verdict = judged?.of === 'judge' ? judged.verdict : null;
+    const { verdict, elsewhere } = yield* judge(design);
     if (!verdict) break;
     let lack = missingIn(verdict);
-    if (lack === 0) lack = yield* elsewhere(design);
+    if (lack === 0) lack = yield* elsewhere();
     if (!best || lack < best.lack) best = { design, seen, verdict, lack };
     if (lack === 0 || !glancing || looks >= most) break;
   }
@@ -206,10 +245,10 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
 
 /**
  * Eases a design: takes away and exchanges what is not needed and sets cover and warmth anew, by what counts most, as long
- * as it misses no more of its hours in its weathers than it did.
+ * as it misses no more of its hours in its weathers than it did. Its verdict may be told, where it is known.
  */
 export function* ease(
-  asked: SearchAsked & { readonly animal: Animal },
+  asked: SearchAsked & { readonly animal: Animal; readonly verdict?: Verdict },
 ): Searching<Climbed & { readonly burden: Burden }> {
   const { catalogue, animal, locks = NO_LOCKS, most = 200, aim = 'balanced', start = asked.design } = asked;
   let design = asked.design;
@@ -222,11 +261,12 @@ export function* ease(
   looks += 1;
   let seen = first ?? NOTHING;
   let cost = costOf(design, seen);
-  function* judge(it: Design): Searching<Verdict | null> {
-    const [judged] = yield [{ ask: 'judge', design: it }];
-    return judged?.of === 'judge' ? judged.verdict : null;
-  }
-  let verdict = yield* judge(design);
+  let verdict: Verdict | null = asked.verdict ?? null;
+  if (!verdict)
+    yield* judgeInTurn([design], (it) => {
+      verdict = it;
+      return true;
+    });
   let lack = verdict ? missingIn(verdict) : Infinity;
   const refused = new Set<string>();
   while (looks < most) {
@@ -239,17 +279,20 @@ export function* ease(
       .filter((it) => it.cost < cost - EASED * cost - 1e-4)
       .sort((a, b) => a.cost - b.cost);
     let taken: Tried | undefined;
-    for (const it of better.slice(0, 4)) {
-      const own = yield* judge(it.move.design);
-      const missing = own ? missingIn(own) : Infinity;
-      if (missing <= lack + 1e-9) {
-        taken = it;
-        verdict = own;
-        lack = missing;
-        break;
-      }
-      refused.add(it.move.id);
-    }
+    const tries = better.slice(0, 4);
+    yield* judgeInTurn(
+      tries.map((it) => it.move.design),
+      (own, index) => {
+        const it = tries[index];
+        const missing = own ? missingIn(own) : Infinity;
+        if (it && missing <= lack + 1e-9) {
+          [taken, verdict, lack] = [it, own, missing];
+          return true;
+        }
+        if (it) refused.add(it.move.id);
+        return false;
+      },
+    );
     if (!taken) break;
     steps.push({ move: taken.move.id, before: cost, after: taken.cost });
     ({ seen, cost } = taken);

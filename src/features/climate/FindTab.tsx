@@ -18,6 +18,7 @@ import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { SearchStopped, startFinding, type Looking, type Search } from '@/workers/finder';
+import { knowVerdict } from '@/workers/verdicts';
 
 type State =
   | { readonly at: 'rest' }
@@ -80,7 +81,10 @@ export function FindTab() {
         ),
     );
   };
-  const take = ({ design: found }: Answered): void => edit({ edit: 'adoptFound', change: foundIn(found) });
+  const take = ({ design: found, verdict }: Answered): void => {
+    knowVerdict(found, catalogue, verdict);
+    edit({ edit: 'adoptFound', change: foundIn(found) });
+  };
   const keep = (id: string, on: boolean): void =>
     setLocks({
       ...locks,

@@ -5,7 +5,7 @@ import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import type { Finding } from '@/core/findings';
 import type { Remedies } from '@/core/search';
-import type { VerdictState } from '@/core/verdict';
+import type { Verdict, VerdictState } from '@/core/verdict';
 import { startRemedies } from '@/workers/finder';
 
 /** ms after a verdict is known before remedies are played. */
@@ -22,13 +22,17 @@ export function useRemedies(
   findings: readonly Finding[],
 ): readonly Finding[] {
   const [found, setFound] = useState<{ readonly of: Design; readonly remedies: Remedies } | null>(null);
-  const wanted = verdict.at === 'known' && verdict.verdict.answer !== 'holds';
+  const judged = verdict.at === 'known' && verdict.verdict.answer !== 'holds' ? verdict.verdict : null;
+  // The count of rooms comes after the verdict and changes nothing here: one verdict a design is enough.
+  const [of, setOf] = useState<{ readonly design: Design; readonly verdict: Verdict } | null>(null);
+  if (judged && of?.design !== design) setOf({ design, verdict: judged });
+  const wanted = judged && of?.design === design ? of.verdict : null;
   useEffect(() => {
     if (!wanted) return undefined;
     let stop: () => void = () => undefined;
     let live = true;
     const timer = setTimeout(() => {
-      const search = startRemedies(design, catalogue);
+      const search = startRemedies(design, wanted, catalogue);
       stop = search.stop;
       search.done.then(
         (remedies) => live && setFound({ of: design, remedies }),

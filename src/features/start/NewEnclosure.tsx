@@ -9,11 +9,11 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
-import { findAnimal, type Catalogue } from '@/core/catalogue';
+import { findAnimal } from '@/core/catalogue';
 import { proposeSize, proposeWhole, type Room } from '@/core/design';
 import { shapesOf, type Shape } from '@/core/enclosure';
 import { bag, length, mass, tank } from '@/core/units';
-import { allFindings, yearFindings, type VerdictState } from '@/core/verdict';
+import { allFindings, type VerdictState } from '@/core/verdict';
 import { createDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { Choice } from '@/ui/Choice';
@@ -26,6 +26,7 @@ import { daysWord } from '@/ui/whenWords';
 import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { METHOD_WORD } from '@/ui/words';
+import { useVerdict } from '@/workers/useVerdict';
 import { useProposal, type ProposalState } from './useProposal';
 
 type Know = 'sides' | 'volume' | 'nothing';
@@ -72,7 +73,8 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
   const design = useMemo(() => ({ ...(found?.design ?? laidOut), name: called }), [found, laidOut, called]);
   const assessment = useMemo(() => assess(design, catalogue), [design, catalogue]);
   const toBuy = buyingOf([{ design, assessment }], catalogue, shelf, settings.spare).price;
-  const verdict = verdictOf(search, catalogue);
+  const judged = useVerdict(design, catalogue, null);
+  const verdict = verdictOf(search, judged);
   const telling = allFindings(assessment.findings, verdict).filter(
     (it) => it.severity === 'severe' || it.severity === 'look',
   );
@@ -295,7 +297,7 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
 }
 
 /** The verdict of what is shown: of the quick design nothing is known while a better one is sought. */
-function verdictOf(search: ProposalState, catalogue: Catalogue): VerdictState {
+function verdictOf(search: ProposalState, judged: VerdictState): VerdictState {
   switch (search.at) {
     case 'unasked':
       return { at: 'unasked' };
@@ -303,12 +305,8 @@ function verdictOf(search: ProposalState, catalogue: Catalogue): VerdictState {
       return { at: 'calculating' };
     case 'failed':
       return { at: 'failed', message: search.message };
-    case 'found': {
-      const { verdict, design } = search.proposal;
-      return verdict
-        ? { at: 'known', verdict, findings: yearFindings(verdict, design, catalogue) }
-        : { at: 'failed', message: 'its climate could not be played' };
-    }
+    case 'found':
+      return search.proposal.verdict ? judged : { at: 'failed', message: 'its climate could not be played' };
   }
 }
 

@@ -5,6 +5,7 @@ import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import type { Proposal } from '@/core/search';
 import { SearchStopped, startProposal, type Looking } from '@/workers/finder';
+import { knowVerdict } from '@/workers/verdicts';
 
 export type ProposalState =
   /** Nothing to hold it to yet. */
@@ -32,7 +33,11 @@ export function useProposal(quick: Design, catalogue: Catalogue): ProposalState 
       const search = startProposal(quick, catalogue, (looking) => set({ at: 'looking', looking }));
       stop = search.stop;
       search.done.then(
-        (proposal) => set({ at: 'found', proposal, seconds: (performance.now() - began) / 1000 }),
+        (proposal) => {
+          if (!live) return;
+          if (proposal.verdict) knowVerdict(proposal.design, catalogue, proposal.verdict);
+          set({ at: 'found', proposal, seconds: (performance.now() - began) / 1000 });
+        },
         (error: unknown) => {
           if (error instanceof SearchStopped) return;
           set({ at: 'failed', message: error instanceof Error ? error.message : String(error) });
