@@ -33,6 +33,25 @@ export async function readDerivedMany(keys: readonly string[]): Promise<readonly
   }
 }
 
+/** ms that are waited for values the server has ready: longer, and calculating them here begins. */
+const READY = 4000;
+
+/** Takes over values the server has ready, each a list of keys and values. What does not come is calculated here. */
+export async function takeDerived(addresses: readonly string[], now: number): Promise<void> {
+  await Promise.all(
+    addresses.map(async (address) => {
+      try {
+        const answer = await fetch(address, { signal: AbortSignal.timeout(READY) });
+        if (!answer.ok) return;
+        const all = (await answer.json()) as readonly Pick<Derived, 'key' | 'value'>[];
+        for (const { key, value } of all) await keepDerived(key, value, now);
+      } catch {
+        // No server, or none that has them.
+      }
+    }),
+  );
+}
+
 /** Keeps a value. A browser that cannot is no trouble: it is calculated again. */
 export async function keepDerived(key: string, value: unknown, now: number): Promise<void> {
   try {

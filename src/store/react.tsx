@@ -31,6 +31,7 @@ import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
 import { RinconDatabase, type PictureRow } from './database';
+import { takeDerived } from './derived';
 import { emptyOldBin, listDesigns, takeIn } from './designs';
 import {
   changeOwnRow,
@@ -141,8 +142,12 @@ export async function layDemo(db: RinconDatabase): Promise<void> {
     db.animals,
     db.equipment,
   ];
+  const designs = demoDesigns(shipped);
+  await takeDerived(
+    designs.map(({ id }) => `/demo/verdicts/${id}`),
+    now,
+  );
   await db.transaction('rw', tables, async () => {
-    const designs = demoDesigns(shipped);
     await takeIn(db, designs, () => crypto.randomUUID(), Date.now());
     if ((await db.log.count()) === 0)
       await db.log.bulkAdd([...demoLog(designs, shipped, now), ...demoSeen(designs, now)]);

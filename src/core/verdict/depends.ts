@@ -19,6 +19,9 @@ export function dependsOn({ brief, enclosure, ground, scape, climate, living }: 
   ]);
 }
 
+/** What of a row no verdict depends on: what it costs, and where its values come from. */
+const ASIDE: ReadonlySet<string> = new Set(['price', 'basis', 'source', 'sources', 'recipes']);
+
 /** The rows a verdict depends on, as text. */
 export const rowsOf = (catalogue: Catalogue): string =>
-  JSON.stringify({ ...catalogue, sources: [], recipes: [] });
+  JSON.stringify(catalogue, (key, value: unknown) => (ASIDE.has(key) ? undefined : value));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue, demoDesigns, withPrices } from '@/catalogue';
 import { findAnimal, type Animal } from '../catalogue';
 import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
 import { layGround } from '../ground';
@@ -11,6 +11,7 @@ import {
   boundOf,
   criteriaOf,
   dependsOn,
+  rowsOf,
   GLANCE,
   HOLDS,
   harmsIn,
@@ -326,6 +327,17 @@ describe('one verdict', () => {
         it.criterion.measure === 'temperature' ? 0.8 : 0.06,
       );
     }
+  });
+});
+
+describe('the rows', () => {
+  it('another price judges nothing anew; another band does', () => {
+    expect(rowsOf(withPrices(catalogue, { 'charcoal/bag-5l': 11.5 }))).toBe(rowsOf(catalogue));
+    const [first, ...others] = catalogue.animals;
+    const climate = { ...first!.climate, warm: { ...first!.climate.warm, value: { low: 30, high: 31 } } };
+    expect(rowsOf({ ...catalogue, animals: [{ ...first!, climate }, ...others] })).not.toBe(
+      rowsOf(catalogue),
+    );
   });
 });
 
