@@ -34,6 +34,10 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
     title: 'Drilling',
     text: 'Eye protection and water on the drill. Toughened glass shatters when it is drilled: ask what the panes are, and let a glazier bore them.',
   },
+  vents: {
+    title: 'Sawing vents',
+    text: 'Animals out before you saw. Wear eye protection and a mask, file the edges smooth and cover the opening with gauze before anything moves back in.',
+  },
   sealing: {
     title: 'Sealer and resin',
     text: 'Fumes and skin contact: open air or strong ventilation, gloves, read the label. Full cure and no smell before life goes in.',

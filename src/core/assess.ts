@@ -31,6 +31,7 @@ export type CautionStep =
   | 'collecting'
   | 'cutting'
   | 'drilling'
+  | 'vents'
   | 'sealing'
   | 'water'
   | 'panes'

@@ -9,6 +9,7 @@ import Link from '@mui/material/Link';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
+import { CAUTIONS } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
 import type { EditCall } from '@/core/design';
 import type { Finding, Severity } from '@/core/findings';
@@ -108,6 +109,11 @@ const Item = memo(
               );
             })}
           </Box>
+        )}
+        {finding.remedies.some((it) => it.saws) && (
+          <Typography variant="body2" sx={{ mt: 0.25 }}>
+            {CAUTIONS.vents.text}
+          </Typography>
         )}
       </Box>
     );

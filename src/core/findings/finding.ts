@@ -33,6 +33,8 @@ export interface Remedy {
   readonly label: Said;
   /** What the program would do; absent where only a person can. */
   readonly call?: EditCall;
+  /** It saws into a box that stands: said beside it. */
+  readonly saws?: true;
 }
 
 /** All advice takes this form. */

@@ -46,6 +46,10 @@ export const stripLess = strip(-0.02);
 
 /** Walls a keeper saws a hole into; glass is left as it is. */
 const SAWN: readonly Design['enclosure']['material'][] = ['pvc', 'timber', 'acrylic'];
+/** Whether one comes from the other by a saw: a vent that was not there, or a wider one. */
+export const sawsVents = (from: Design, to: Design): boolean =>
+  to.climate.vents.some((it) => it.area > (from.climate.vents.find((was) => was.id === it.id)?.area ?? 0));
+
 /** Ids of the vents a search cuts: low on the cool side, high on the warm one, so that air passes through. */
 const CUT = ['vent-low', 'vent-high'] as const;
 

@@ -1,3 +1,4 @@
+export { sawsVents } from './air';
 export * from './cost';
 export * from './look';
 export * from './change';

@@ -6,6 +6,7 @@ import { say, type Said } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
 import { outsideOf, placeCode, unlit, type Outside } from '../verdict/findings';
 import { dying, failing, type Verdict } from '../verdict/verdict';
+import { sawsVents } from './air';
 import { faultsOf } from './cost';
 import type { Seen } from './look';
 import { NO_LOCKS } from './change';
@@ -53,7 +54,11 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
       const label = labelOf(design, change, catalogue, does);
       // Two that would be told alike are one.
       if (kept.some((it) => JSON.stringify(it.label) === JSON.stringify(label))) return false;
-      kept.push({ label, call: { edit: 'adoptFound', change: foundIn(change) } });
+      kept.push({
+        label,
+        call: { edit: 'adoptFound', change: foundIn(change) },
+        ...(sawsVents(design, change) ? { saws: true } : {}),
+      });
       return kept.length === MOST;
     });
     found[code] = kept;

@@ -14,6 +14,7 @@ import {
   priceOf,
   proposeWhatHolds,
   runSearch,
+  sawsVents,
   weigh,
   type Burden,
   type Locks,
@@ -103,6 +104,22 @@ describe('designs judged in turn', () => {
       ],
       heard: [0, 1],
     });
+  });
+});
+
+describe('a change that saws', () => {
+  it('is one with a new vent or a wider one; not one that only covers or closes', () => {
+    const from = firstDesign('pogona-vitticeps', 'dry');
+    const vent = { id: 'vent-low', wall: 'left', height: 0.2, area: 0.004, gauze: 'fine' } as const;
+    const withVents = (...vents: Design['climate']['vents']): Design => ({
+      ...from,
+      climate: { ...from.climate, vents },
+    });
+    const vented = withVents(vent);
+    expect(sawsVents(withVents(), vented)).toBe(true);
+    expect(sawsVents(vented, withVents({ ...vent, area: 0.008 }))).toBe(true);
+    expect(sawsVents(vented, withVents({ ...vent, area: 0.002 }))).toBe(false);
+    expect(sawsVents(vented, withVents())).toBe(false);
   });
 });
 

@@ -108,7 +108,7 @@ const WORDS: Readonly<Record<string, Words>> = {
   'night over': {
     code: 'no-night-drop',
     what: (when, share) => say`Nights are too warm ${when}, for ${share} of their hours.`,
-    cure: 'Heat off by night, more air, or a cooler room.',
+    cure: 'Heat off by night, more air, fog or mist that cools as it dries, or a cooler room.',
   },
   'humidity-day under': {
     code: 'air-dry',

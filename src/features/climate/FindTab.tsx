@@ -8,9 +8,10 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
+import { CAUTIONS } from '@/catalogue';
 import { differencesOf } from '@/core/compare';
 import { foundIn, type Design } from '@/core/design';
-import { NO_LOCKS, type Aim, type Answered, type Locks, type Three } from '@/core/search';
+import { NO_LOCKS, sawsVents, type Aim, type Answered, type Locks, type Three } from '@/core/search';
 import { outsideOf, yearFindings } from '@/core/verdict';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -301,6 +302,11 @@ function Way({
             </Box>
           ))}
         </Box>
+      )}
+      {sawsVents(of, design) && (
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          {CAUTIONS.vents.text}
+        </Typography>
       )}
     </Box>
   );
