@@ -20,7 +20,7 @@ export function listsCsv(
       'shop',
       'item',
       'needed',
-      'in the box',
+      'in the enclosure',
       'from the shelf',
       'to spare',
       'packs',

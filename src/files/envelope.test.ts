@@ -80,7 +80,7 @@ describe('files of every earlier version', () => {
     expect(before.ok && before.value.designs.every((it) => it.plan.standing === null)).toBe(true);
   });
 
-  it('version 9 holds settings by season; a box of before, and what stood before its rebuild, has none', () => {
+  it('version 9 holds settings by season; an enclosure of before, and what stood before its rebuild, has none', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v11.rincon.json', 'utf8'));
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v10.rincon.json', 'utf8'));
     if (!read.ok || !before.ok) throw new Error('not read');
@@ -199,7 +199,7 @@ describe('files of every earlier version', () => {
       expect(scape).toMatchObject({ warm: 'right', pieces: [], backgrounds: [], above: null });
   });
 
-  it('earlier designs have a climate with nothing fitted; a version 5 keeps its own', () => {
+  it('earlier designs have a climate with nothing installed; a version 5 keeps its own', () => {
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v5.rincon.json', 'utf8'));
     if (!before.ok) throw new Error(before.message);
     for (const { climate } of before.value.designs)
@@ -217,7 +217,7 @@ describe('files of every earlier version', () => {
     expect(bog!.climate.room.preset).toBe('classroom');
   });
 
-  it('version 1 moistened all of the soil, and nothing was put away', () => {
+  it('version 1 moistened all of the soil, and nothing was archived', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v1.rincon.json', 'utf8'));
     const design = read.ok ? read.value.designs[3] : undefined;
     expect(design?.ground).toMatchObject({ squeeze: 'generous', moistShare: 1 });

@@ -321,7 +321,7 @@ describe('SenML against the examples of RFC 8428', () => {
       [undefined, undefined, undefined, 'aGkgCg'],
     ]);
   });
-  it('5.1.6, a collection of resources, as readings of a box', () => {
+  it('5.1.6, a collection of resources, as readings of an enclosure', () => {
     const found = resolve(
       [
         { bn: '2001:db8:1234:5678::1/', n: 'temperature', u: 'Cel', v: 27.2 },

@@ -189,7 +189,7 @@ function quantityOf(
     // No box is at 55 °C by the middle of its readings.
     const middle = [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0;
     return !said && middle > 55
-      ? { quantity: 'temperature', unit: '°F', sure: 'values of a box in °F; no unit is said' }
+      ? { quantity: 'temperature', unit: '°F', sure: 'values of an enclosure in °F; no unit is said' }
       : { quantity: 'temperature', unit: '°C', sure: null };
   }
   if (/weight|mass|gewicht|\bg\b|\bkg\b|gram/i.test(all))
@@ -397,7 +397,10 @@ export function readTable(text: string, head: TableHead, match: Match): ReturnTy
 }
 
 /** Rows above the first reading: what the logger says of itself, and the headings. */
-export const linesAbove = (rows: readonly (readonly string[])[], { headings, headed }: TableHead): number => {
+export const linesAbove = (
+  rows: readonly (readonly string[])[],
+  { headings, headed }: Pick<TableHead, 'headings' | 'headed'>,
+): number => {
   const start = rows.findIndex((row) => row.length === headings.length);
   return Math.max(0, start) + (headed ? 1 : 0);
 };

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { Match, TableHead, TableReport } from '@/files';
+import type { Encoding, Match, TableHead, TableReport } from '@/files';
 import type { ReadingsBatch } from '@/store';
 import type { IngestApi } from './ingest.worker';
 
@@ -13,7 +13,10 @@ export class IngestStopped extends Error {
 /** Reads a table of any size into an enclosure’s readings, beside the page. Stopped, nothing of it is kept. */
 export function startIngest(
   file: Blob,
-  { headings, headed, delimiter }: TableHead,
+  {
+    head: { headings, headed, delimiter },
+    encoding,
+  }: { readonly head: TableHead; readonly encoding: Encoding },
   match: Match,
   design: string,
   onProgress: (share: number) => void,
@@ -32,7 +35,7 @@ export function startIngest(
   });
   return {
     done: Promise.race([
-      api.ingest(file, { headings, headed, delimiter }, match, design, proxy(onProgress)),
+      api.ingest(file, { headings, headed, delimiter, encoding }, match, design, proxy(onProgress)),
       stopped,
     ]).finally(() => worker.terminate()),
     stop: () => {

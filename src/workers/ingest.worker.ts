@@ -1,13 +1,20 @@
 import { expose } from 'comlink';
 import Papa from 'papaparse';
-import { linesAbove, TableReader, type Match, type TableHead, type TableReport } from '@/files';
+import {
+  linesAbove,
+  TableReader,
+  type Encoding,
+  type Match,
+  type TableHead,
+  type TableReport,
+} from '@/files';
 import { RinconDatabase } from '@/store/database';
 import { addFromSource, type ReadingsBatch } from '@/store/readings';
 
 /** Size of a bite of the file, bytes. */
 const BITE = 2 * 1024 * 1024;
 
-type Head = Pick<TableHead, 'headings' | 'headed' | 'delimiter'>;
+type Head = Pick<TableHead, 'headings' | 'headed' | 'delimiter'> & { readonly encoding: Encoding };
 
 /** Reads a whole file by bites, so that one of any size never stands in memory at once. */
 const readAll = (
@@ -20,12 +27,13 @@ const readAll = (
     let reader: TableReader | undefined;
     Papa.parse<string[]>(file as File, {
       delimiter: head.delimiter,
+      encoding: head.encoding,
       skipEmptyLines: 'greedy',
       chunkSize: BITE,
       chunk: ({ data, meta }) => {
         let from = 0;
         if (!reader) {
-          from = linesAbove(data, head as TableHead);
+          from = linesAbove(data, head);
           reader = new TableReader(match, from + 1);
         }
         for (let i = from; i < data.length; i += 1) reader.row(data[i] ?? []);

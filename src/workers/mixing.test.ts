@@ -54,7 +54,7 @@ describe('worked by hand', () => {
     expect(plan.departure).toBeCloseTo(0, 9);
   });
 
-  it('a tenth of leeway makes one bag of A do: 4 of A and 6 of B need two of B, so 6 stay too dear', async () => {
+  it('a tenth of tolerance makes one bag of A do: 4 of A and 6 of B need two of B, so 6 stay too dear', async () => {
     // 4 : 6 costs 2 + 6 = 8; 5 : 5 costs 4 + 3 = 7; leeway alone must not make it dearer.
     const plan = planOf(await solveMix(ask([{ ...half, tolerance: 0.1 }]), shop, run));
     expect(plan.price).toBeCloseTo(7, 9);
@@ -104,7 +104,7 @@ describe('worked by hand', () => {
     expect(answer.nearest!.made[0]!.placed).toBeCloseTo(0.003, 7);
   });
 
-  it('something like it on the shelf: the nearest mix fills the box all the same', async () => {
+  it('something like it on the shelf: the nearest mix fills the enclosure all the same', async () => {
     const build = soil('x', 10, { a: 1, b: 1 }, { besides: ['b'] });
     const answer = await solveMix(
       ask([build], { shelf: { a: 2 * LITRE, b: 20 * LITRE }, buyable: [] }),
@@ -168,7 +168,7 @@ describe('over the shipped catalogue', () => {
     expect(plan.price).toBeGreaterThan(20);
   });
 
-  it('bands are met by what is mixed, reckoned from the curves', async () => {
+  it('bands are met by what is mixed, calculated from the curves', async () => {
     const bands = { air: { low: 0.25, high: 0.3 }, capacity: { low: 0.5, high: 0.58 } };
     const besides = ['medium-orchid-bark', 'coir-chips', 'fine-pumice'];
     const plan = planOf(
@@ -295,7 +295,7 @@ describe('whatever is asked', () => {
     );
   });
 
-  it('what goes in is what is bought and taken; every box is filled; no share strays past its leeway', async () => {
+  it('what goes in is what is bought and taken; every enclosure is filled; no share strays past its tolerance', async () => {
     await fc.assert(
       fc.asyncProperty(seed, async (value) => {
         const { catalogue: shop, problem } = randomCase(value, { ingredients: 5, packs: 2, builds: 2 });

@@ -3,3 +3,4 @@ export * from './track';
 export * from './block';
 export * from './sanity';
 export * from './alarm';
+export * from './record';

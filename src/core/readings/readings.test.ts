@@ -141,7 +141,7 @@ const always = (): boolean => true;
 describe('alarms', () => {
   const { low, high } = gecko.climate.warm.value;
   const middle = (low + high) / 2;
-  it('a box within its band is quiet; a door opened for ten minutes too', () => {
+  it('an enclosure within its band is quiet; a door opened for ten minutes too', () => {
     const opened = made(200, 60_000, (i) => (i >= 50 && i < 60 ? low - 4 : middle));
     expect(alarmsOf(point(), opened, gecko, always)).toEqual([]);
   });
@@ -201,7 +201,7 @@ describe('alarms', () => {
   });
 });
 
-describe('what a sensor does that no box does', () => {
+describe('what a sensor does that no enclosure does', () => {
   const now = (it: Track): number => it.at.at(-1)!;
   it('sticks, leaps, falls silent', () => {
     const stuck = made(200, 5 * 60_000, (i) => (i < 50 ? 20 + Math.sin(i) : 24.31));
@@ -213,7 +213,7 @@ describe('what a sensor does that no box does', () => {
       { kind: 'silent', from: now(live) },
     ]);
   });
-  it('a sound probe in a sound box does none of it: noise, mist, lamps, a wet box at the top of its scale', () => {
+  it('a sound probe in a sound enclosure does none of it: noise, mist, lamps, a wet enclosure at the top of its scale', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 9999 }), (seed) => {
         const noise = (i: number): number => Math.sin(i * 12.9898 * (1 + seed / 7919)) * 0.12;

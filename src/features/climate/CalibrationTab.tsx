@@ -10,13 +10,13 @@ import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Fit } from '@/core/climate';
-import type { LoggerRecord } from '@/files';
+import type { ClimateRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Chart, type Inks } from '@/ui/Chart';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
 import { ClimateStopped, startCalibration, type Working } from '@/workers/climate';
-import { LoggerFile } from './LoggerFile';
+import { RecordIn } from './RecordIn';
 import { percentWord } from './words';
 
 const PROBES = [
@@ -43,7 +43,7 @@ export function CalibrationTab() {
   useEffect(() => () => running.current?.stop(), []);
   const { calibration } = design.climate;
 
-  const start = (record: LoggerRecord, name: string): void => {
+  const start = (record: ClimateRecord, name: string): void => {
     setState({ at: 'work', share: 0 });
     const working = startCalibration(
       { design, readings: record.readings, from: record.from, cell },
@@ -78,11 +78,11 @@ export function CalibrationTab() {
 
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
-      <Panel label="What this box is held to">
+      <Panel label="What this enclosure is held to">
         {calibration ? (
           <>
             <Typography variant="body2">
-              Fitted on {calibration.on} to {calibration.file}: air exchange ×{' '}
+              Calibrated on {calibration.on} to {calibration.file}: air exchange ×{' '}
               {calibration.exchange.toFixed(2)}, wetness × {calibration.wetness.toFixed(2)}, heat that stays ×{' '}
               {calibration.gain.toFixed(2)}. On days that were not used it is off by{' '}
               {percentWord(calibration.left.humidity)} of humidity and{' '}
@@ -97,8 +97,8 @@ export function CalibrationTab() {
           </>
         ) : (
           <Typography variant="body2">
-            Nothing yet: it is reckoned from the drawing alone. A week of readings from a cheap logger, with
-            the mistings and lamps as they are set here, makes it this box.
+            Nothing yet: it is calculated from the drawing alone. A week of readings from a cheap logger, with
+            the mistings and lamps as they are set here, makes it this enclosure.
           </Typography>
         )}
       </Panel>
@@ -121,7 +121,13 @@ export function CalibrationTab() {
             </MenuItem>
           ))}
         </TextField>
-        <LoggerFile label="Logger’s file" room action="Fit it" busy={state.at === 'work'} onRecord={start} />
+        <RecordIn
+          label="Logger’s file"
+          of="enclosure"
+          action="Calibrate"
+          busy={state.at === 'work'}
+          onRecord={start}
+        />
         {state.at === 'work' && (
           <Box sx={{ mt: 1.25, display: 'flex', gap: 2, alignItems: 'center' }}>
             <LinearProgress
@@ -135,7 +141,7 @@ export function CalibrationTab() {
         )}
         {state.at === 'failed' && (
           <Alert severity="error" sx={{ mt: 1.25 }}>
-            It could not be fitted: {state.message}.
+            It could not be calibrated: {state.message}.
           </Alert>
         )}
       </Panel>
@@ -183,7 +189,7 @@ function Found({ fit, onKeep }: { readonly fit: Fit; readonly onKeep: () => void
       <Fitted fit={fit} what="humidity" />
       <Fitted fit={fit} what="temperature" />
       <Button variant="contained" onClick={onKeep} sx={{ mt: 1 }}>
-        Hold the box to it
+        Hold the enclosure to it
       </Button>
     </Panel>
   );

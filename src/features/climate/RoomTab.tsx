@@ -19,14 +19,14 @@ import {
 import type { ClimateRoom } from '@/core/design';
 import { dayLength } from '@/core/light';
 import { percent, temperature } from '@/core/units';
-import { roomOfRecord } from '@/files';
+import { roomOfRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
 import { useReader } from '@/ui/units';
-import { LoggerFile } from './LoggerFile';
+import { RecordIn } from './RecordIn';
 import { ClockField } from './TimerField';
 import { clock, SEASON_WORD } from './words';
 
@@ -56,7 +56,7 @@ export function RoomTab() {
     {
       value: 'brief',
       name: 'As in the brief',
-      why: 'A middling room of that damp and warmth, with mild seasons.',
+      why: 'A middling room of that humidity and temperature, with mild seasons.',
     },
     ...catalogue.climate.rooms.map((it) => ({ value: it.id as string, name: it.name, why: it.why })),
   ];
@@ -115,9 +115,9 @@ export function RoomTab() {
         <Typography variant="body2" sx={{ mt: 1, mb: 0.5 }}>
           Or from a logger that lay in the room:
         </Typography>
-        <LoggerFile
+        <RecordIn
           label="Room’s record"
-          room={false}
+          of="room"
           action="Take it as the room"
           onRecord={(record, name) => {
             const found = roomOfRecord(record);
@@ -125,7 +125,7 @@ export function RoomTab() {
           }}
         />
       </Panel>
-      <Panel label="How the box stands">
+      <Panel label="How the enclosure stands">
         <Box
           sx={{
             display: 'grid',
@@ -167,7 +167,7 @@ export function RoomTab() {
           )}
           <NumberField
             key={`a${room.altitude}`}
-            label="Above the sea, m"
+            label="Altitude, m"
             value={room.altitude}
             min={-430}
             max={5000}
@@ -207,7 +207,7 @@ export function RoomTab() {
         {room.window !== null && (
           <Typography variant="body2">
             At its brightest {seasons.map((it) => `${SEASON_WORD[it]} ${Math.round(sun(it))}`).join(', ')}{' '}
-            W/m² come in. A glass box overheats in minutes: never stand it in direct sun.
+            W/m² come in. A glass enclosure overheats in minutes: never stand it in direct sun.
           </Typography>
         )}
       </Panel>
@@ -237,7 +237,7 @@ export function RoomTab() {
           />
           <ClockField
             key={`off${day.off}`}
-            label="Lights out"
+            label="Lights off"
             value={day.off}
             sx={{ width: 110 }}
             onCommit={(off) => off > day.on && edit({ edit: 'setClimate', change: { day: { ...day, off } } })}
@@ -301,7 +301,7 @@ export function RoomTab() {
                 name: 'Faint blue or white',
                 why: 'For the viewer; watch whether the animal stays away.',
               },
-              { value: 'red', name: 'Red', why: 'Only where it does not disturb; many kinds see it.' },
+              { value: 'red', name: 'Red', why: 'Only where it does not disturb; many species see it.' },
             ]}
             value={climate.night}
             onChange={(night) => edit({ edit: 'setClimate', change: { night } })}

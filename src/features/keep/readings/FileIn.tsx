@@ -10,20 +10,22 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { PLACES, QUANTITIES, type MeasuringPlace } from '@/core/readings';
 import {
-  clockOfCell,
+  decodeText,
+  encodingOf,
   Match,
+  momentWords,
   readHead,
   readingsIn,
   readSenml,
+  reportWords,
   signatureOf,
-  timeOfCell,
   UNITS_OF,
-  ZoneClock,
+  type Encoding,
   type TableHead,
-  type TableReport,
 } from '@/files';
 import { storageTrouble, useReadingsBook, useStore, type ReadingsBatch } from '@/store';
 import { PlainTable } from '@/ui/PlainTable';
+import { TableWriting } from '@/ui/TableWriting';
 import { useUndoable } from '@/ui/useUndoable';
 import { IngestStopped, startIngest } from '@/workers/ingest';
 import { sourceTracks } from '../devices/client';
@@ -44,6 +46,7 @@ const kindWord = ({ quantity, unit }: Pick<Column, 'quantity' | 'unit'>): string
 
 interface Open {
   readonly file: File;
+  readonly encoding: Encoding;
   readonly head: TableHead;
   readonly match: Match;
   readonly asBefore: boolean;
@@ -72,7 +75,8 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     setError(null);
     setReport(null);
     setOpen(null);
-    const begin = await file.slice(0, HEAD).text();
+    const encoding = encodingOf(new Uint8Array(await file.slice(0, 4096).arrayBuffer()));
+    const begin = decodeText(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()), encoding);
     if (/^\s*\uFEFF?\s*\[/.test(begin)) {
       await takeSenml(file);
       return;
@@ -87,6 +91,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     const before = Match.safeParse(settings.matches[signatureOf(head.value)]);
     setOpen({
       file,
+      encoding,
       head: head.value,
       match: before.success ? before.data : head.value.guess,
       asBefore: before.success,
@@ -105,7 +110,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     const readings = readingsIn(found.value);
     if (readings.length === 0) {
       setError(
-        `${file.name}: none of its ${found.value.length} records is a reading of a box. Units such as Cel, %RH and kg are understood.`,
+        `${file.name}: none of its ${found.value.length} records is a reading of an enclosure. Units such as Cel, %RH and kg are understood.`,
       );
       return;
     }
@@ -122,7 +127,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     if (!open) return;
     setShare(0);
     setError(null);
-    const work = startIngest(open.file, open.head, open.match, design, setShare);
+    const work = startIngest(open.file, open, open.match, design, setShare);
     stop.current = work.stop;
     try {
       const { report: told, batch } = await work.done;
@@ -197,23 +202,6 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
   );
 }
 
-function reportWords(name: string, told: TableReport): string {
-  const left = [
-    told.timeless > 0 &&
-      `${told.timeless} rows without a time that can be read${told.firstTimeless ? `, the first on line ${told.firstTimeless.line}: “${told.firstTimeless.text}”` : ''}`,
-    told.wordy > 0 && `${told.wordy} cells that are no numbers`,
-    told.impossible > 0 && `${told.impossible} values that no sensor in a box can read`,
-    told.repeated > 0 && `${told.repeated} written twice, of which the last counts`,
-  ].filter((it) => it !== false);
-  const clocks = [
-    told.inRepeat > 0 &&
-      `${told.inRepeat} lie in the hour that comes twice in autumn and were told apart by their order`,
-    told.inGap > 0 &&
-      `${told.inGap} lie in the hour that is skipped in spring: that clock was not put forward`,
-  ].filter((it) => it !== false);
-  return `${name}: ${told.rows} rows, ${told.kept} readings. ${left.length > 0 ? `Left out: ${left.join('; ')}. ` : ''}${clocks.length > 0 ? `${clocks.join('; ')}.` : ''}`.trim();
-}
-
 /** What each column is, guessed and changed by hand, with the first rows as they will be understood. */
 function Matcher({
   open: { file, head, match, asBefore },
@@ -258,20 +246,6 @@ function Matcher({
       });
     else onChange({ ...base, columns: others });
   };
-  const [first] = head.rows;
-  const clock = new ZoneClock(match.zone);
-  const told = (row: readonly string[]): string => {
-    const read = timeOfCell(row[match.time] ?? '', match.order);
-    if (!read) return 'no time';
-    const moment =
-      'moment' in read
-        ? read.moment
-        : (clock.moments(read.wall + (match.clock === null ? 0 : (clockOfCell(row[match.clock] ?? '') ?? 0)))
-            .at[0] ?? Number.NaN);
-    return Number.isNaN(moment)
-      ? 'an hour that is skipped'
-      : new Date(moment).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
-  };
   return (
     <Box
       component="section"
@@ -292,7 +266,7 @@ function Matcher({
         {asBefore
           ? 'Matched as the last file with these headings was. '
           : 'This is what its columns seem to hold. '}
-        The first row is read as {first ? told(first) : '–'}.
+        The first row is read as {momentWords(head, match)}.
       </Typography>
       {!asBefore &&
         head.unsure.map((it) => (
@@ -398,47 +372,7 @@ function Matcher({
         </PlainTable>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.5, alignItems: 'center' }}>
-        <TextField
-          select
-          label="Dates are written"
-          value={match.order}
-          onChange={(event) => onChange({ ...match, order: event.target.value as Match['order'] })}
-          sx={{ width: 170 }}
-        >
-          <MenuItem value="ymd">year, month, day</MenuItem>
-          <MenuItem value="dmy">day, month, year</MenuItem>
-          <MenuItem value="mdy">month, day, year</MenuItem>
-        </TextField>
-        <TextField
-          select
-          label="Its clock shows"
-          value={match.zone}
-          onChange={(event) => onChange({ ...match, zone: event.target.value })}
-          sx={{ width: 210 }}
-        >
-          {[
-            ...new Set([
-              match.zone,
-              Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-              'UTC',
-              'Etc/GMT-1',
-            ]),
-          ].map((it) => (
-            <MenuItem key={it} value={it}>
-              {it === 'Etc/GMT-1' ? 'winter time all year (UTC+1)' : it}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          label="Decimals"
-          value={match.decimal}
-          onChange={(event) => onChange({ ...match, decimal: event.target.value as Match['decimal'] })}
-          sx={{ width: 130 }}
-        >
-          <MenuItem value=".">point, 23.4</MenuItem>
-          <MenuItem value=",">comma, 23,4</MenuItem>
-        </TextField>
+        <TableWriting value={match} onChange={(change) => onChange({ ...match, ...change })} />
         <Box sx={{ flex: 1 }} />
         <Button onClick={onCancel}>Cancel</Button>
         <Button variant="contained" onClick={onTake} disabled={match.columns.length === 0}>
