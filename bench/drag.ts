@@ -83,7 +83,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(server.url);
   await page.getByRole('heading', { name: 'Four enclosures' }).waitFor();
-  await page.getByLabel('File to read in').setInputFiles({
+  await page.getByLabel('Import a file').setInputFiles({
     name: 'sixty.json',
     mimeType: 'application/json',
     buffer: Buffer.from(writeEnvelope([sixtyPieces()], NO_STORES, new Date(0))),

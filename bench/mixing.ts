@@ -36,7 +36,7 @@ function boxOf(index: number): Design {
   const design = proposeDesign(
     {
       id: `bench-${index}`,
-      name: `Bench box ${index + 1}`,
+      name: `Bench enclosure ${index + 1}`,
       animal: 'eryx-colubrinus',
       count: 1,
       size: { width: 0.6 + 0.1 * index, depth: 0.45, height: 0.5 },
@@ -59,7 +59,7 @@ const designs = [0, 1, 2, 3].map(boxOf);
 const four: MixProblem = ask(
   designs.map((design) => {
     const result = assess(design, shop).layers.find((it) => it.layer.kind === 'substrate');
-    if (result?.layer.kind !== 'substrate') throw new Error('a box without soil');
+    if (result?.layer.kind !== 'substrate') throw new Error('an enclosure without soil');
     return { ...soil(design.id, result.placed * 1000, {}), mix: result.layer.mix, tolerance: 0.05 };
   }),
 );
@@ -124,7 +124,7 @@ try {
     new Date(0),
   );
   await page
-    .getByLabel('File to read in')
+    .getByLabel('Import a file')
     .setInputFiles({ name: 'bench.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await page.getByRole('heading', { name: 'Four enclosures' }).waitFor();
   const ask = async (label: string): Promise<void> => {

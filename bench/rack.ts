@@ -51,14 +51,14 @@ try {
     });
   });
   await page.goto(server.url);
-  await page.getByLabel('File to read in').setInputFiles({
+  await page.getByLabel('Import a file').setInputFiles({
     name: 'rack.json',
     mimeType: 'application/json',
     buffer: Buffer.from(writeEnvelope(boxes(), NO_STORES, new Date(0))),
   });
   await page.getByRole('heading', { name: `${BOXES} enclosures` }).waitFor({ timeout: 120_000 });
   await page.waitForTimeout(3000);
-  console.log(`a rack of ${BOXES} boxes, its years played in the background`);
+  console.log(`a rack of ${BOXES} enclosures, its years played in the background`);
   told('read in and first drawn', await tasks(page));
   const began = Date.now();
   const open = page.getByRole('status').filter({ hasText: /being calculated/ });
@@ -69,7 +69,7 @@ try {
   const seconds = (Date.now() - began) / 1000;
   told('while it is calculated and scrolled', await tasks(page));
   console.log(
-    `  all known after ${seconds.toFixed(0)} s: ${((60 * BOXES) / seconds).toFixed(0)} boxes a minute`,
+    `  all known after ${seconds.toFixed(0)} s: ${((60 * BOXES) / seconds).toFixed(0)} enclosures a minute`,
   );
   await page.reload();
   await page.getByRole('heading', { name: `${BOXES} enclosures` }).waitFor({ timeout: 120_000 });

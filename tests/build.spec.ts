@@ -38,7 +38,7 @@ const openPlan = async (page: Page, path: string): Promise<void> => {
   await expect(page.getByText(/^Mov(ing|ed) in /)).toBeVisible();
 };
 
-test('a standing box gets a thicker bed: what comes out, goes back and is bought; given up, it is as it stood', async ({
+test('a standing enclosure gets a thicker bed: what comes out, goes back and is bought; given up, it is as it stood', async ({
   page,
 }) => {
   await demo(page);
@@ -64,7 +64,7 @@ test('a standing box gets a thicker bed: what comes out, goes back and is bought
 
   // Only pebbles are to be bought.
   await page.getByRole('tab', { name: 'To buy' }).click();
-  await expect(page.locator('tr[data-material=clay-pebbles-8-16]')).toContainText('in the box');
+  await expect(page.locator('tr[data-material=clay-pebbles-8-16]')).toContainText('in the enclosure');
   await expect(page.locator('tr[data-material=topsoil]')).toContainText('nothing to buy');
   const bought = await page
     .locator('tr[data-material]')
@@ -82,7 +82,7 @@ test('a standing box gets a thicker bed: what comes out, goes back and is bought
   await panel.getByRole('button', { name: 'Give it up' }).click();
   await expect(page.getByRole('button', { name: 'Plan a rebuild' })).toBeVisible();
   await page.getByRole('tab', { name: 'To buy' }).click();
-  await expect(page.locator('tr[data-material=topsoil]')).not.toContainText('in the box');
+  await expect(page.locator('tr[data-material=topsoil]')).not.toContainText('in the enclosure');
 });
 
 test('a step keeps what was read at it, and its pictures; what is no picture is refused', async ({

@@ -12,7 +12,7 @@ async function furnished(page: Page): Promise<void> {
   await page.goto('/e/demo-bog-shelf/keep?tab=log');
   await page.getByRole('button', { name: 'Write by its fields' }).click();
   await page.getByLabel('In words').fill('Sits on the cork by the light of noon.');
-  await page.getByLabel('Show where in the box it was').check();
+  await page.getByLabel('Show where in the enclosure it was').check();
   await page.getByRole('button', { name: /^Where it was seen/ }).press('ArrowUp');
   await page
     .getByLabel('Pictures of it')
@@ -29,7 +29,7 @@ async function backedUp(page: Page): Promise<Buffer> {
 }
 
 const take = (page: Page, buffer: Buffer, name = 'rincon.zip'): Promise<void> =>
-  page.getByLabel('File to read in').setInputFiles({ name, mimeType: 'application/zip', buffer });
+  page.getByLabel('Import a file').setInputFiles({ name, mimeType: 'application/zip', buffer });
 
 /** As a person clears a site's data. */
 async function clear(page: Page): Promise<void> {

@@ -2,20 +2,20 @@ import { expect, test, type Page } from './test';
 import { build, demo, saved, sound } from './helpers';
 
 /** Waits until the forecast follows what is on the screen. */
-async function reckoned(page: Page): Promise<void> {
+async function calculated(page: Page): Promise<void> {
   await expect(page.locator('[data-forecast=ready]')).toBeAttached({ timeout: 120_000 });
 }
 const open = async (page: Page, path: string): Promise<void> => {
   await page.goto(path);
   await expect(page.getByRole('heading', { name: 'Climate', level: 1 })).toBeVisible();
-  await reckoned(page);
+  await calculated(page);
 };
 const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 
 test('a lamp is dragged and the field follows; probe, scrubber and keys', async ({ page }) => {
-  await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Tall box');
+  await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Tall enclosure');
   await page.getByRole('link', { name: 'Climate' }).click();
-  await reckoned(page);
+  await calculated(page);
   const probe = page.locator('[data-probe]');
   await expect(probe).toHaveAttribute('aria-label', /°C.*humidity.*UV index.*µmol/);
 
@@ -41,21 +41,21 @@ test('a lamp is dragged and the field follows; probe, scrubber and keys', async 
   const reads = await probe.getAttribute('aria-label');
   for (let i = 0; i < 6; i += 1) await page.keyboard.press('ArrowDown');
   await expect(probe).not.toHaveAttribute('aria-label', reads ?? '');
-  await page.getByRole('button', { name: 'Warmth' }).click();
+  await page.getByRole('button', { name: 'Temperature' }).click();
   const hour = page.getByRole('slider', { name: 'Hour of the day' });
   await hour.focus();
   const noon = await probe.getAttribute('aria-label');
   await page.keyboard.press('Home');
-  await expect(page.getByText('lights out', { exact: true })).toBeVisible();
+  await expect(page.getByText('lights off', { exact: true })).toBeVisible();
   await expect(probe).not.toHaveAttribute('aria-label', noon ?? '');
 
   // A heater without a thermostat is told, and mended by its button.
   await part(page, 'Lamps');
-  await page.getByRole('combobox', { name: 'Something to fit' }).fill('Ceramic');
+  await page.getByRole('combobox', { name: 'Equipment to add' }).fill('Ceramic');
   await page.getByRole('option').first().click();
-  await page.getByRole('button', { name: 'Fit it' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page
-    .getByRole('list', { name: 'Fitted' })
+    .getByRole('list', { name: 'Installed' })
     .getByRole('button', { name: /^Ceramic emitter/ })
     .first()
     .click();
@@ -98,7 +98,7 @@ test('what holds is found, taken over and undone in one step; a search is stoppe
   await expect(ledger).toContainText('Does not hold', { timeout: 60_000 });
 });
 
-test('a beginner with a tree frog and a dry room ends at a box that holds, with its list', async ({
+test('a beginner with a tree frog and a dry room ends at an enclosure that holds, with its list', async ({
   page,
 }) => {
   test.setTimeout(200_000);
@@ -155,14 +155,16 @@ test('a change while its year is played: what was known of the old design is not
   );
 });
 
-test('a drill is run; the box is calibrated from a file; nonsense is refused in place', async ({ page }) => {
+test('a what-if is run; the enclosure is calibrated from a file; nonsense is refused in place', async ({
+  page,
+}) => {
   test.setTimeout(500_000);
   await demo(page);
   await open(page, '/e/demo-hedge/climate');
-  await part(page, 'Drills');
+  await part(page, 'What if');
   await page.getByRole('button', { name: /^A heat wave/ }).click();
   await expect(page.getByRole('table', { name: 'Limits' })).toBeVisible({ timeout: 120_000 });
-  await expect(page.getByText(/^(After .* it is|It is .* before the drill|Within the drill)/)).toBeVisible();
+  await expect(page.getByText(/^(After .* it is|It is .* before it begins|Nothing passes)/)).toBeVisible();
 
   await part(page, 'Calibrate');
   const file = page.getByLabel('Logger’s file, to choose');
@@ -170,8 +172,7 @@ test('a drill is run; the box is calibrated from a file; nonsense is refused in 
   await file.setInputFiles(text('nothing here'));
   await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('line 1');
   await file.setInputFiles(text('time,temp,humidity\nsoon,21,50\nlater,21,50\n'));
-  await page.getByRole('button', { name: 'Fit it' }).click();
-  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('line 2, column 1');
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('line 2: no column holds dates');
 
   const lines = Array.from({ length: 24 * 4 }, (_, h) => {
     const day = h >= 0 && h % 24 >= 8 && h % 24 < 20;
@@ -181,15 +182,15 @@ test('a drill is run; the box is calibrated from a file; nonsense is refused in 
   await file.setInputFiles(
     text(`Time,Temperature,Humidity,Room temperature,Room humidity\n${lines.join('\n')}`),
   );
-  await page.getByRole('button', { name: 'Fit it' }).click();
+  await page.getByRole('button', { name: 'Calibrate' }).click();
   await expect(page.getByRole('table', { name: 'Errors' })).toBeVisible({ timeout: 300_000 });
-  await page.getByRole('button', { name: 'Hold the box to it' }).click();
-  await expect(page.getByText(/^Fitted on .* to log\.csv/)).toBeVisible();
+  await page.getByRole('button', { name: 'Hold the enclosure to it' }).click();
+  await expect(page.getByText(/^Calibrated on .* to log\.csv/)).toBeVisible();
   await saved(page);
   await page.reload();
-  await reckoned(page);
+  await calculated(page);
   await part(page, 'Calibrate');
-  await expect(page.getByText(/^Fitted on .* to log\.csv/)).toBeVisible();
+  await expect(page.getByText(/^Calibrated on .* to log\.csv/)).toBeVisible();
 });
 
 test('summer is set otherwise: it is judged anew, kept through a reload, and Care reminds of it', async ({
@@ -230,7 +231,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Add a part of the year' }).click();
     await page.getByRole('checkbox', { name: /^Infrared emitter/ }).click();
     await check('Seasons');
-    for (const name of ['Lamps', 'Mist', 'Room', 'What holds', 'Drills', 'Calibrate']) {
+    for (const name of ['Lamps', 'Mist', 'Room', 'What holds', 'What if', 'Calibrate']) {
       await part(page, name);
       await check(name);
     }

@@ -56,7 +56,7 @@ test('two recipes on sloped ground, in inches: every corner by hand', async ({ p
   await expect.poll(() => litresOf(page, /Forest mix/)).toBeCloseTo(16.1, 1);
 });
 
-test('a half-water box: land in open water, its shore, its panel, and the way the water leaves', async ({
+test('a half-water enclosure: land in open water, its shore, its panel, and the way the water leaves', async ({
   page,
 }) => {
   await build(page, 'mossy', ['60 cm', '45 cm', '60 cm'], 'Half water');
@@ -164,7 +164,7 @@ test('regions: a bay, a den, a pool; each has its own layers, and undo takes the
   await expect.poll(() => litresOf(page, /Plain sandy base/)).toBeCloseTo(whole, 5);
 });
 
-test('schools: each choice changes what follows', async ({ page }) => {
+test('approaches: each choice changes what follows', async ({ page }) => {
   await demo(page);
   await page.goto('/e/demo-dry-wash/ground');
   await page.getByRole('radio', { name: /^Paper at first/ }).click();
@@ -249,7 +249,7 @@ test('stores: own material, recipe, price and shelf reach the buying list, the f
   await expect(page.getByText('Genus and species: Anolis carolinensis.')).toBeVisible();
   await type(page, 'Scientific name', 'Correlophus nubilus');
 
-  await build(page, 'cloud', ['45', '45', '60'], 'Cloud box');
+  await build(page, 'cloud', ['45', '45', '60'], 'Cloud enclosure');
   await page
     .getByRole('combobox', { name: /Start from a recipe/ })
     .first()
@@ -267,13 +267,15 @@ test('stores: own material, recipe, price and shelf reach the buying list, the f
   const other = await context.newPage();
   await other.goto('/');
   await readIn(other, one);
-  await other.getByRole('link', { name: 'Cloud box', exact: true }).first().click();
+  await other.getByRole('link', { name: 'Cloud enclosure', exact: true }).first().click();
   await expect(other.locator('[data-finding=material-unknown]')).toHaveCount(0);
   await expect(other.getByRole('table', { name: 'Ingredients' })).toContainText('Biochar of mine');
   await context.close();
 });
 
-test('a box to be made: a walk-in of sealed wood, its holes, its pieces; printed', async ({ page }) => {
+test('an enclosure to be made: a walk-in of sealed wood, its holes, its pieces; printed', async ({
+  page,
+}) => {
   await build(page, 'panther', ['1 m', '80 cm', '2 m'], 'Sun room');
   await page.getByRole('link', { name: /Brief/ }).click();
   await page.getByRole('combobox', { name: 'Made of' }).click();

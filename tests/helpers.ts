@@ -23,7 +23,7 @@ export async function exported(page: Page, entry: RegExp): Promise<string> {
 /** Reads a file in, given its text. */
 export async function readIn(page: Page, text: string, name = 'test.rincon.json'): Promise<void> {
   await page
-    .getByLabel('File to read in')
+    .getByLabel('Import a file')
     .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
@@ -65,9 +65,9 @@ export async function build(
 
 /** Takes all out of the open enclosure that stands in it, and goes back to its ground: for sums worked by hand. */
 export async function bare(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Scape' }).click();
+  await page.getByRole('link', { name: 'Hardscape' }).click();
   await page.getByRole('button', { name: 'Take all out' }).click();
-  await expect(page.getByRole('button', { name: 'Lay out a first scape' }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Lay out a first hardscape' }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Ground' }).click();
   await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
 }

@@ -97,7 +97,7 @@ test('an expert in inches and gallons', async ({ page }) => {
   await expect(notice).toHaveCount(0);
   await expect(page.getByRole('textbox', { name: 'Parts of Washed sand' })).toHaveValue('63.6');
 
-  await page.getByRole('radio', { name: /^Bead bed/ }).click();
+  await page.getByRole('radio', { name: /^Clay-pebble layer/ }).click();
   await expect(page.locator('[data-finding=drainage-unwanted]')).toContainText('Others drain');
   await saved(page);
 });
@@ -153,7 +153,7 @@ test('keyboard only: from an empty rack to a dragged layer and back', async ({ p
   await expect(slider).toHaveAttribute('aria-valuenow', String(start + 5));
 
   await press('3');
-  await expect(page.getByRole('heading', { name: 'Scape', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Hardscape', level: 1 })).toBeVisible();
   await press('6');
   await expect(page.getByRole('heading', { name: 'Build', level: 1 })).toBeVisible();
   await press('1');
@@ -192,7 +192,7 @@ test('export, clear, import: equal; a file that will not do changes nothing', as
       /designs\[\d\]\.ground\.(regions\[0\]\.)?layers\[0\]\.thickness\.frontLeft/,
     ],
     [all.replace(/"waterDepth": [\d.]+/, '"waterDepth": NaN'), /line \d+, column \d+: this is not JSON/],
-    [tenThousandLayers(all), /designs\[1\]\.ground\.layers: a box holds at most 60 layers/],
+    [tenThousandLayers(all), /designs\[1\]\.ground\.layers: an enclosure holds at most 60 layers/],
     [
       '{"format":"rincon","version":1,"written":"2026-11-23T00:00:00.000Z","designs":[],"prices":{},"__proto__":{"x":1}}',
       /“__proto__” is not known/,
@@ -202,7 +202,7 @@ test('export, clear, import: equal; a file that will not do changes nothing', as
   const nonsense = testInfo.outputPath('nonsense.json');
   await writeFile(nonsense, '[1, "x", '.repeat(6_000_000));
   for (const [text, message] of [...refusals, [null, /larger than 20 MB/] as const]) {
-    if (text === null) await page.getByLabel('File to read in').setInputFiles(nonsense);
+    if (text === null) await page.getByLabel('Import a file').setInputFiles(nonsense);
     else await readIn(page, text);
     const dialog = page.getByRole('dialog', { name: 'This file cannot be read' });
     await expect(dialog).toContainText(message);
@@ -318,7 +318,7 @@ test('two windows on one enclosure never overwrite each other silently', async (
   );
 });
 
-test('three boxes on one roll, one purchase for several', async ({ page }) => {
+test('three enclosures on one roll, one purchase for several', async ({ page }) => {
   await demo(page);
   await page.getByRole('link', { name: 'Buy for several' }).click();
   const total = page.getByText(/^[\d.]+ in \d shops?$/);

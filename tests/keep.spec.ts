@@ -8,7 +8,7 @@ test('a morning round of the demo by keyboard: written in one line, ticked off, 
 }) => {
   await demo(page);
   await page.goto('/today');
-  await expect(page.getByText(/\d+ things in \d boxes, about \d+ minutes/)).toBeVisible();
+  await expect(page.getByText(/\d+ things in \d enclosures, about \d+ minutes/)).toBeVisible();
   const before = await due(page).count();
   expect(before).toBeGreaterThan(3);
 
@@ -75,7 +75,7 @@ test('left out on purpose is not late; another rhythm, a pause, and one of oneâ€
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.locator('[data-entry]')).toHaveCount(1);
   await page.getByLabel('Search the log').fill('');
-  await page.getByRole('combobox', { name: 'Kind' }).click();
+  await page.getByRole('combobox', { name: 'Species' }).click();
   await page.getByRole('option', { name: 'Weight' }).click();
   // Four frogs, weighed six times each.
   await expect(page.locator('[data-entry]')).toHaveCount(24);
@@ -94,9 +94,9 @@ test('left out on purpose is not late; another rhythm, a pause, and one of oneâ€
   await expect(page.locator('[data-rule=glass]')).toContainText('every week on Monday, Thursday');
   await card.getByRole('switch', { name: 'Paused' }).click();
   await expect(page.locator('[data-rule=glass]')).toContainText('paused');
-  await page.getByLabel(/^What is to be done/).fill('Turn the box');
+  await page.getByLabel(/^What is to be done/).fill('Turn the enclosure');
   await page.getByLabel(/^What is to be done/).press('Enter');
-  await expect(page.locator('[data-rule=own-1]')).toContainText('Turn the box');
+  await expect(page.locator('[data-rule=own-1]')).toContainText('Turn the enclosure');
   await saved(page);
   await page.reload();
   await expect(page.locator('[data-rule=glass]')).toContainText('paused');
@@ -105,7 +105,7 @@ test('left out on purpose is not late; another rhythm, a pause, and one of oneâ€
   await expect(page.locator('[data-rule=glass]')).toContainText('a week after the last time');
 });
 
-test('a box on paper asks for nothing; lived in, its care begins', async ({ page }) => {
+test('an enclosure on paper asks for nothing; lived in, its care begins', async ({ page }) => {
   await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Ridge');
   await page.goto('/today');
   await expect(page.getByRole('heading', { name: 'Nothing to care for yet' })).toBeVisible();
@@ -155,7 +155,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await sound(page, scheme, 'log');
     for (const [tab, what] of [
       ['Readings', 'Measuring points'],
-      ['Something off', 'What do you see?'],
+      ['Troubleshoot', 'What do you see?'],
       ['Animals', '4 live here'],
     ] as const) {
       await page.getByRole('tab', { name: tab }).click();

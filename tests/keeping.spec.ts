@@ -108,7 +108,7 @@ test('a browser without storage says so', async ({ page }) => {
   );
 });
 
-test('find by /, keys by ?, put away and bring back, copy and reminder', async ({ page }) => {
+test('find by /, keys by ?, archive and bring back, copy and reminder', async ({ page }) => {
   await demo(page);
   await expect(page.getByRole('region', { name: 'Backup' })).toContainText('No copy has been saved yet');
   const waiting = page.waitForEvent('download');
@@ -121,7 +121,7 @@ test('find by /, keys by ?, put away and bring back, copy and reminder', async (
   await page.getByRole('button', { name: 'More for Dry wash' }).click();
   await page.getByRole('menuitem', { name: 'Put away' }).click();
   await expect(page.getByRole('heading', { name: 'Three enclosures' })).toBeVisible();
-  await page.getByRole('button', { name: '1 put away' }).click();
+  await page.getByRole('button', { name: '1 archived' }).click();
   await page.getByRole('button', { name: 'More for Dry wash' }).click();
   await page.getByRole('menuitem', { name: 'Bring back' }).click();
   await page.getByRole('button', { name: 'back to the rack' }).click();

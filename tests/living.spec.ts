@@ -13,7 +13,7 @@ const open = async (page: Page, path: string): Promise<void> => {
 const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 const rows = (page: Page) => page.getByRole('table', { name: 'Plants' }).locator('tbody tr');
 
-test('from bare ground to a planted, stocked box by proposal, then by hand; two years scrubbed', async ({
+test('from bare ground to a planted, stocked enclosure by proposal, then by hand; two years scrubbed', async ({
   page,
 }) => {
   await build(page, 'crested', ['60 cm', '45 cm', '60 cm'], 'Fern gully');
@@ -38,7 +38,7 @@ test('from bare ground to a planted, stocked box by proposal, then by hand; two 
   ).toBeVisible();
 
   // By hand: one more, best first; then dragged in plan, potted and divided.
-  await page.getByRole('combobox', { name: 'Add a plant, best for this box first' }).fill('nerv plant');
+  await page.getByRole('combobox', { name: 'Add a plant, best for this enclosure first' }).fill('nerv plant');
   await page.getByRole('option', { name: /nerve plant/ }).click();
   await expect(rows(page)).toHaveCount(planted + 1);
   await page.getByRole('button', { name: 'Plan', exact: true }).click();
@@ -89,7 +89,7 @@ test('from bare ground to a planted, stocked box by proposal, then by hand; two 
   await expect(rows(page)).toHaveCount(planted + 1);
 });
 
-test('the crew: proposed, counted over two years, another school, litter, cultures; the load it carries', async ({
+test('the crew: proposed, counted over two years, another approach, litter, cultures; the load it carries', async ({
   page,
 }) => {
   await demo(page);
@@ -100,7 +100,9 @@ test('the crew: proposed, counted over two years, another school, litter, cultur
   await expect(crew.locator('tbody tr')).toHaveCount(2);
   await expect(page.getByRole('img', { name: /^Adults over 24 months: .*isopod/ })).toBeVisible();
   await expect(crew.getByText(/after \d+ (weeks|months|days)|reseed/).first()).toBeVisible();
-  await page.getByRole('combobox', { name: 'Add a kind, best for this box first' }).fill('spoted pil isopod');
+  await page
+    .getByRole('combobox', { name: 'Add a species, best for this enclosure first' })
+    .fill('spoted pil isopod');
   await expect(page.getByRole('option').first()).toContainText('spotted pill isopod');
   await page.keyboard.press('Escape');
   await page.getByRole('radio', { name: /^With beetles/ }).click();
@@ -115,7 +117,7 @@ test('the crew: proposed, counted over two years, another school, litter, cultur
   const load = page.getByRole('region', { name: 'On land' });
   const share = async (): Promise<number> => Number(/([\d.]+) %/.exec(await load.innerText())?.[1]);
   const lifted = await share();
-  const out = load.getByRole('textbox', { name: 'Droppings lifted out, %' });
+  const out = load.getByRole('textbox', { name: 'Spot-cleaned, %' });
   await out.fill('0');
   await out.press('Enter');
   await expect.poll(share).toBeGreaterThan(lifted);
@@ -129,7 +131,7 @@ test('the crew: proposed, counted over two years, another school, litter, cultur
   await expect.poll(() => water.innerText()).not.toBe(told);
 });
 
-test('by keyboard: a plant is picked, moved and taken out; company and moving in are told', async ({
+test('by keyboard: a plant is picked, moved and taken out; group and moving in are told', async ({
   page,
 }) => {
   await demo(page);
@@ -148,7 +150,7 @@ test('by keyboard: a plant is picked, moved and taken out; company and moving in
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-plant]')).toHaveCount(count);
 
-  await part(page, 'Company');
+  await part(page, 'Group');
   await expect(page.getByText('A pair.', { exact: false })).toBeVisible();
   await page.getByRole('textbox', { name: 'Age, months' }).fill('2');
   await page.keyboard.press('Enter');
@@ -159,7 +161,7 @@ test('by keyboard: a plant is picked, moved and taken out; company and moving in
   await expect(page.getByRole('list', { name: 'Before it moves in' })).toContainText('veterinarian');
 });
 
-test('the almanac finds kinds by names misspelt; a plant of one’s own is planted', async ({ page }) => {
+test('the almanac finds species by names misspelt; a plant of one’s own is planted', async ({ page }) => {
   await demo(page);
   await page.goto('/almanac');
   await part(page, 'Plants');
@@ -175,7 +177,9 @@ test('the almanac finds kinds by names misspelt; a plant of one’s own is plant
   await part(page, 'Crew');
   await expect(page.getByText('Doubles in')).toBeVisible();
   await open(page, '/e/demo-limestone/living');
-  await page.getByRole('combobox', { name: 'Add a plant, best for this box first' }).fill('school window');
+  await page
+    .getByRole('combobox', { name: 'Add a plant, best for this enclosure first' })
+    .fill('school window');
   await page.getByRole('option', { name: /school window plant/ }).click();
   await expect(rows(page).filter({ hasText: 'School window plant' })).toHaveCount(1);
 });
@@ -188,7 +192,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await open(page, '/e/demo-bog-shelf/living');
     await rows(page).first().getByRole('button').click();
     await sound(page, scheme, 'plants, one picked');
-    for (const name of ['Growth', 'Crew', 'Waste and water', 'Company', 'Moving in']) {
+    for (const name of ['Growth', 'Crew', 'Waste and water', 'Group', 'Moving in']) {
       await part(page, name);
       await sound(page, scheme, name);
     }

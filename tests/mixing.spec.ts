@@ -46,7 +46,7 @@ test('a bag too few: solved from the shelf, bought, mixed, taken from the shelf,
   await page.getByRole('combobox', { name: 'May be bought' }).click();
   await page.getByRole('option', { name: 'anything' }).click();
   await page.getByRole('radio', { name: /^Use up the shelf/ }).click();
-  await type(page, 'Leeway of a share', '10 %');
+  await type(page, 'Tolerance', '10 %');
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByText(/^Worked out in/)).toBeVisible({ timeout: 90_000 });
   expect(number(await cell(page, /^Orchid bark, fine/, 3).innerText())).toBeCloseTo(4.4, 1);

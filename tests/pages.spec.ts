@@ -43,12 +43,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/e/demo-bog-shelf/ground');
     await page.getByRole('button', { name: 'Plan' }).click();
     await page.locator('tr[data-layer=drainage] button').first().click();
-    await sound(page, 'half-water box in plan, its panel picked');
+    await sound(page, 'half-water enclosure in plan, its panel picked');
     await page.getByRole('button', { name: 'Rest of the floor' }).click();
     await sound(page, 'open water picked');
     await page.goto('/e/demo-dry-wash/ground');
     await page.getByRole('radio', { name: /^Paper at first/ }).waitFor();
-    await sound(page, 'dry box');
+    await sound(page, 'dry enclosure');
     await page.goto('/e/demo-hedge/build');
     await page.getByRole('tab', { name: 'To be made' }).click();
     await page.getByRole('button', { name: 'Add a hole' }).click();
@@ -149,7 +149,9 @@ test('served with the demo, the nature room stands there on the first visit and 
   await expect(page.getByRole('heading', { name: 'The rack is empty' })).toBeVisible();
 });
 
-test('a box too small is told while it is being described, and mended by a click', async ({ page }) => {
+test('an enclosure too small is told while it is being described, and mended by a click', async ({
+  page,
+}) => {
   await page.goto('/new');
   await page.getByRole('combobox', { name: 'Animal' }).fill('monitor');
   await page.getByRole('option').first().click();

@@ -16,7 +16,7 @@ test('a new enclosure from plan to move-in: a gate holds the animal back, a late
   await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Ridge');
   await page.getByRole('link', { name: 'Build' }).click();
   await openPlan(page);
-  const gates = page.getByRole('region', { name: 'Gates before an animal' });
+  const gates = page.getByRole('region', { name: 'Checks before move-in' });
   await expect(gates).toContainText('The animal waits:');
   await expect(gates.locator('[data-gate=crew]')).toHaveAttribute('data-open', 'false');
   await expect(gates.locator('[data-gate=crew]')).toHaveAttribute(
@@ -67,10 +67,10 @@ test('a new enclosure from plan to move-in: a gate holds the animal back, a late
     await shut.click();
     await page.getByRole('button', { name: 'Done today' }).click();
   }
-  await expect(gates).toContainText('Every gate is open');
+  await expect(gates).toContainText('Every check is passed');
   await page.reload();
   await openPlan(page);
-  await expect(gates).toContainText('Every gate is open');
+  await expect(gates).toContainText('Every check is passed');
   await page.locator('[data-step=quarantine]').click();
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Ate on the second day.');
 

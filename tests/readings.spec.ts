@@ -60,7 +60,7 @@ test('a logger’s file: matched once, remembered, taken back; out as CSV and Se
   await expect(point(page, 'branch')).toContainText('°C');
 });
 
-test('readings over time: points picked, moved by keys, a point set in the drawing against the reckoning', async ({
+test('readings over time: points picked, moved by keys, a point set in the drawing against the forecast', async ({
   page,
 }) => {
   await demo(page);
@@ -80,7 +80,7 @@ test('readings over time: points picked, moved by keys, a point set in the drawi
   await point(page, 'air among the cork').getByRole('button').click();
   const card = page.getByRole('region', { name: 'air among the cork' });
   await expect(card).toContainText('By the animal');
-  await expect(card).toContainText(/Reckoned for such a day here: \d+.% to \d+.%/, { timeout: 60_000 });
+  await expect(card).toContainText(/Forecast for such a day here: \d+.% to \d+.%/, { timeout: 60_000 });
   await card.getByRole('button', { name: /^Where air among the cork sits/ }).press('ArrowRight');
   await card.getByRole('textbox', { name: 'Alarm under, %' }).fill('40');
   await card.getByRole('textbox', { name: 'Alarm under, %' }).press('Enter');
@@ -140,11 +140,11 @@ test('the first opinion: what is seen is picked, a veterinarian comes before all
   await expect(page.locator('[data-cause]').first()).toContainText('It is not misted as it should be');
 });
 
-test('animals, equipment and two boxes side by side', async ({ page }) => {
+test('animals, equipment and two enclosures side by side', async ({ page }) => {
   await demo(page);
   await page.goto('/e/demo-bog-shelf/keep?tab=animals');
   await expect(page.getByRole('heading', { name: '4 live here' })).toBeVisible();
-  await page.getByRole('button', { name: 'Another one' }).click();
+  await page.getByRole('button', { name: 'Add animal' }).click();
   const card = page.getByRole('region', { name: 'Vietnamese mossy frog 5' });
   await card.getByRole('textbox', { name: 'Name or number' }).fill('Moss');
   await card.getByRole('textbox', { name: 'Name or number' }).press('Enter');
@@ -154,7 +154,7 @@ test('animals, equipment and two boxes side by side', async ({ page }) => {
   await moss.getByRole('textbox', { name: 'Its number' }).press('Enter');
   await moss.getByRole('combobox', { name: 'Lives in' }).click();
   await page.getByRole('option', { name: 'Limestone' }).click();
-  await expect(page.locator('[data-animal=Moss]')).toContainText('in another box');
+  await expect(page.locator('[data-animal=Moss]')).toContainText('in another enclosure');
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.locator('[data-animal=Moss]')).toContainText('here');
   await page.getByRole('button', { name: 'Sedge' }).click();

@@ -9,8 +9,8 @@ const row = (page: Page, name: RegExp | string) =>
 
 async function made(page: Page, animal: string, size: readonly [string, string, string], name: string) {
   await build(page, animal, size, name);
-  await page.getByRole('link', { name: 'Scape' }).click();
-  await expect(page.getByRole('heading', { name: 'Scape', level: 1 })).toBeVisible();
+  await page.getByRole('link', { name: 'Hardscape' }).click();
+  await expect(page.getByRole('heading', { name: 'Hardscape', level: 1 })).toBeVisible();
 }
 
 async function drag(page: Page, from: { x: number; y: number }, to: { x: number; y: number }) {
@@ -35,8 +35,8 @@ async function placeOf(page: Page, name: RegExp) {
   return { left: Number(left), front: Number(front), up: Number(up), label };
 }
 
-test('a tall climber’s box: from the first layout to one’s own, by mouse', async ({ page }) => {
-  await made(page, 'crested', ['45', '45', '75'], 'Tall box');
+test('a tall climber’s enclosure: from the first layout to one’s own, by mouse', async ({ page }) => {
+  await made(page, 'crested', ['45', '45', '75'], 'Tall enclosure');
   await expect(row(page, /^Root wood/)).toBeVisible();
   await expect(page.locator('[data-finding=no-warm-hide]')).toHaveCount(0);
 
@@ -77,10 +77,10 @@ test('a tall climber’s box: from the first layout to one’s own, by mouse', a
   await expect(page.locator('[data-finding=piece-outside]')).toHaveCount(1);
 });
 
-test('a low burrower’s box by keyboard: moved, sunk, stood on the floor, taken out, brought back', async ({
+test('a low burrower’s enclosure by keyboard: moved, sunk, stood on the floor, taken out, brought back', async ({
   page,
 }) => {
-  await made(page, 'sand boa', ['90', '45', '45'], 'Low box');
+  await made(page, 'sand boa', ['90', '45', '45'], 'Low enclosure');
   const stone = held(page, /^Half round of cork/).first();
   const start = await placeOf(page, /^Half round of cork/);
   await stone.focus();
@@ -105,7 +105,7 @@ test('a low burrower’s box by keyboard: moved, sunk, stood on the floor, taken
   await page.keyboard.press('Enter');
   const finding = page.locator('[data-finding=stone-on-soil]');
   await expect(finding).toContainText('can be dug away');
-  await finding.getByRole('button', { name: 'Stand it on the floor of the box' }).click();
+  await finding.getByRole('button', { name: 'Stand it on the floor of the enclosure' }).click();
   await expect(finding).toHaveCount(0);
   await expect(row(page, /^Boulder/)).toContainText('on the floor');
 
@@ -187,7 +187,7 @@ test('water parts: a fall whose pump is too weak, its hose, the filters, the tri
 });
 
 for (const colorScheme of ['light', 'dark'] as const) {
-  test(`axe finds nothing in Scape, ${colorScheme}`, async ({ browser }) => {
+  test(`axe finds nothing in Hardscape, ${colorScheme}`, async ({ browser }) => {
     test.setTimeout(400_000);
     const context = await browser.newContext({ colorScheme });
     const page = await context.newPage();

@@ -9,7 +9,7 @@ import { Providers } from './Providers';
 
 export const metadata: Metadata = {
   title: 'Rincon',
-  description: 'Plan, reckon and keep living animal enclosures.',
+  description: 'Plan, calculate and keep living animal enclosures.',
   appleWebApp: { capable: true, title: 'Rincon' },
 };
 

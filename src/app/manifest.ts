@@ -5,7 +5,7 @@ export default function manifest(): MetadataRoute.Manifest {
   return {
     name: 'Rincon',
     short_name: 'Rincon',
-    description: 'Plan, reckon and keep living animal enclosures.',
+    description: 'Plan, calculate and keep living animal enclosures.',
     start_url: '/today',
     scope: '/',
     display: 'standalone',

@@ -257,7 +257,7 @@ export const backgrounds: BackgroundKind[] = [
   {
     id: 'lift-out',
     name: 'Lift-out panel',
-    why: 'Foam on a stiff panel that comes out whole: for boxes that must be scrubbed.',
+    why: 'Foam on a stiff panel that comes out whole: for enclosures that must be scrubbed.',
     look: 'foam',
     liftsOut: true,
     rough: true,
@@ -301,7 +301,7 @@ export const backgrounds: BackgroundKind[] = [
         suits: true,
         because: 'misted from the front it dries out behind',
       },
-      { what: 'a dry box', suits: false, because: 'it is a wet wall and stays one' },
+      { what: 'a dry enclosure', suits: false, because: 'it is a wet wall and stays one' },
     ],
     cures: [{ step: 'Moss takes', days: practice(range(28, 84)), fumes: false }],
   },
@@ -328,7 +328,7 @@ export const filters: FilterKind[] = [
   },
   {
     id: 'canister',
-    name: 'Canister outside the box',
+    name: 'Canister outside the enclosure',
     why: 'Much room for carbon and bio media; nothing to see in the water.',
     against: 'Hoses through the wall; a leak is outside.',
     care: 'Open it every 2 to 3 months; new carbon each time, bio media only rinsed in tank water.',

@@ -26,7 +26,7 @@ export const BOARDS: Record<Board, { readonly name: string; readonly text: strin
 
 /** What keeps the wet out, and why one would choose it (common practice). */
 export const SEALS: Record<Seal, { readonly name: string; readonly text: string }> = {
-  none: { name: 'nothing', text: 'For dry boxes with a tray only.' },
+  none: { name: 'nothing', text: 'For dry enclosures with a tray only.' },
   varnish: { name: 'water-based varnish', text: 'Three coats against splashes; not for standing water.' },
   epoxy: { name: 'epoxy resin', text: 'Two coats, watertight and hard; fumes until it has cured for weeks.' },
   liner: { name: 'pond liner', text: 'Folded up the walls, no fumes, can be replaced; hide its folds.' },

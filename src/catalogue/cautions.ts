@@ -12,7 +12,7 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
   },
   stone: {
     title: 'Stone',
-    text: 'On the floor of the box or fixed, never on soil an animal can dig away: it crushes what lies below. Lay something thin and soft between stone and glass, and lift with two hands.',
+    text: 'On the floor of the enclosure or fixed, never on soil an animal can dig away: it crushes what lies below. Lay something thin and soft between stone and glass, and lift with two hands.',
   },
   electric: {
     title: 'Electricity near water',
@@ -44,11 +44,11 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
   },
   panes: {
     title: 'Water against glass',
-    text: 'The pane check is a reckoning, not a rating. The maker’s rating decides; test with plain water outdoors, and stand clear of a full box that leaks.',
+    text: 'The pane check is an estimate, not a rating. The maker’s rating decides; test with plain water outdoors, and stand clear of a full enclosure that leaks.',
   },
   water: {
     title: 'Water',
-    text: 'Fill it with plain water outdoors first and look for leaks. The maker’s rating of the box decides what it may hold.',
+    text: 'Fill it with plain water outdoors first and look for leaks. The maker’s rating of the enclosure decides what it may hold.',
   },
   lifting: {
     title: 'Lifting',
@@ -60,6 +60,6 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
   },
   law: {
     title: 'Permits',
-    text: 'Some kinds are protected or need a permit. Ask the local authority before you buy.',
+    text: 'Some species are protected or need a permit. Ask the local authority before you buy.',
   },
 };

@@ -97,7 +97,7 @@ hazel leaves         | leaf | 2.0  | some   | soft, eaten first
 sweet chestnut leaves| leaf | 1.0  | little | large, stiff, makes hollow layers to hide in
 magnolia leaves      | leaf | 0.6  | little | leathery, holds its shape a year and more
 sea almond leaves    | leaf | 1.5  | some   | tints water; used in pools and on soil
-bamboo leaves        | leaf | 1.1  | some   | light and loose; for dry and half-dry boxes
+bamboo leaves        | leaf | 1.1  | some   | light and loose; for dry and half-dry enclosures
 guava leaves         | leaf | 1.3  | little | stiff and scented; slow to mould
 rotten white wood    | wood | 0.6  | some   | food for millipedes, beetles and isopods
 hardwood branches    | wood | 0.15 | much   | fresh, they mould for weeks; it passes

@@ -53,7 +53,7 @@ export function demoLog(designs: readonly Design[], catalogue: Catalogue, now: n
       write(design, 'call', 3, 21, {
         kind: 'behaviour',
         values: {},
-        text: 'Two males call from the cork after lights out.',
+        text: 'Two males call from the cork after lights off.',
       });
     } else {
       write(design, 'crew', 4, 20, {

@@ -62,7 +62,7 @@ Crotaphytus collaris         | 9   | 14  | 8   | eggs  | 4-10       | in damp sa
 Python regius                | 42  | 36  | 28  | eggs  | 4-10       | in a warm moist hide, brooded            | 31-32 | 55-60   | alone    | weekly | vertebrates             | feeding            | permit
 Heterodon nasicus            | 17  | 30  | 15  | eggs  | 8-20       | in a tub of damp moss                    | 26-29 | 50-65   | alone    | weekly | vertebrates             |                    | venom
 Opheodrys aestivus           | 18  | 20  | 7   | eggs  | 3-8        | in damp rotten wood                      | 25-28 | 35-50   | any      | never  | insects                 |                    |
-Morelia viridis              | 28  | 36  | 18  | eggs  | 10-25      | in a hanging box, brooded                | 29-31 | 45-55   | alone    | rarely | vertebrates             | feeding            | permit
+Morelia viridis              | 28  | 36  | 18  | eggs  | 10-25      | in a hanging nest, brooded                | 29-31 | 45-55   | alone    | rarely | vertebrates             | feeding            | permit
 Testudo hermanni             | 3.5 | 120 | 60  | eggs  | 3-8        | in warm damp earth, 10 cm down           | 30-33 | 55-75   | alone    | rarely | plants                  | males              | permit
 Cuora flavomarginata         | 4   | 84  | 50  | eggs  | 1-3        | in damp soil                             | 27-29 | 70-90   | alone    | rarely | mixed                   | males              | permit
 Terrapene carolina           | 3   | 84  | 50  | eggs  | 3-6        | in damp soil                             | 26-29 | 60-90   | alone    | rarely | mixed                   | males              | permit

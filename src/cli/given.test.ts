@@ -3,7 +3,7 @@ import { catalogue } from '@/catalogue';
 import { applyEdit, Design, proposeDesign } from '@/core/design';
 import { givenBoxes } from './given';
 
-describe('boxes that are given', () => {
+describe('enclosures that are given', () => {
   const all = givenBoxes();
   it('are forty, from 20 cm cubes to rooms, of glass, gauze, timber and plastic, the same each time', () => {
     expect(all).toHaveLength(40);

@@ -90,7 +90,7 @@ describe('the sums of a design', () => {
     },
   );
 
-  it('the demo is what it says: a half-water box, one curing, one growing in, one on paper', () => {
+  it('the demo is what it says: a half-water enclosure, one curing, one growing in, one on paper', () => {
     expect(demoDesigns(catalogue).map((it) => [it.brief.stage, it.ground.method])).toEqual([
       ['inhabited', 'full-water'],
       ['curing', 'bead-bed'],
@@ -330,7 +330,7 @@ describe('findings', () => {
     ]);
   });
 
-  it('where schools differ the other one is named, and a published rule names its source', () => {
+  it('where approaches differ the other one is named, and a published rule names its source', () => {
     for (const [, make] of CASES) {
       for (const it of assess(make(), catalogue).findings) {
         if (it.code.startsWith('drainage-')) expect(it.otherSchool).toBeTruthy();
@@ -532,7 +532,7 @@ describe('edits', () => {
     expect(soil.mix.parts.map((part) => part.parts)).toEqual([63.6, 27.3, 9.1]);
   });
 
-  it('turning a box twice gives it back', () => {
+  it('turning an enclosure twice gives it back', () => {
     const design = build(FROG, { width: 0.5, depth: 0.4, height: 0.7 });
     const turn: EditCall = { edit: 'turnEnclosure', change: {} };
     const once = applyEdit(design, turn, catalogue);

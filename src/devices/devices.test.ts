@@ -22,7 +22,7 @@ const values = (all: readonly NamedReading[], name: string, from = NOW - 5 * HOU
     .map((it) => it.value);
 const mean = (all: readonly number[]) => all.reduce((sum, it) => sum + it, 0) / all.length;
 
-describe('the simulated box', () => {
+describe('the simulated enclosure', () => {
   const sound = box().since(0, NOW);
   it('remembers two days by five minutes, of three probes, the same each time it is asked', () => {
     expect(of(sound, 'hub/warm/air')).toHaveLength(MEMORY / EVERY + 1);
@@ -78,7 +78,7 @@ describe('what the server answers', () => {
   const put = () =>
     ask(`${hedge.id}?zone=0`, { method: 'PUT', body: writeSingle(hedge, NO_OWN_ROWS, new Date(NOW)) });
 
-  it('readings as SenML once the box is there; before, what to do', async () => {
+  it('readings as SenML once the enclosure is there; before, what to do', async () => {
     await ask(hedge.id, { method: 'DELETE' });
     const missing = await ask(`${hedge.id}/hub`);
     expect(missing.status).toBe(404);

@@ -49,7 +49,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
     if (request.method === 'DELETE') return json({ removed: boxes().delete(id) });
   }
   const box = boxes().get(id);
-  if (!box) return fault(404, 'no such box is on the bench. Put it there first');
+  if (!box) return fault(404, 'no such enclosure is on the bench. Put it there first');
   const now = serverNow();
   const url = new URL(request.url);
   switch (`${request.method} ${[device, part].filter(Boolean).join('/')}`) {
@@ -80,7 +80,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
       return senml([box.uvIndex(now)]);
     case 'GET scale': {
       const weight = box.weigh(now);
-      return weight ? senml([weight]) : fault(409, 'nothing lives in this box that could be weighed');
+      return weight ? senml([weight]) : fault(409, 'nothing lives in this enclosure that could be weighed');
     }
     case 'PUT faults': {
       const asked = Faults.safeParse(await request.json().catch(() => null));

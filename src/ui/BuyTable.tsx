@@ -9,10 +9,9 @@ import { useState } from 'react';
 import { priceKey, type Buying, type BuyPack, type BuyRow, type Measure, type Shop } from '@/core/buying';
 import type { Pack } from '@/core/catalogue';
 import type { Purchase } from '@/core/ground';
-import { bag, length, mass } from '@/core/units';
+import { capital, counted, bag, length, mass } from '@/core/units';
 import { TableCard } from './TableCard';
 import type { Reader } from './units';
-import { capital } from './words';
 
 export const SHOP_WORD: Record<Shop, string> = {
   building: 'Building supplies',
@@ -45,7 +44,7 @@ export function amountWords(measure: Measure, amount: number, { write }: Reader)
     case 'area':
       return `${amount.toFixed(2)} m²`;
     case 'sheets':
-      return `${amount} ${amount === 1 ? 'sheet' : 'sheets'}`;
+      return `${counted(amount, 'sheet')}`;
     case 'count':
       return String(Math.round(amount * 100) / 100);
   }
@@ -112,7 +111,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <Typography variant="h2" component="p">
-          {buying.price.toFixed(2)} in {buying.byShop.length} {buying.byShop.length === 1 ? 'shop' : 'shops'}
+          {buying.price.toFixed(2)} in {counted(buying.byShop.length, 'shop')}
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1, minWidth: 240 }}>
           Prices in italics are typical, from memory: write in what the shop asks.
@@ -238,7 +237,9 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
       </td>
       <td className="number">
         {amountWords(row.measure, row.needed, reader)}
-        {row.there > 1e-9 && <Box sx={small}>{amountWords(row.measure, row.there, reader)} in the box</Box>}
+        {row.there > 1e-9 && (
+          <Box sx={small}>{amountWords(row.measure, row.there, reader)} in the enclosure</Box>
+        )}
         {row.fromShelf > 0 && (
           <Box sx={small}>{amountWords(row.measure, row.fromShelf, reader)} from the shelf</Box>
         )}

@@ -101,7 +101,7 @@ export function ClashDialog({ clashes, catalogue, onChoose, onCancel }: Props) {
         })}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onCancel}>Read nothing in</Button>
+        <Button onClick={onCancel}>Cancel</Button>
         <Button variant="contained" onClick={() => onChoose(which)}>
           Read it in
         </Button>

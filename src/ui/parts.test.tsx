@@ -109,7 +109,7 @@ describe('the ledger', () => {
     };
     // What is not known yet is not called good.
     expect(drawn({ at: 'calculating' })).toContain('Being calculated');
-    expect(drawn({ at: 'calculating' })).not.toMatch(/nothing to mend|holds/i);
+    expect(drawn({ at: 'calculating' })).not.toMatch(/nothing to fix|holds/i);
     const text = drawn({ at: 'failed', message: 'the air would come to 99 °C' });
     expect(text).toContain('Cannot be calculated');
     expect(text).toContain(buying.price.toFixed(2));

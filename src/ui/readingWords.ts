@@ -13,7 +13,7 @@ export const QUANTITY_WORD: Record<ReadQuantity, string> = {
 export const PLACE_WORD: Record<MeasuringPlace, string> = {
   warm: 'Warm side',
   cool: 'Cool side',
-  basking: 'Basking place',
+  basking: 'Basking spot',
   canopy: 'Up in the branches',
   hide: 'In a hide',
   soil: 'In the soil',

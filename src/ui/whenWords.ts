@@ -1,4 +1,5 @@
 import { rrulestr, type When } from '@/core/care';
+import { counted } from '@/core/units';
 
 /** When care is due, as one says it. */
 export function whenWords(when: When): string {
@@ -15,7 +16,7 @@ export function whenWords(when: When): string {
 
 /** Days as weeks or months, as one says it. */
 export function daysWord(days: number): string {
-  if (days < 14) return `${Math.round(days)} days`;
-  if (days < 100) return `${Math.round(days / 7)} weeks`;
-  return `${Math.round(days / 30.44)} months`;
+  if (days < 14) return counted(days, 'day');
+  if (days < 100) return counted(days / 7, 'week');
+  return counted(days / 30.44, 'month');
 }

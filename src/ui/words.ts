@@ -1,4 +1,4 @@
-import { materialOf, type Basis, type Catalogue } from '@/core/catalogue';
+import { many, materialOf, type Basis, type Catalogue } from '@/core/catalogue';
 import type { Plant, RegionName } from '@/core/catalogue';
 import type { Layer, LayerKind, Method, Stage } from '@/core/design';
 import type { Finding, Severity } from '@/core/findings';
@@ -16,14 +16,14 @@ export const BASIS_WORD: Record<Basis | 'computed', string> = {
 };
 
 export const SEVERITY_WORD: Record<Severity, string> = {
-  severe: 'Mend this',
-  look: 'Look at this',
+  severe: 'Fix this',
+  look: 'Check this',
   note: 'Good to know',
   fine: 'Fine',
 };
 
 export const METHOD_WORD: Record<Method, { readonly name: string; readonly why: string }> = {
-  'bead-bed': { name: 'Bead bed', why: 'Water waits under the soil.' },
+  'bead-bed': { name: 'Clay-pebble layer', why: 'Water waits under the soil.' },
   'raised-panel': { name: 'Raised panel', why: 'Lighter; holds more water.' },
   'foam-grid': {
     name: 'Foam and grid',
@@ -71,8 +71,9 @@ export function layerName(layer: Layer, catalogue: Catalogue): string {
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** One animal or several: “3 green anoles”. */
-export const counted = (count: number, name: string): string => (count === 1 ? name : `${count} ${name}s`);
+/** One animal or several: “green anole”, “3 green anoles”. */
+export const animalsWord = (count: number, english: string): string =>
+  count === 1 ? english : `${count} ${many(english)}`;
 
 /** The places outside an enclosure, in order. */
 export const OUTER_PLACES = (current: string) =>
@@ -126,6 +127,3 @@ export const FORM_WORD: Record<Plant['form'], string> = {
   floating: 'floats',
   succulent: 'dry soil',
 };
-
-/** With a capital, for the head of a line. */
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -34,7 +34,7 @@ describe('the room', () => {
 });
 
 describe('the space', () => {
-  it('by hand: a lone kind counts each further one, a pairing kind from the third on', () => {
+  it('by hand: a lone species counts each further one, a pairing species from the third on', () => {
     const gecko = animal('hemitheconyx-caudicinctus'); // alone, 60 × 40 cm, half more for each
     expect(spaceNeed(gecko, 1).floor).toBeCloseTo(0.24, 12);
     expect(spaceNeed(gecko, 3).floor).toBeCloseTo(0.24 * 2, 12);
@@ -42,7 +42,7 @@ describe('the space', () => {
     expect(spaceNeed(anole, 2).floor).toBeCloseTo(0.16, 12);
     expect(spaceNeed(anole, 4).floor).toBeCloseTo(0.16 * 1.3, 12);
   });
-  it('the box taken when none is known fits every kind in every number, in steps of 5 cm', () => {
+  it('the enclosure taken when none is known fits every species in every number, in steps of 5 cm', () => {
     for (const row of catalogue.animals) {
       for (const count of [1, 2, 5]) {
         const size = proposeSize(row, count);
@@ -75,7 +75,7 @@ describe('a proposal follows animal and room', () => {
       propose('furcifer-pardalis', 'dry', { width: 0.6, depth: 0.6, height: 1.2 }).enclosure.material,
     ).toBe('glass');
   });
-  it('wet kinds stand on drainage and are moistened throughout; dry kinds on none, damp only below', () => {
+  it('wet species stand on drainage and are moistened throughout; dry species on none, damp only below', () => {
     for (const row of catalogue.animals) {
       const design = propose(row.id, 'middle', null);
       const wet = row.ground.value === 'wet' || row.ground.value === 'half-water';
@@ -104,7 +104,7 @@ describe('a proposal follows animal and room', () => {
 describe('moistening', () => {
   const wet = propose('dendrobates-tinctorius', 'middle');
   const water = (design: Design): number => assess(design, catalogue).waterToMixIn;
-  it('the strict school mixes in less than the generous one', () => {
+  it('the strict approach mixes in less than the generous one', () => {
     expect(
       water(applyEdit(wet, { edit: 'setSqueeze', change: { squeeze: 'strict' } }, catalogue)),
     ).toBeLessThan(water(wet));

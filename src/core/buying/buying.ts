@@ -312,7 +312,14 @@ function counted(
     for (const piece of design.scape.pieces) {
       const kind = findPieceKind(catalogue, piece.kind);
       if (kind && kind.price.value > 0 && fresh('piece', piece.id))
-        add(wareKey('piece', kind.id), shopOfPiece(kind), kind.price.value, design.name, 1, 'sizes in Scape');
+        add(
+          wareKey('piece', kind.id),
+          shopOfPiece(kind),
+          kind.price.value,
+          design.name,
+          1,
+          'sizes in Hardscape',
+        );
     }
     // What goes on and off together hangs on one timer.
     const timers = new Set<string>();

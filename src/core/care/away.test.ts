@@ -33,7 +33,7 @@ describe('while the keeper is away', () => {
     expect(of([rule({ sitter: false })])).toEqual([]);
     expect(of([rule({ paused: true })])).toEqual([]);
   });
-  it('of the demo: a few things a day in boxes that are lived in or grow', () => {
+  it('of the demo: a few things a day in enclosures that are lived in or grow', () => {
     const bog = demoDesigns(catalogue).find((it) => it.id === 'demo-bog-shelf')!;
     const days = awayDays(careNow(bog, catalogue), new Map(), '2026-06-01', '2026-08-01', '2026-08-07');
     expect(days).toHaveLength(7);
@@ -59,7 +59,7 @@ describe('a lamp by its meter', () => {
     expect(daysOfUvLeft(series([0, 2], [60, 0.8]), 1)).toBe(0);
     expect(daysOfUvLeft(series([60, 0.8]), 1)).toBe(0);
   });
-  it('by the log of a box with a UV lamp: only readings since it was fitted count', () => {
+  it('by the log of an enclosure with a UV lamp: only readings since it was fitted count', () => {
     const hedge = demoDesigns(catalogue).find((it) => it.id === 'demo-hedge')!;
     const fitted = {
       ...hedge,

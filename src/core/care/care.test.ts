@@ -8,7 +8,7 @@ const proposed = (animal: string | null, ...calls: readonly EditCall[]): Design 
   firstDesign(animal, 'middle', calls);
 const ids = (design: Design): string[] => careRules(design, catalogue).map((it) => it.id);
 
-describe('what keeps a box going', () => {
+describe('what keeps an enclosure going', () => {
   it('for every animal there is a look, food, cleaning and a weight; each says why, and when it is due', () => {
     const box = proposed('anolis-carolinensis');
     for (const animal of catalogue.animals) {

@@ -140,7 +140,12 @@ describe('care as its keeper changed it', () => {
       { edit: 'changeCare', change: { rule: 'prune', change: { paused: true } } },
       {
         edit: 'addCare',
-        change: { what: ' Turn the box ', why: 'even light', when: { by: 'since', days: 90 }, sitter: false },
+        change: {
+          what: ' Turn the enclosure ',
+          why: 'even light',
+          when: { by: 'since', days: 90 },
+          sitter: false,
+        },
       },
     );
     expect(of(changed, 'glass')).toMatchObject({
@@ -149,7 +154,7 @@ describe('care as its keeper changed it', () => {
       own: true,
     });
     expect(of(changed, 'prune')).toMatchObject({ paused: true, own: false });
-    expect(of(changed, 'own-1')).toMatchObject({ what: 'Turn the box', own: true });
+    expect(of(changed, 'own-1')).toMatchObject({ what: 'Turn the enclosure', own: true });
     const back = edit(
       changed,
       { edit: 'changeCare', change: { rule: 'glass', change: { when: null, reason: '' } } },

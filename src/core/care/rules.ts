@@ -60,7 +60,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
           id,
           group: 'water',
           what: 'Mist by hand',
-          why: 'Before lights out the leaves drink and dry; the animal licks drops.',
+          why: 'Before lights off the leaves drink and dry; the animal licks drops.',
           when: inMonths(daily(plan.everyDays), months),
           amount: [plan.times.map((it) => `${it.seconds} pulls at ${clock(it.at)}`).join(', ')],
           minutes: 2 * plan.times.length,
@@ -71,7 +71,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       id: 'seasons',
       group: 'equipment',
       what: 'Change over the settings of the season',
-      why: 'What is set for a part of the year holds the box only then, and forecast and verdict count on it.',
+      why: 'What is set for a part of the year holds the enclosure only then, and forecast and verdict count on it.',
       when: yearly(...changeOvers(design)),
       amount: seasonsSaid(design),
       minutes: 5,
@@ -207,8 +207,8 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
     add({
       id: 'cultures',
       group: 'crew',
-      what: 'Feed and air the cultures beside the box',
-      why: 'The crew of the next box, and of this one if it dies out.',
+      what: 'Feed and air the cultures beside the enclosure',
+      why: 'The crew of the next enclosure, and of this one if it dies out.',
       when: after(7),
       minutes: 5,
     });

@@ -1,3 +1,4 @@
 export * from './types';
 export * from './lookup';
 export * from './report';
+export * from './names';

@@ -82,7 +82,7 @@ describe('a design as the engine takes it', () => {
   });
 });
 
-describe('findings of what is fitted', () => {
+describe('findings of what is installed', () => {
   const codes = (edits: readonly EditCall[], animal = GECKO): readonly string[] =>
     assess(made(animal, edits), catalogue).findings.map((it) => it.code);
   it.each<[string, readonly EditCall[]]>([
@@ -169,7 +169,7 @@ describe('findings of what is fitted', () => {
 });
 
 describe('drills', () => {
-  it('a heat wave passes the limit of a box that is warm already; nobody for a week leaves the dish dry', () => {
+  it('a heat wave passes the limit of an enclosure that is warm already; nobody for a week leaves the dish dry', () => {
     const design = made(GECKO);
     const wave = drill('heat-wave', design, catalogue, 'summer', 1);
     expect(wave.limits.find((it) => it.what === 'too hot')?.after).not.toBeNull();
@@ -183,7 +183,7 @@ describe('drills', () => {
 });
 
 describe('hides', () => {
-  it('a box of wet moss stays near 99 %, drier the wider its way in; the same number wherever it is asked', () => {
+  it('a box of wet moss stays near 99 %, drier the wider its entrance; the same number wherever it is asked', () => {
     const design = made(GECKO);
     const moist = design.scape.pieces.find((it) => it.moist && it.entrance !== null)!;
     const wide = (entrance: number): Design => ({

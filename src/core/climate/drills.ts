@@ -294,7 +294,7 @@ const opened: Remedy = {
   change: (design) => (design.enclosure.topCover > 0.1 ? withBox(design, { topCover: 0 }) : null),
 };
 const lagged: Remedy = {
-  what: 'Blankets round the box',
+  what: 'Blankets round the enclosure',
   // Like a centimetre of felt on every wall.
   change: (design) =>
     withBox(design, {

@@ -299,7 +299,7 @@ describe('the physics', () => {
   });
 });
 
-describe('must hold, over random boxes', () => {
+describe('must hold, over random enclosures', () => {
   const runs = { numRuns: 8, endOnFailure: true };
 
   it('water and heat close over a year to 1e-9', () => {
@@ -310,7 +310,7 @@ describe('must hold, over random boxes', () => {
     expect(year.water.in).toBeGreaterThan(20);
   });
 
-  it('and over days, whatever the box', () => {
+  it('and over days, whatever the enclosure', () => {
     fc.assert(
       fc.property(told, (it) => {
         const found = run(fitted(it), 3);
@@ -440,7 +440,7 @@ describe('must hold, over random boxes', () => {
     );
   });
 
-  it('an all-mesh box lies near the room', () => {
+  it('an all-mesh enclosure lies near the room', () => {
     const bare = fitted({ cover: 0 });
     const box: BoxModel = {
       ...bare,

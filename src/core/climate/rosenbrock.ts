@@ -185,7 +185,7 @@ export class Stepper {
           if (Number.isNaN(off)) break;
         }
         if (Number.isNaN(error))
-          throw new Error(`the sums of the box went out of bounds at ${t.toFixed(0)} s`);
+          throw new Error(`the sums of the enclosure went out of bounds at ${t.toFixed(0)} s`);
         error /= looser;
         const grow = error > 0 ? 0.85 / Math.sqrt(error) : 4;
         // Where the second stage takes back what the first gave, a law bends between the two (soil near saturation): such

@@ -64,7 +64,7 @@ const theta = (box: BoxModel, y: Float64Array, column: Column, nodeAt: number): 
   y[AT.soilWater(column, nodeAt)]! /
   (998 * box.columns[column].area * box.columns[column].soil[nodeAt]!.thickness);
 
-describe('no box runs away', () => {
+describe('no enclosure runs away', () => {
   it('a mesh cage with 19 W in it stays near its room, at every leaf area', () => {
     const design = made('anolis-carolinensis', 'humid');
     const { run, answers } = day(design);
@@ -242,7 +242,7 @@ describe('water under and in the soil', () => {
 
 describe('light, heat of lamps and UV', () => {
   const GECKO = 'goniurosaurus-hainanensis';
-  it('twenty watts of diodes over gauze warm the box: by about a kelvin by day, not by none', () => {
+  it('twenty watts of diodes over gauze warm the enclosure: by about a kelvin by day, not by none', () => {
     const bar = (power: number): Design => {
       const design = made(GECKO, 'middle', [
         { edit: 'clearDevices', change: {} },
@@ -315,7 +315,7 @@ describe('the cycle of the mist, one definition of place, energy', () => {
         },
       },
     ]);
-  it('a box misted every third day is told over three: a third of the litres a day, fewer damp hours', () => {
+  it('an enclosure misted every third day is told over three: a third of the litres a day, fewer damp hours', () => {
     const [one, three] = [day(every(1)), day(every(3))];
     expect(three.run.days).toBe(3);
     expect(three.run.t.at(-1)).toBe(3 * 86_400);
@@ -352,8 +352,8 @@ describe('the cycle of the mist, one definition of place, energy', () => {
   });
 });
 
-describe('a box turned on its end', () => {
-  it('takes its lamps, nozzles, vents and probes with it: all inside, none longer than the box', () => {
+describe('an enclosure turned on its end', () => {
+  it('takes its lamps, nozzles, vents and probes with it: all inside, none longer than the enclosure', () => {
     const design = made(
       'goniurosaurus-hainanensis',
       'middle',
@@ -385,7 +385,7 @@ describe('a box turned on its end', () => {
 const HAND = { temperatures: [23.5, 21.8, 20.2], humidity: 67 };
 
 describe('held against closed forms', () => {
-  it('a closed box of known UA: ΔT = P·(1/(h·A) + 1/UA) in each quarter, within 1 %', () => {
+  it('a closed enclosure of known UA: ΔT = P·(1/(h·A) + 1/UA) in each quarter, within 1 %', () => {
     const bare = boxOf({ leaves: 0, poolArea: 0 });
     const box: BoxModel = {
       ...bare,
@@ -417,7 +417,7 @@ describe('held against closed forms', () => {
     expect((it.series.air0.at(-1)! - 21) / byHand).toBeCloseTo(1, 2);
   });
 
-  it('the box worked by hand in docs/model.md, term by term: within 1.5 K and 5 points', () => {
+  it('the enclosure worked by hand in docs/model.md, term by term: within 1.5 K and 5 points', () => {
     // 60 × 45 × 60 cm of glass over 10 cm of wet soil, 12 W in its air, a fan that draws 0.4 L/s; room 21 °C, 50 %.
     const bare = boxOf({ leaves: 0, poolArea: 0, theta: 0.6, litter: 0, cover: 1 });
     const soilArea = 2 * bare.columns[0].area;
@@ -487,7 +487,7 @@ describe('held against closed forms', () => {
     expect(Math.round(100 * humidity)).toBe(HAND.humidity);
   });
 
-  it('its Jacobian is that of its equations, in boxes of every sort and states from dry to flooded', () => {
+  it('its Jacobian is that of its equations, in enclosures of every sort and states from dry to flooded', () => {
     const told = fc.record({
       cover: fc.double({ min: 0, max: 1, noNaN: true }),
       leaves: fc.double({ min: 0, max: 1.5, noNaN: true }),
@@ -587,7 +587,7 @@ describe('whatever is built', () => {
     expect(it.heat.off).toBeLessThan(1e-11);
     expect(box.cells).toHaveLength(4);
   };
-  it('every kind in three rooms and four seasons: nothing trips, nothing leaks', () => {
+  it('every species in three rooms and four seasons: nothing trips, nothing leaks', () => {
     for (const animal of catalogue.animals)
       for (const kind of ['dry', 'middle', 'humid'] as const) {
         const design = made(animal.id, kind);

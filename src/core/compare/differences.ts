@@ -67,7 +67,7 @@ function linesOf(
   }
   for (const [name, count] of plants) put('living', name, [String(count)]);
   for (const it of living.crew)
-    put('living', findCrew(catalogue, it.kind)?.english ?? it.kind, [`${it.count} let in`]);
+    put('living', findCrew(catalogue, it.kind)?.english ?? it.kind, [`${it.count} introduced`]);
   const devices = new Map<string, number>();
   for (const it of climate.devices) {
     const name = findDeviceKind(catalogue, it.kind)?.name ?? it.name;

@@ -131,11 +131,11 @@ export function whatItShows(asked: {
   const weeks = (shared.to - shared.from) / WEEK;
   if (differences === 0)
     said.push(
-      'The designs are alike: whatever differs came from the boxes, the room or the keeper, and shows how far chance goes.',
+      'The designs are alike: whatever differs came from the enclosures, the room or the keeper, and shows how far chance goes.',
     );
   else if (differences === 1)
     said.push(
-      'They differ in one thing. What came out differently may come from it; one box of each kind cannot prove it.',
+      'They differ in one thing. What came out differently may come from it; one enclosure of each kind cannot prove it.',
     );
   else
     said.push(
@@ -143,11 +143,11 @@ export function whatItShows(asked: {
     );
   if (boxes === 2)
     said.push(
-      'One box of each is one throw of the dice: plants and animals differ by themselves. Three of each would say more.',
+      'One enclosure of each is one throw of the dice: plants and animals differ by themselves. Three of each would say more.',
     );
   if (weeks < 8)
     said.push(
-      `${weeks < 1.5 ? 'About a week' : `${Math.round(weeks)} weeks`} in common: too short for plants, crew and moulds, long enough for warmth and humidity.`,
+      `${weeks < 1.5 ? 'About a week' : `${Math.round(weeks)} weeks`} in common: too short for plants, crew and moulds, long enough for temperature and humidity.`,
     );
   if (asked.starts) said.push('They did not start on the same day: they stand at different ages.');
   if (asked.rooms) said.push('Their rooms differ, and a room makes much of a climate.');

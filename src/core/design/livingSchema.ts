@@ -37,7 +37,7 @@ const count = z.number().int().min(0).max(500);
 export const Living = z.strictObject({
   /** Only plants of this part of the world; null: of any. */
   region: Region.nullable(),
-  plants: z.array(Planted).max(200, 'a box holds at most 200 plants'),
+  plants: z.array(Planted).max(200, 'an enclosure holds at most 200 plants'),
   /** Which school of crew is followed. */
   school: z.enum(['springtails-isopods', 'beetles', 'roaches-earwigs', 'none']),
   crew: z

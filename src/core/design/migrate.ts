@@ -11,7 +11,7 @@ interface Migration {
 const MIGRATIONS: readonly Migration[] = [
   {
     from: 1,
-    name: 'how fresh soil is moistened; enclosures put away',
+    name: 'how fresh soil is moistened; enclosures archived',
     // Version 1 moistened all of the soil, to one fixed content between the two schools.
     up: (document) => ({
       ...document,
@@ -25,7 +25,7 @@ const MIGRATIONS: readonly Migration[] = [
   },
   {
     from: 2,
-    name: 'regions, outlets, what panels stand on, how a box is made',
+    name: 'regions, outlets, what panels stand on, how an enclosure is made',
     up: (document) => {
       const enclosure = document.enclosure as Record<string, unknown> | undefined;
       const { drainBore, ...ground } = (document.ground ?? {}) as Record<string, unknown>;
@@ -66,7 +66,7 @@ const MIGRATIONS: readonly Migration[] = [
   },
   {
     from: 3,
-    name: 'what stands in the box: background, wood, stone, water parts',
+    name: 'what stands in the enclosure: background, wood, stone, water parts',
     up: (document) => ({
       scape: {
         warm: 'right',
@@ -110,7 +110,7 @@ const MIGRATIONS: readonly Migration[] = [
   },
   {
     from: 5,
-    name: 'plants, crew, company and moving in',
+    name: 'plants, crew, group and moving in',
     up: (document) => ({
       living: {
         region: null,

@@ -130,7 +130,7 @@ export const Scape = z.strictObject({
   /** Side the lamps will warm. */
   warm: z.enum(['left', 'right']),
   backgrounds: z.array(Background).max(6),
-  pieces: z.array(Piece).max(200, 'a box holds at most 200 pieces'),
+  pieces: z.array(Piece).max(200, 'an enclosure holds at most 200 pieces'),
   /** From the top of the box to the shelf or ceiling above it; null when not known. */
   above: metres.nullable(),
   /** Water run for a day before the soil went in, and again after: the day it was found tight. */

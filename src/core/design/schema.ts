@@ -196,9 +196,9 @@ const Ground = z.strictObject({
   /** Share of the soil's depth, from below, that is moistened; the rest goes in as it was bought. */
   moistShare: share,
   /** From the floor up. */
-  layers: z.array(Layer).max(60, 'a box holds at most 60 layers'),
+  layers: z.array(Layer).max(60, 'an enclosure holds at most 60 layers'),
   /** Parts of the floor that differ; a later one lies over an earlier one. */
-  regions: z.array(Region).max(24, 'a box holds at most 24 regions'),
+  regions: z.array(Region).max(24, 'an enclosure holds at most 24 regions'),
   /** Wood, stone and the like sunk into a layer: what it displaces, m³, and weighs, kg. */
   sunk: z
     .array(

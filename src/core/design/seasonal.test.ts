@@ -239,7 +239,7 @@ describe('what a part of the year does', () => {
   });
 });
 
-describe('care of a box set by season', () => {
+describe('care of an enclosure set by season', () => {
   const misted: Design = {
     ...geckos,
     climate: {

@@ -96,7 +96,7 @@ describe('cases made by the simulator, with noise, holes and double faults', () 
     expect(own.filter((it) => it.verdict === 'cannot tell').length / own.length).toBeLessThan(0.25);
     expect(right / own.length, unseen ? '' : report(own)).toBeGreaterThanOrEqual(0.8);
   });
-  it('in healthy boxes no cause is named in at least 9 of 10', () => {
+  it('in healthy enclosures no cause is named in at least 9 of 10', () => {
     const found = healthy.map((told, index) =>
       judge(caseOf({ ...told, catalogue, seed: 1000 + index, room: index % 4 === 1 })),
     );
@@ -151,7 +151,7 @@ describe('what is seen', () => {
     expect(first!.vet).toMatch(/veterinarian/);
     expect(first!.evidence.map((it) => it.words).join()).toMatch(/20 % less/);
   });
-  it('mould in a young box passes; in an old one without a crew it lacks springtails', () => {
+  it('mould in a young enclosure passes; in an old one without a crew it lacks springtails', () => {
     const young = { ...bog, brief: { ...bog.brief, stage: 'growing-in' as const, since: '2026-11-01' } };
     expect(ask(['mould'], [], young).causes[0]!.id).toBe('fresh-wood');
     const old = {

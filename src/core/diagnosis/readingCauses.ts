@@ -44,7 +44,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
   const side = Math.abs(w) > 0.3 ? oneSided(facts) / w : 0;
   const heatLamp = kinds.some((it) => it?.group === 'heat' && it.form === 'bulb');
   const lampsSay = lampsGone
-    ? read('The warmth the lamps bring by day is missing', facts.dailyRise > 2.5 ? 2.2 : 1.2)
+    ? read('The heat the lamps bring by day is missing', facts.dailyRise > 2.5 ? 2.2 : 1.2)
     : lampsMissing === null
       ? null
       : read('By day it grows warm as before', -3.5);
@@ -114,7 +114,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
         isDrier
           ? read('It is drier than at these hours before', 1)
           : read('It is no drier than before', noMist ? -1 : -2),
-        lampsGone ? read('The lamps’ warmth is missing too', -1.5) : null,
+        lampsGone ? read('The lamps’ heat is missing too', -1.5) : null,
       ],
       check: 'Watch a misting: bottle, pump, every nozzle, the timer. Lime closes nozzles one by one.',
       change: 'Fill the bottle, clean the nozzles, or mist by hand until it runs again.',
@@ -159,7 +159,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
                 ? read('and no cooler', 0.5)
                 : null,
         slower(facts) ? read('It dries off more slowly after a misting', 0.8) : null,
-        fan ? drawn('A fan is fitted', 0.2) : null,
+        fan ? drawn('A fan is installed', 0.2) : null,
         alone,
       ],
       check: 'Hold a strip of paper before each vent; look for litter, webs or a cloth on the gauze.',
@@ -210,9 +210,9 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
             : read('The room is not', -2),
         alone,
       ],
-      check: 'Measure the room where the box stands, out of the lamps’ warmth. Does sun fall on it?',
+      check: 'Measure the room where the enclosure stands, out of the lamps’ heat. Does sun fall on it?',
       change:
-        'Shade, air the room by night, lamps off at noon. A closed box in the sun overheats in minutes.',
+        'Shade, air the room by night, lamps off at noon. A closed enclosure in the sun overheats in minutes.',
     },
     {
       id: 'heat-off',
@@ -221,7 +221,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       evidence: [
         coldSays,
         noMist ? read('but nothing is misted either', -1) : null,
-        lampsGone ? read('the lamps’ warmth is missing as well', heatLamp ? 0.4 : -0.6) : null,
+        lampsGone ? read('the lamps’ heat is missing as well', heatLamp ? 0.4 : -0.6) : null,
         side > 0.1
           ? read('on the warm side more than on the cool one', 1.2)
           : w < -usualWarmth
@@ -244,7 +244,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       evidence: [
         coldSays,
         side > 0.1 ? read('but on the warm side more than on the cool one', -1) : null,
-        lampsGone ? read('but the lamps’ warmth is missing', -1.5) : null,
+        lampsGone ? read('but the lamps’ heat is missing', -1.5) : null,
         noMist ? read('and nothing is misted', -1) : null,
         roomWarmer === null
           ? null
@@ -252,8 +252,8 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
             ? read('The room is colder too', 3)
             : read('The room is not', -2),
       ],
-      check: 'Measure the room where the box stands, by night too.',
-      change: 'Heat the room, or the box by a thermostat.',
+      check: 'Measure the room where the enclosure stands, by night too.',
+      change: 'Heat the room, or the enclosure by a thermostat.',
     },
     {
       id: 'room-dry',
@@ -272,7 +272,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
             ? read('though it is misted as before', 1.2)
             : null,
         w > usualWarmth ? read('but it is warmer, and warmer air is drier', -1.5) : null,
-        lampsGone ? read('but the lamps’ warmth is missing', -1) : null,
+        lampsGone ? read('but the lamps’ heat is missing', -1) : null,
       ],
       check: 'Measure the room’s humidity. Heating in winter and a fan in summer dry it.',
       change: 'Cover more of the top, or mist longer in the evening: try both in Climate first.',

@@ -52,7 +52,7 @@ export const ROWS: readonly Row[] = [
     what: 'The animal needs a veterinarian',
     prior: 9,
     evidence: () => [],
-    check: 'Keep it quiet, at the cool end of its warmth, with water. Give nothing.',
+    check: 'Keep it quiet, at the cool end of its temperature range, with water. Give nothing.',
     change: 'Call now, and take a fresh dropping and the record of its weight with you.',
     vet: VET,
     caution: 'hygiene',
@@ -225,7 +225,7 @@ export const ROWS: readonly Row[] = [
       within(it.since('feed'), 3) && saw('Fed in the last days', 0.3),
     ],
     check: 'What is left in the dish in the morning?',
-    change: 'Feed less, lift droppings, cull or take some for another box.',
+    change: 'Feed less, lift droppings, cull or take some for another enclosure.',
   },
   {
     id: 'wet-surface',
@@ -263,9 +263,9 @@ export const ROWS: readonly Row[] = [
       it.signs.has('leggy') && drawn('They reach for light', 1.4),
       !it.design.climate.devices.some(
         (own) => own.kind.includes('led') || own.kind.includes('tube') || own.kind.includes('bar'),
-      ) && drawn('No plant lamp is fitted', 1),
+      ) && drawn('No plant lamp is installed', 1),
     ],
-    check: 'Climate draws plant light over the box: what reaches the leaves?',
+    check: 'Climate draws plant light over the enclosure: what reaches the leaves?',
     change: 'A stronger lamp, or longer; or plants that ask for less.',
   },
   {
@@ -315,7 +315,7 @@ export const ROWS: readonly Row[] = [
       isDry(it) && read('It is drier than it was', 1.4),
       it.signs.has('dry') && read('It is dry', 0.6),
       findAnimal(it.catalogue, it.design.brief.animal)?.moistHide?.value === true &&
-        drawn('Its kind wants a moist hide', 0.6),
+        drawn('Its species wants a moist hide', 0.6),
     ],
     check: 'Toes, tail tip and eyes: is skin left there?',
     change: 'A moist hide near 99 %, and mist in the evening. Never pull at skin.',
@@ -368,8 +368,8 @@ export const ROWS: readonly Row[] = [
         !it.signs.has('cold') &&
         read('It is as warm as before', -1.2),
     ],
-    check: 'Measure the warm side and the basking place, by day.',
-    change: 'Bring the warmth back first; food after.',
+    check: 'Measure the warm side and the basking spot, by day.',
+    change: 'Bring the temperature back first; food after.',
   },
   {
     id: 'disturbed',
@@ -396,7 +396,7 @@ export const ROWS: readonly Row[] = [
       it.design.brief.count === 1 && drawn('It lives alone', -5),
     ],
     check: 'Watch a meal; weigh each of them every week.',
-    change: 'Feed apart, or give it a box of its own.',
+    change: 'Feed apart, or give it an enclosure of its own.',
   },
   {
     id: 'ill',
@@ -419,7 +419,7 @@ export const ROWS: readonly Row[] = [
     },
     check: 'Weigh it. Look at droppings, eyes, mouth and skin.',
     change: 'Take a fresh dropping to a veterinarian.',
-    vet: 'A tenth of its weight lost, or no food for longer than its kind goes without: call a veterinarian.',
+    vet: 'A tenth of its weight lost, or no food for longer than its species goes without: call a veterinarian.',
     caution: 'hygiene',
   },
 ];

@@ -111,7 +111,7 @@ describe('outside', () => {
   });
 });
 
-describe('a box to be made', () => {
+describe('an enclosure to be made', () => {
   const area = (pieces: readonly Piece[], of: Piece['of']): number =>
     pieces.filter((it) => it.of === of).reduce((sum, it) => sum + it.count * it.width * it.height, 0);
   const named = (pieces: readonly Piece[], name: string): Piece => {
@@ -132,7 +132,7 @@ describe('a box to be made', () => {
     expect(pieces.every((it) => it.thickness === 0.005)).toBe(true);
   });
 
-  it('its panes enclose the box: their volume is outside less inside', () => {
+  it('its panes enclose the enclosure: their volume is outside less inside', () => {
     fc.assert(
       fc.property(
         fc.record({
@@ -178,7 +178,7 @@ describe('a box to be made', () => {
     expect(named(pieces, 'Vent strip over the back').height).toBeCloseTo(0.1, 12);
   });
 
-  it('a screened wall stands on a sill as high as the box holds water', () => {
+  it('a screened wall stands on a sill as high as the enclosure holds water', () => {
     const { pieces } = makingOf({ ...box, screened: ['left'] });
     expect(named(pieces, 'Left side, sill').height).toBeCloseTo(0.2, 12);
     expect(named(pieces, 'Left side, gauze in a frame')).toMatchObject({
@@ -189,7 +189,7 @@ describe('a box to be made', () => {
     expect(dry.map((it) => it.name)).not.toContain('Left side, sill');
   });
 
-  it('a mesh box is gauze all round', () => {
+  it('a mesh enclosure is gauze all round', () => {
     const { pieces } = makingOf({ ...box, material: 'mesh', top: 'mesh', watertightHeight: 0 });
     expect(pieces.filter((it) => it.of === 'wall').map((it) => it.name)).toEqual(['Floor']);
     expect(pieces.filter((it) => it.of === 'gauze')).toHaveLength(5);
@@ -226,7 +226,7 @@ describe('a box to be made', () => {
   });
 });
 
-describe('a box that changes size', () => {
+describe('an enclosure that changes size', () => {
   const start = proposeDesign(
     {
       id: 'x',

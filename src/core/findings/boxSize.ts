@@ -1,6 +1,7 @@
+import { many } from '../catalogue';
 import { heightNeed, spaceNeed } from '../brief';
 import { proposeSize } from '../design/propose';
-import { length, say } from '../units';
+import { capital, length, say } from '../units';
 import type { Finding, Rule } from './finding';
 
 /** Too small for the animals, or standing the wrong way up. */
@@ -26,10 +27,10 @@ export const boxSize: Rule = ({ design, animal }) => {
         code: 'wrong-way-up',
         severity: 'severe',
         place,
-        what: say`The box stands the wrong way up.`,
+        what: say`The enclosure stands the wrong way up.`,
         because: climbs
-          ? say`${animal.english}s live high: they want ${length(tall)} of height, and this box gives ${length(box.height)}.`
-          : say`${animal.english}s live on the floor: they want ${length(need.width)} by ${length(need.depth)} of it.`,
+          ? say`${capital(many(animal.english))} live high: they want ${length(tall)} of height, and this enclosure gives ${length(box.height)}.`
+          : say`${capital(many(animal.english))} live on the floor: they want ${length(need.width)} by ${length(need.depth)} of it.`,
         remedies: [{ label: say`Turn it on its side`, call: { edit: 'turnEnclosure', change: {} } }],
         basis,
       },
@@ -55,7 +56,7 @@ export const boxSize: Rule = ({ design, animal }) => {
       code: 'box-too-small',
       severity: 'severe',
       place,
-      what: say`Too small for ${count === 1 ? `a ${animal.english}` : `${count} ${animal.english}s`}.`,
+      what: say`Too small for ${count === 1 ? `a ${animal.english}` : `${count} ${many(animal.english)}`}.`,
       because: say`${count === 1 ? 'It wants' : 'They want'} ${length(wanted.width)} × ${length(wanted.depth)} of floor and ${length(tall)} of height, ground included.`,
       remedies,
       basis,

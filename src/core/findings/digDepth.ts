@@ -1,6 +1,6 @@
-import { materialOf } from '../catalogue';
+import { many, materialOf } from '../catalogue';
 import { allLayers } from '../design/schema';
-import { length, say } from '../units';
+import { capital, length, say } from '../units';
 import type { Rule } from './finding';
 
 /** Deep enough to dig and den in, at the deepest place. */
@@ -19,7 +19,7 @@ export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
         severity: 'note',
         place: { at: 'ground' },
         what: say`On paper until it is known to be healthy.`,
-        because: say`Droppings, mites and meals are seen at once. ${animal.english}s want ${length(wanted)} of soil to dig in afterwards; until then give a hide they can wedge into.`,
+        because: say`Droppings, mites and meals are seen at once. ${capital(many(animal.english))} want ${length(wanted)} of soil to dig in afterwards; until then give a hide they can wedge into.`,
         remedies: [],
         basis: 'practice',
         otherSchool: 'Others put a captive-bred animal on soil from the first day: hiding calms it.',
@@ -33,7 +33,7 @@ export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
         severity: 'severe',
         place: { at: 'ground' },
         what: say`Too shallow to dig.`,
-        because: say`The soil is ${length(deepest)} at its deepest; ${animal.english}s want ${length(wanted)}.`,
+        because: say`The soil is ${length(deepest)} at its deepest; ${many(animal.english)} want ${length(wanted)}.`,
         remedies: [
           {
             label: say`Deepen the soil to ${length(wanted)}`,
@@ -50,7 +50,7 @@ export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
       severity: 'fine',
       place: { at: 'ground' },
       what: say`Deep enough to dig.`,
-      because: say`${length(deepest)} of soil at its deepest; ${animal.english}s want ${length(wanted)}.`,
+      because: say`${length(deepest)} of soil at its deepest; ${many(animal.english)} want ${length(wanted)}.`,
       remedies: [],
       basis,
     },

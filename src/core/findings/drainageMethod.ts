@@ -1,3 +1,4 @@
+import { many } from '../catalogue';
 import { say } from '../units';
 import type { Rule } from './finding';
 
@@ -12,17 +13,20 @@ export const drainageMethod: Rule = ({ design, animal }) => {
         code: 'drainage-missing',
         severity: 'severe',
         place: { at: 'ground' },
-        what: say`Nothing drains this wet box.`,
-        because: say`What is misted for ${animal.english}s gathers in the lowest soil and turns it sour.`,
+        what: say`Nothing drains this wet enclosure.`,
+        because: say`What is misted for ${many(animal.english)} gathers in the lowest soil and turns it sour.`,
         remedies: [
-          { label: say`Lay a bead bed`, call: { edit: 'setMethod', change: { method: 'bead-bed' } } },
+          {
+            label: say`Lay a clay-pebble layer`,
+            call: { edit: 'setMethod', change: { method: 'bead-bed' } },
+          },
           {
             label: say`Stand it on a raised panel`,
             call: { edit: 'setMethod', change: { method: 'raised-panel' } },
           },
         ],
         basis: 'practice',
-        otherSchool: 'Some build wet boxes without it, on a deep coarse mix, and mist by weight.',
+        otherSchool: 'Some build wet enclosures without it, on a deep coarse mix, and mist by weight.',
       },
     ];
   }
@@ -32,13 +36,13 @@ export const drainageMethod: Rule = ({ design, animal }) => {
         code: 'drainage-unwanted',
         severity: 'look',
         place: { at: 'ground' },
-        what: say`This kind wants no water under it.`,
-        because: say`Standing water under ${animal.english}s keeps the air wet: scale and lung trouble follow.`,
+        what: say`This species wants no water under it.`,
+        because: say`Standing water under ${many(animal.english)} keeps the air wet: scale and lung trouble follow.`,
         remedies: [
           { label: say`Take the drainage out`, call: { edit: 'setMethod', change: { method: 'none' } } },
         ],
         basis: 'practice',
-        otherSchool: 'Others drain every planted box, keep the bed dry, and water only the plants.',
+        otherSchool: 'Others drain every planted enclosure, keep the bed dry, and water only the plants.',
       },
     ];
   }

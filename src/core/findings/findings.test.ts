@@ -241,7 +241,7 @@ describe('regions and what is shared under them', () => {
     expect(mended.ground.regions[0]!.layers.at(-1)!.kind).toBe('litter');
   });
 
-  it('what is plain knowledge of one box is left out where many are looked over', () => {
+  it('what is plain knowledge of one enclosure is left out where many are looked over', () => {
     const routine = assess(build(FROG), catalogue).findings.filter((it) => it.routine);
     expect(routine.map((it) => it.code)).toEqual(
       expect.arrayContaining(['no-way-out', 'standing-too-heavy']),

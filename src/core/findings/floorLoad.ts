@@ -38,7 +38,7 @@ export const floorLoad: Rule = ({ design, loads, standingMass }) => {
       severity: 'note',
       place,
       what: say`It presses ${kilonewtons(loads.pressure)} kN/m² where it stands.`,
-      because: say`Floors of dwellings are commonly designed for 1.5 to 2.0 kN/m² (EN 1991-1-1, table 6.2), spread over the whole room. One box is rarely a worry; for several, or an old floor, ask the owner or a structural engineer.`,
+      because: say`Floors of dwellings are commonly designed for 1.5 to 2.0 kN/m² (EN 1991-1-1, table 6.2), spread over the whole room. One enclosure is rarely a worry; for several, or an old floor, ask the owner or a structural engineer.`,
       remedies: [],
       // The standard is published; its figures were not looked up again.
       basis: 'memory',

@@ -1,3 +1,4 @@
+import { many } from '../catalogue';
 import { length, say } from '../units';
 import type { Finding, Rule } from './finding';
 
@@ -19,7 +20,7 @@ export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: de
         ]
       : [
           {
-            label: say`Take a box ${length(top + wanted)} high`,
+            label: say`Take an enclosure ${length(top + wanted)} high`,
             call: {
               edit: 'setEnclosure',
               change: { height: Math.ceil((top + wanted) * 100) / 100 },
@@ -33,8 +34,8 @@ export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: de
         ...shared,
         code: 'higher-than-the-box',
         severity: 'severe',
-        what: say`The ground is higher than the box.`,
-        because: say`It stands ${length(top)} at its highest, in a box ${length(design.enclosure.height)} high.`,
+        what: say`The ground is higher than the enclosure.`,
+        because: say`It stands ${length(top)} at its highest, in an enclosure ${length(design.enclosure.height)} high.`,
         basis: 'computed',
       },
     ];
@@ -44,10 +45,10 @@ export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: de
       ...shared,
       code: 'too-deep-for-the-box',
       severity: 'look',
-      what: say`The ground takes up too much of the box.`,
+      what: say`The ground takes up too much of the enclosure.`,
       because: animal
-        ? say`${length(left)} are left above it; ${animal.english}s want ${length(wanted)} to move in.`
-        : say`${length(left)} are left above it, less than half the box.`,
+        ? say`${length(left)} are left above it; ${many(animal.english)} want ${length(wanted)} to move in.`
+        : say`${length(left)} are left above it, less than half the enclosure.`,
       basis: animal?.space.basis ?? 'practice',
     },
   ];

@@ -74,7 +74,7 @@ export const freeboard: Rule = ({ design, drainage, layers }) => {
         severity: 'note',
         place,
         what: say`The bed is kept dry.`,
-        because: say`A little water in it feeds the air and the bacteria; wet boxes keep 1 to 1.5 cm.`,
+        because: say`A little water in it feeds the air and the bacteria; wet enclosures keep 1 to 1.5 cm.`,
         remedies:
           drainage.depth >= 0.025
             ? [

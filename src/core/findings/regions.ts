@@ -1,3 +1,4 @@
+import { many } from '../catalogue';
 import type { Point } from '../design/schema';
 import { length, percent, say, tank } from '../units';
 import type { Finding, Looked, Rule } from './finding';
@@ -50,7 +51,7 @@ function waterOf(
       severity: 'look',
       place,
       what: say`The water is deep for so small a frog.`,
-      because: say`It stands ${length(deepest)} deep; ${animal.english}s are safe in about ${length(0.01)}. Otherwise give them a way out at every edge.`,
+      because: say`It stands ${length(deepest)} deep; ${many(animal.english)} are safe in about ${length(0.01)}. Otherwise give them a way out at every edge.`,
       remedies: [],
       basis: 'practice',
     });

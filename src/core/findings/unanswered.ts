@@ -10,7 +10,7 @@ export const unanswered: Rule = ({ design, animal, room }) => {
       severity: 'note',
       place: { at: 'brief' },
       what: say`No animal chosen yet.`,
-      because: say`The ground is drained and planted: such a box can be kept dry later, an undrained one never wet.`,
+      because: say`The ground is drained and planted: such an enclosure can be kept dry later, an undrained one never wet.`,
       remedies: [],
       basis: 'practice',
     });
@@ -20,7 +20,7 @@ export const unanswered: Rule = ({ design, animal, room }) => {
       severity: 'look',
       place: { at: 'brief' },
       what: say`“${design.brief.animal}” is not in the catalogue.`,
-      because: say`Nothing can be said about what it needs. Choose a kind that is.`,
+      because: say`Nothing can be said about what it needs. Choose a species that is.`,
       remedies: [],
       basis: 'computed',
     });

@@ -35,8 +35,8 @@ export const waterOutlet: Rule = ({ design, drainage, layers }) => {
       code: 'no-way-out',
       severity: 'note',
       place,
-      what: say`The water has no way out.`,
-      because: say`A bed that fills unseen drowns the soil from below. A tube to siphon through, a drain, or a corner that lifts out lets you look and empty it.`,
+      what: say`The water under the ground cannot be let out.`,
+      because: say`A bed that fills unseen drowns the soil from below. A tube to siphon through, a drain, or a lift-out corner lets you look and empty it.`,
       remedies: [
         {
           label: say`Stand a siphon tube in the back corner`,

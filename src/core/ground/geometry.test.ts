@@ -213,7 +213,7 @@ describe('whole packs', () => {
   });
 });
 
-describe('the box', () => {
+describe('the enclosure', () => {
   const box: Enclosure = {
     build: 'box',
     width: 0.6,

@@ -75,7 +75,7 @@ describe('layers and regions', () => {
     depth: fc.double({ min: 0.03, max: 0.45, noNaN: true }),
   });
 
-  it('close on the volume of the box within 0.1 %, any kinds, slopes and places, found place by place', () => {
+  it('close on the volume of the enclosure within 0.1 %, any kinds, slopes and places, found place by place', () => {
     fc.assert(
       fc.property(
         fc.array(fc.tuple(fc.constantFrom(...REGION_KINDS), place, slopes), { maxLength: 4 }),
@@ -361,7 +361,7 @@ describe('what is sunk, and what reaches through', () => {
     expect(barrier.holes).toEqual([{ x: 0.3, y: 0.225, diameter: 0.05 }]);
   });
 
-  it('a corner that lifts out takes the soil over the barrier, not the bed under it', () => {
+  it('a lift-out corner takes the soil over the barrier, not the bed under it', () => {
     const design = build(FROG, {
       edit: 'setOutlet',
       change: { outlet: { kind: 'lift-out', corner: 'frontLeft', width: 0.1, depth: 0.08 } },
@@ -551,7 +551,7 @@ describe('schools', () => {
     );
   });
 
-  it('soil of a dry box: paper takes it out, a recipe brings it back as deep as asked', () => {
+  it('soil of a dry enclosure: paper takes it out, a recipe brings it back as deep as asked', () => {
     const paper = build(BOA, { edit: 'setDrySoil', change: { soil: 'paper' } });
     expect(paper.ground.layers.map((it) => it.kind)).toEqual(['thin']);
     expect(assess(paper, catalogue).substrateVolume).toBe(0);

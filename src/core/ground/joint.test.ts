@@ -82,7 +82,7 @@ describe('one purchase for several enclosures', () => {
     );
   });
 
-  it('three boxes share one roll of mesh', () => {
+  it('three enclosures share one roll of mesh', () => {
     const { rolls } = jointLists(builds, catalogue);
     expect(rolls).toHaveLength(1);
     expect(rolls[0]!.nesting.placed.map((it) => it.id).sort()).toEqual(['Bog shelf', 'Hedge', 'Limestone']);

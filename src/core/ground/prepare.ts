@@ -85,7 +85,7 @@ function sterilising(
       ? say`${bag(loose)}: ${batches} tray${plural}, about ${MINUTES} minutes each at low heat, ${batches * MINUTES} in all. Stay with it.`
       : school === 'boil'
         ? say`${bag(loose)}: ${batches} pot${plural}, about ${MINUTES} minutes each, ${batches * MINUTES} in all. It loses its tannin and rots sooner.`
-        : say`${bag(loose)} go in as they are, with all that lives in them: rinse, look through by hand, and take nothing from where animals of the same kind live.`;
+        : say`${bag(loose)} go in as they are, with all that lives in them: rinse, look through by hand, and take nothing from where animals of the same species live.`;
   const title =
     school === 'bake'
       ? say`Bake what you collect`

@@ -40,7 +40,7 @@ describe('company', () => {
     expect(codes('anolis-carolinensis', 2, { males: 1, females: 2 })).toContain('company-sum');
     expect(judgeCompany(kept('anolis-carolinensis', 3), undefined)).toEqual([]);
   });
-  it('a hatchling in the box of a grown one is told that it may miss its food', () => {
+  it('a hatchling in the enclosure of a grown one is told that it may miss its food', () => {
     expect(codes('pantherophis-guttatus', 1, { ageMonths: 1 })).toContain('company-lost');
     expect(codes('pantherophis-guttatus', 1, { ageMonths: 60 })).not.toContain('company-lost');
   });
@@ -61,7 +61,7 @@ describe('growing up', () => {
       expect(massAt(row, full)).toBeCloseTo((row.mass.value.low + row.mass.value.high) / 2, 12);
     }
   });
-  it('asks for larger and larger boxes at later and later ages; young take smaller prey and need finer gauze', () => {
+  it('asks for larger and larger enclosures at later and later ages; young take smaller prey and need finer gauze', () => {
     for (const row of catalogue.animals) {
       const young = youngPlan(row, row.growing!.monthsToAdult.value * 0.1);
       const grown = youngPlan(row, null);
@@ -81,7 +81,7 @@ describe('growing up', () => {
 });
 
 describe('before it moves in', () => {
-  it('every kind is quarantined, warmed slowly and left alone; amphibians have their skin tested', () => {
+  it('every species is quarantined, warmed slowly and left alone; amphibians have their skin tested', () => {
     for (const row of catalogue.animals) {
       const ids = moveInOf(row).map((it) => it.id);
       expect(ids.slice(0, 1)).toEqual(['quarantine']);

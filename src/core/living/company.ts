@@ -96,21 +96,21 @@ export function judgeCompany(design: Design, animal: Animal | undefined): readon
     add(
       'severe',
       'company-alone',
-      `${count} of a kind that is kept alone.`,
-      'Give each a box of its own; together one goes short, or is hurt.',
+      `${count} of a species that is kept alone.`,
+      'Give each an enclosure of its own; together one goes short, or is hurt.',
     );
   if (males > 1 && cautions.includes('males fight') && life.sexes.value !== 'alone')
     add(
       'severe',
       'company-males',
-      `${males} males of a kind whose males fight.`,
-      'One male to a box, with females if the kind lives so.',
+      `${males} males of a species whose males fight.`,
+      'One male to an enclosure, with females if the species lives so.',
     );
   if (females > 1 && cautions.includes('females fight') && life.sexes.value !== 'alone')
     add(
       'look',
       'company-females',
-      `${females} females of a kind whose females fight.`,
+      `${females} females of a species whose females fight.`,
       'Watch for one that is held off food or place; part them early.',
     );
   if (males + females > count)
@@ -139,7 +139,7 @@ export function judgeCompany(design: Design, animal: Animal | undefined): readon
       'note',
       'company-live',
       'It bears live young.',
-      'Young may come without eggs to warn of them: have a box ready and look behind gauze and gaps.',
+      'Young may come without eggs to warn of them: have an enclosure ready and look behind gauze and gaps.',
     );
   if (ageMonths !== null) {
     const plan = youngPlan(animal, ageMonths);
@@ -149,8 +149,8 @@ export function judgeCompany(design: Design, animal: Animal | undefined): readon
       add(
         'look',
         'company-lost',
-        'The box is large for an animal so young.',
-        'It may miss its food: feed in one place, or keep it in a smaller box until it has grown.',
+        'The enclosure is large for an animal so young.',
+        'It may miss its food: feed in one place, or keep it in a smaller enclosure until it has grown.',
       );
   }
   return words;

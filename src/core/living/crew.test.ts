@@ -199,8 +199,8 @@ describe('a crew in its home', () => {
   });
 });
 
-describe('a crew for a box', () => {
-  it('is of the school that is followed, of wanted kinds that live there, and none for the school of none', () => {
+describe('a crew for an enclosure', () => {
+  it('is of the approach that is followed, of wanted species that live there, and none for the approach of none', () => {
     for (const design of demoDesigns(catalogue)) {
       const ground = layGround(design, catalogue);
       const survey = guessSurvey(design, ground, catalogue);
@@ -230,7 +230,7 @@ describe('a crew for a box', () => {
 
 describe('the places of a crew', () => {
   const damp = kind('trichorhina-tomentosa');
-  it('are those whose moisture, warmth and depth it bears; the worst of them counts', () => {
+  it('are those whose moisture, temperature and depth it tolerates; the worst of them counts', () => {
     const good = { wetness: 0.6, day: 25, night: 22, cold: 20 };
     expect(crewFitAt(damp, placeLike({}, good)).value).toBe(1);
     expect(crewFitAt(damp, placeLike({}, { ...good, wetness: 0.1 }))).toEqual({ value: 0, by: 'moisture' });

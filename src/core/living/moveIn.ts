@@ -25,7 +25,7 @@ export function moveInOf(animal: Animal | undefined): readonly MoveInStep[] {
   const steps: MoveInStep[] = [
     {
       id: 'quarantine',
-      what: 'Quarantine in a plain box of its own, in another room',
+      what: 'Quarantine in a plain enclosure of its own, in another room',
       why: 'On paper towel every dropping is seen; nothing living has to be thrown away if it is ill.',
       days: quarantineDays(animal),
       caution: 'Own tools, own water, and always last in the round. Wash hands before and after.',
@@ -54,21 +54,21 @@ export function moveInOf(animal: Animal | undefined): readonly MoveInStep[] {
     steps.push({
       id: 'mites',
       what: 'Look for mites in its water dish and under its chin',
-      why: 'They hide for weeks and walk from box to box.',
+      why: 'They hide for weeks and walk from enclosure to enclosure.',
     });
   steps.push(
     {
       id: 'box',
-      what: 'The box has run as it will run for a week: probes in band, crew seen, nothing smells',
-      why: 'What is wrong now is mended without an animal in the way.',
+      what: 'The enclosure has run as it will run for a week: probes in band, crew seen, nothing smells',
+      why: 'What is wrong now is fixed without an animal in the way.',
       days: [7, 14],
     },
     {
       id: 'temperature',
       what: wet
-        ? 'Let its water and the box come to the same temperature, within 2 K'
-        : 'Let it come to the temperature of the room in its closed tub, then open it inside the box',
-      why: 'It is chilled or warm from travelling: no lamp on it, and no heat rock. Warmth comes slowly.',
+        ? 'Let its water and the enclosure come to the same temperature, within 2 K'
+        : 'Let it come to the temperature of the room in its closed tub, then open it inside the enclosure',
+      why: 'It is chilled or warm from travelling: no lamp on it, and no heat rock. Warm it slowly.',
       caution: 'No sudden heat for an animal that travelled.',
     },
     {

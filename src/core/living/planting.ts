@@ -219,7 +219,7 @@ export function proposePlanting(asked: PlantingAsked): Planting {
             ? 'what would live there finds no room left'
             : region
               ? `no plant of this region lives there; choose any region, or change the light and moisture`
-              : 'no plant lives there as the box is; more light or moisture would let some',
+              : 'no plant lives there as the enclosure is; more light or moisture would let some',
       });
     }
   }

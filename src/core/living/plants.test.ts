@@ -168,7 +168,7 @@ describe('the fit of a plant', () => {
   });
 });
 
-describe('the places of a box', () => {
+describe('the places of an enclosure', () => {
   it('lie inside it, on soil or water, free of pieces; brighter under the lamp than in the dark corner', () => {
     for (const design of demoDesigns(catalogue)) {
       const ground = layGround(design, catalogue);
@@ -226,7 +226,7 @@ describe('the places of a box', () => {
   }, 30_000);
 });
 
-describe('the climate of a planted box', () => {
+describe('the climate of a planted enclosure', () => {
   it('stands with one seedling as with many plants: soil within its pores, air within its room', () => {
     for (const size of [0.02, 0.3, 1]) {
       const design = applyEdit(
@@ -303,7 +303,7 @@ describe('a planting', () => {
       expect(proposePlanting(asked).chosen).toEqual(chosen);
     }
   }, 60_000);
-  it('reaches what the kind wants in most strata of a moist box, and says which stay bare and why', () => {
+  it('reaches what the species wants in most strata of a moist enclosure, and says which stay bare and why', () => {
     const design = bare('demo-limestone');
     const ground = layGround(design, catalogue);
     const { cover, targets, short } = proposePlanting({

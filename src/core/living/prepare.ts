@@ -59,7 +59,7 @@ export function preparePlant(
     add('Rinse well, upside down, twice', 'Snails, slugs and their eggs sit in cushions and cups.');
   }
   add(
-    'Keep it apart in a box of its own',
+    'Keep it apart in an enclosure of its own',
     'Pests show within a month, and treated leaves have time to be clean again.',
     {
       days: 30,
@@ -75,7 +75,7 @@ export function preparePlant(
       'Keep it wet until it takes',
       'It has no roots: dry for one day in the first weeks and it starts again.',
       {
-        caution: 'Never take moss from the wild without permission; some kinds are protected.',
+        caution: 'Never take moss from the wild without permission; some species are protected.',
       },
     );
   } else if (form === 'floating') {

@@ -130,7 +130,7 @@ function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: st
     if (humidity !== null && (humidity < 0 || humidity > 1))
       return { wrong: 'humidity lies between 0 and 100 %' };
     if (temperature !== null && (temperature < -60 || temperature > 120))
-      return { wrong: 'no thermometer in a box reads that' };
+      return { wrong: 'no thermometer in an enclosure reads that' };
     const point = text
       .replace(new RegExp(`${NUMBER}\\s*(?:°?\\s?[CF]\\b|%)|\\buvi?\\s*[\\d.,]+`, 'gi'), '')
       .replace(/[,\s]+/g, ' ')

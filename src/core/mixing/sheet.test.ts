@@ -103,7 +103,7 @@ describe('the mixing sheet', () => {
     expect(saturationPressure(30)).toBeCloseTo(4.243, 3);
   });
 
-  it('a dry box’s soil is tempered some days: more in a humid room, and never where there is nothing to lose', () => {
+  it('a dry enclosure’s soil is tempered some days: more in a humid room, and never where there is nothing to lose', () => {
     const dry = soil('soil-sand-clay', { placed: 0.0405, area: 0.405, temper: true });
     const days = sheet(dry).temper!.days;
     expect(days).toBeGreaterThanOrEqual(2);

@@ -11,7 +11,7 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
       add({
         id: 'box',
         phase: 'box',
-        title: 'Build the box and seal it',
+        title: 'Build the enclosure and seal it',
         why: 'Water that gets into board swells it from inside.',
         tools: ['saw', 'drill', 'brush', 'clamps'],
         hands: 360,
@@ -64,7 +64,7 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
         id: `background-${id}`,
         phase: 'background',
         title: `Make the background of the ${wall} wall`,
-        why: 'It needs the whole empty box, and longest to stop smelling.',
+        why: 'It needs the whole empty enclosure, and longest to stop smelling.',
         tools: ['gloves', 'knife', 'brush', 'silicone gun'],
         amounts: [
           say`${kind?.name ?? 'Background'}, ${length(back.width)} by ${length(back.height)}, ${length(thickness)} thick`,

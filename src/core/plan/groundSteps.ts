@@ -14,7 +14,7 @@ export function groundSteps(work: Work, smell: string): string[] {
       add({
         id: 'floor-pieces',
         phase: 'scape',
-        title: 'Stand what is heavy on the floor of the box',
+        title: 'Stand what is heavy on the floor of the enclosure',
         why: 'On soil it would sink on to an animal that digs under it.',
         tools: ['thin foam or cork to lay under', 'two hands'],
         amounts: onFloor.map((it) => say`${it.placed.piece.name}, ${mass(it.mass)}`),

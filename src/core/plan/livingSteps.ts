@@ -47,8 +47,8 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
       add({
         id: 'climate',
         phase: 'climate',
-        title: 'Fit lamps, heat and mist',
-        why: 'Before planting, so that light and warmth are right from the first day.',
+        title: 'Install lamps, heat and mist',
+        why: 'Before planting, so that light and temperature are right from the first day.',
         tools: ['cable ties', 'timer', 'plug strip with residual-current protection'],
         amounts: devices.map((it) => say`${it.name}${it.power > 0 ? `, ${it.power} W` : ''}`),
         hands: 20 + 15 * devices.length,

@@ -173,7 +173,7 @@ describe('from what stands to what is wanted', () => {
     expect(soils.map((row) => row.fate).sort()).toEqual(['new', 'out']);
   });
 
-  it('another box moves everything; a panel in place of a bed digs all out', () => {
+  it('another enclosure moves everything; a panel in place of a bed digs all out', () => {
     const larger = edit(begun('Limestone'), { edit: 'setEnclosure', change: { width: 0.9 } });
     expect(fates(larger, 'box')).toEqual(['out', 'new']);
     expect(fates(larger, 'piece')).not.toContain('stays');
@@ -188,7 +188,7 @@ describe('from what stands to what is wanted', () => {
     expect(plan(begun('Limestone')).steps.map((it) => it.step.id)).not.toContain('quarantine');
   });
 
-  it('begun, given up and done: the box is as it stood, or as it is wanted', () => {
+  it('begun, given up and done: the enclosure is as it stood, or as it is wanted', () => {
     const before = DEMO.find((it) => it.name === 'Hedge')!;
     const changed = thicker(begun('Hedge'), 'drainage', 0.03);
     const { ground } = changed;

@@ -200,9 +200,9 @@ export function rebuildOf(design: Design, assessment: Assessment, catalogue: Cat
     rows.push({ id, group, name, fate, volume: null });
   };
   if (moved) {
-    put('box', 'box', 'The box as it stood', 'out');
-    put('box', 'box', 'The box as it is wanted', 'new');
-  } else put('box', 'box', 'The box', 'stays');
+    put('box', 'box', 'The enclosure as it stood', 'out');
+    put('box', 'box', 'The enclosure as it is wanted', 'new');
+  } else put('box', 'box', 'The enclosure', 'stays');
 
   /** Is the ground dug here? */
   const dugAt = (x: number, y: number): boolean => {

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess';
 import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design, Layer } from '../design/schema';
-import { bag, percent, say, tank, temperature, type Said } from '../units';
+import { capital, bag, percent, say, tank, temperature, type Said } from '../units';
 import type { Rebuild, RebuildRow } from './rebuild';
 import type { Step } from './step';
 import { days } from './work';
@@ -30,7 +30,7 @@ type Way = keyof typeof WORDS;
 
 /** How much of what: bulk in litres, all else by its name. */
 const told = ({ name, fate, volume }: RebuildRow, way: Way): Said => {
-  const word = `${name.charAt(0).toUpperCase()}${name.slice(1)}, ${WORDS[way][fate]}`;
+  const word = `${capital(name)}, ${WORDS[way][fate]}`;
   return volume === null ? say`${word}` : say`${word}: ${bag(volume)}`;
 };
 
@@ -146,9 +146,9 @@ export function rebuildSteps(
     const box = add({
       id: 'waiting-box',
       phase: 'animal',
-      title: `Make a waiting box ready for ${waits === 1 ? 'the' : `${waits}`} ${animal.english}${waits === 1 ? '' : 's'}`,
-      why: 'It is lived in for as long as the box is open: it needs warmth, water and a hide as well.',
-      tools: ['plain box with a lid that closes', 'paper towel', 'hide', 'water dish', 'thermometer'],
+      title: `Make a holding tub ready for ${waits === 1 ? 'the' : `${waits}`} ${animal.english}${waits === 1 ? '' : 's'}`,
+      why: 'It is lived in for as long as the enclosure is open: it needs heat, water and a hide as well.',
+      tools: ['plain tub with a lid that closes', 'paper towel', 'hide', 'water dish', 'thermometer'],
       hands: 30,
       after: [],
       cautions: ['electric', 'hygiene'],
@@ -163,7 +163,7 @@ export function rebuildSteps(
       add({
         id: 'catch',
         phase: 'animal',
-        title: `Move ${waits === 1 ? 'it' : `all ${waits}`} into the waiting box`,
+        title: `Move ${waits === 1 ? 'it' : `all ${waits}`} into the holding tub`,
         why: 'Counted out, counted back in: one that is missed is buried.',
         tools: ['soft net or hands', 'scale'],
         hands: 10 + 10 * waits,

@@ -115,7 +115,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
               ...(bands.basking
                 ? [
                     {
-                      what: 'basking place, its surface',
+                      what: 'basking spot, its surface',
                       wanted: say`${temperature(bands.basking.value.low)} to ${temperature(bands.basking.value.high)}`,
                     },
                   ]
@@ -156,7 +156,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
       phase: 'animal',
       title: 'Quarantine the animal',
       why: words[0]?.why ?? '',
-      tools: ['plain box', 'paper towel', 'own tools'],
+      tools: ['plain tub', 'paper towel', 'own tools'],
       hands: 30,
       wait: days(least, (least + most) / 2, most),
       waitFor: 'what it may carry to show',

@@ -418,7 +418,7 @@ describe('backgrounds', () => {
   });
 });
 
-describe('a first scape for every animal', () => {
+describe('a first hardscape for every animal', () => {
   const sizes = [null, { width: 0.45, depth: 0.45, height: 0.6 }, { width: 1.2, depth: 0.6, height: 0.6 }];
   it.each(catalogue.animals.map((it) => [it.id] as const))(
     '%s: a hide on the warm and on the cool side, a moist one where it is wanted, nothing severe',
@@ -441,7 +441,7 @@ describe('a first scape for every animal', () => {
     },
   );
 
-  it('in boxes of other sizes too: nothing of the scape is severe', () => {
+  it('in boxes of other sizes too: nothing of the hardscape is severe', () => {
     for (const { id } of catalogue.animals) {
       for (const size of sizes.slice(1)) {
         const { findings } = assess(build(id, size, PROPOSE), catalogue);
@@ -465,7 +465,7 @@ describe('a first scape for every animal', () => {
   });
 });
 
-describe('findings of the scape', () => {
+describe('findings of the hardscape', () => {
   const CLIMBER = 'anolis-carolinensis';
   const TALL = { width: 0.45, depth: 0.45, height: 0.9 };
   const set = (id: string, change: Partial<Piece>): EditCall => ({
@@ -772,7 +772,7 @@ describe('findings of the scape', () => {
   });
 });
 
-describe('whatever is done to the scape, in whatever order', () => {
+describe('whatever is done to the hardscape, in whatever order', () => {
   const metre = fc.double({ min: -2, max: 3, noNaN: true });
   const id = fc.constantFrom(...Array.from({ length: 12 }, (_, index) => `piece-${index + 1}`), 'piece-99');
   const empty = fc.constant({});

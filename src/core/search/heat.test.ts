@@ -27,7 +27,7 @@ describe('heaters', () => {
       );
     }
   });
-  it('for the cool side of a large box: of powers as they are made, three abreast at the most, and some fit', () => {
+  it('for the cool side of a large enclosure: of powers as they are made, three abreast at the most, and some fit', () => {
     const design = firstDesign('basiliscus-plumifrons', 'middle');
     const animal = findAnimal(catalogue, 'basiliscus-plumifrons')!;
     const moves = coolHeater({ design, animal, catalogue, locks: NO_LOCKS });

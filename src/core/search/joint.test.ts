@@ -22,7 +22,7 @@ const read = (it: Design) => [
   darkHeaters(it, catalogue)[0]!.thermostat!.night,
 ];
 
-describe('cover and warmth together', () => {
+describe('cover and heat together', () => {
   const [cover, day, night] = read(design);
   it('every cover with less, as much and more heat by day, never as it stands, each a whole document', () => {
     const moves = jointMoves(at());

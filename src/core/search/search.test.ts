@@ -41,7 +41,7 @@ describe('what is proposed', () => {
     for (const it of again.places)
       expect(it.inside, `${it.criterion} ${it.season}`).toBeGreaterThanOrEqual(0.85);
   });
-  it('plants nothing that dies or pines, and a crew that lasts from one culture or two of each kind', () => {
+  it('plants nothing that dies or pines, and a crew that lasts from one culture or two of each species', () => {
     expect(design.living.plants.length).toBeGreaterThan(3);
     expect(verdict!.plants).toEqual([]);
     expect(design.living.crew.length).toBeGreaterThan(0);
@@ -154,7 +154,7 @@ describe('what may not change', () => {
 });
 
 describe('UV that fits', () => {
-  it('for every kind that needs it: its middle in the zone, shade left; no lamp where it is not wanted', () => {
+  it('for every species that needs it: its middle in the zone, shade left; no lamp where it is not wanted', () => {
     const kinds = catalogue.animals.filter((it) => it.climate.uvZone.value >= 2);
     expect(kinds).toHaveLength(20);
     for (const animal of kinds) {

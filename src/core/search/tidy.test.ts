@@ -13,7 +13,7 @@ const pressing = (design: ReturnType<typeof firstDesign>): readonly string[] =>
     .map((it) => it.code);
 
 describe('a first design', () => {
-  it('of every kind carries no finding of its own making; what was asked for is not changed', () => {
+  it('of every species carries no finding of its own making; what was asked for is not changed', () => {
     for (const { id } of catalogue.animals) {
       const first = firstDesign(id, 'middle');
       const tidied = withoutOwnFindings(first, catalogue);

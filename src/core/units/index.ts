@@ -2,3 +2,4 @@ export * from './units';
 export * from './parse';
 export * from './format';
 export * from './say';
+export * from './count';

@@ -3,7 +3,7 @@ import type { Season } from '../climate/roomProfile';
 import type { Design } from '../design/schema';
 import type { Finding, Place as FindingPlace, Severity } from '../findings/finding';
 import { holdsWater } from '../living/prepare';
-import { percent, say, temperature, type Said } from '../units';
+import { capital, counted, percent, say, temperature, type Said } from '../units';
 import { CREW_LASTS } from '../living/crew';
 import type { CriterionId } from './criteria';
 import { ALL_SEASONS } from './year';
@@ -92,12 +92,12 @@ const WORDS: Readonly<Record<string, Words>> = {
   },
   'basking under': {
     code: 'basking-cold',
-    what: (when, share) => say`The basking place is too cool ${when}, for ${share} of the day.`,
+    what: (when, share) => say`The basking spot is too cool ${when}, for ${share} of the day.`,
     cure: 'More watts, a narrower beam, or what lies under it raised.',
   },
   'basking over': {
     code: 'basking-hot',
-    what: (when, share) => say`The basking place is too hot ${when}, for ${share} of the day.`,
+    what: (when, share) => say`The basking spot is too hot ${when}, for ${share} of the day.`,
     cure: 'Hang the lamp higher, take fewer watts, or hold it by a thermostat with its probe there.',
   },
   'night under': {
@@ -123,7 +123,7 @@ const WORDS: Readonly<Record<string, Words>> = {
   'humidity-night under': {
     code: 'night-dry',
     what: (when, share) => say`The air is too dry by night ${when}, for ${share} of the hours.`,
-    cure: 'Mist before lights out, more cover, or fog on a humidistat.',
+    cure: 'Mist before lights off, more cover, or fog on a humidistat.',
   },
   'humidity-night over': {
     code: 'night-damp',
@@ -133,7 +133,7 @@ const WORDS: Readonly<Record<string, Words>> = {
   'hide under': {
     code: 'hide-dry',
     what: (when, share) => say`The moist hide dries out ${when}, for ${share} of the time.`,
-    cure: 'A smaller way in, more moss, or wetting it more often.',
+    cure: 'A smaller entrance, more moss, or wetting it more often.',
   },
 };
 
@@ -192,10 +192,10 @@ function boundFinding({ bound }: Verdict, { english }: Animal): readonly Finding
       what:
         bound.what === 'too warm'
           ? say`The room itself is too warm for ${english} ${when}: ${temperature(bound.room)} where up to ${temperature(bound.borne)} is borne.`
-          : say`The room itself is too damp for ${english} ${when}: ${percent(bound.room)}, and up to ${percent(bound.borne)} is borne in the box.`,
+          : say`The room itself is too damp for ${english} ${when}: ${percent(bound.room)}, and up to ${percent(bound.borne)} is borne in the enclosure.`,
       because:
         bound.what === 'too warm'
-          ? say`With everything off and open a box is as its room. Cool the room to ${temperature(bound.cure)} in those hours, find another room, or another species.`
+          ? say`With everything off and open an enclosure is as its room. Cool the room to ${temperature(bound.cure)} in those hours, find another room, or another species.`
           : say`Warmed as far as it bears, its air still holds too much water. Dry the room to ${percent(bound.cure)}, find another room, or another species.`,
       remedies: [],
       basis: 'computed',
@@ -219,7 +219,7 @@ function heaterFindings({ heaters, places }: Verdict, design: Design): readonly 
           severity: 'look',
           place,
           what: say`${own.name} is too weak: it runs at full power and does not get there.`,
-          because: say`It has ${full.toFixed(0)} W. A stronger one, one inside the box, or less open top.`,
+          because: say`It has ${full.toFixed(0)} W. A stronger one, one inside the enclosure, or less open top.`,
           remedies: [],
           basis: 'computed',
         },
@@ -279,7 +279,7 @@ function dayFindings(
     add({
       code: 'bed-fills',
       severity: (soonest.bedDays ?? 60) < 14 ? 'look' : 'note',
-      what: say`The drainage is full in ${Math.max(1, Math.round(soonest.bedDays ?? 0)).toFixed(0)} days ${seasonsWord([soonest.season])}.`,
+      what: say`The drainage is full in ${counted(Math.max(1, soonest.bedDays ?? 0), 'day')} ${seasonsWord([soonest.season])}.`,
       because: say`It gains ${(soonest.bedGain * 1000).toFixed(0)} mL a day. Siphon before then, mist less, or build the bed deeper.`,
     });
   const wet = days.filter((it) => it.wetByNight > 7);
@@ -288,7 +288,7 @@ function dayFindings(
       code: 'leaves-wet-all-night',
       severity: 'note',
       what: say`Leaves stay wet for ${Math.max(...wet.map((it) => it.wetByNight)).toFixed(0)} h of the night ${seasonsWord(wet.map((it) => it.season))}.`,
-      because: say`Some plants rot so, and some frogs want it. Mist an hour before lights out, and they dry.`,
+      because: say`Some plants rot so, and some frogs want it. Mist an hour before lights off, and they dry.`,
     });
   return found;
 }
@@ -315,7 +315,7 @@ function lightFinding(verdict: Verdict, design: Design, catalogue: Catalogue): r
           : say`The light is too weak for ${dark.length.toFixed(0)} of the plants.`,
       because:
         lights.length === 0
-          ? say`No lamp for plants is fitted.`
+          ? say`No lamp for plants is installed.`
           : say`Where they stand they get less than they live on, leaves over them counted: a stronger lamp, one nearer or longer, or plants of the shade.`,
       remedies: [],
       basis: 'computed',
@@ -346,7 +346,7 @@ function lifeFindings({ plants, crew }: Verdict): readonly Finding[] {
         severity: 'look',
         place: { at: 'living', crew: it.kind },
         what: say`The ${it.name} does not last: gone within three years in ${Math.round((1 - it.lasts) * 10).toFixed(0)} of 10 draws.`,
-        because: say`What moisture, warmth, food and hunters leave of it is too little. Choose a kind this ground suits, or keep a culture beside it.`,
+        because: say`What moisture, temperature, food and predators leave of it is too little. Choose a species this ground suits, or keep a culture beside it.`,
         remedies: [
           {
             label: say`Leave the ${it.name} out`,
@@ -375,5 +375,3 @@ const FACTOR_WORDS: Readonly<Record<string, string>> = {
   digging: 'ground that is not dug over',
   eaten: 'peace from being eaten',
 };
-
-const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);

@@ -94,7 +94,7 @@ describe('what is asked of a place', () => {
     const frog = row('agalychnis-callidryas');
     expect(criteriaOf(frog, { moistHide: true })).toEqual(criteriaOf(frog, { moistHide: false }));
   });
-  it('every kind has borne edges outside its wanted ones; a row of its own goes before the rule', () => {
+  it('every species has borne edges outside its wanted ones; a row of its own goes before the rule', () => {
     for (const animal of catalogue.animals)
       for (const { wanted, borne } of criteriaOf(animal, { moistHide: true })) {
         expect(borne.low, animal.id).toBeLessThanOrEqual(wanted.low);
@@ -197,7 +197,7 @@ describe('the room as a bound', () => {
     const [first] = yearFindings(verdict, design, catalogue);
     expect(first).toMatchObject({ code: 'room-too-warm', severity: 'severe', place: { at: 'brief' } });
   });
-  it('warmth and vapour can be added: a cold dry room is no bound, a steaming one is for a desert kind', () => {
+  it('heat and vapour can be added: a cold dry room is no bound, a steaming one is for a desert species', () => {
     const at = (temperature: number, humidity: number, animal: string) =>
       boundOf(
         applyEdit(
@@ -233,7 +233,7 @@ describe('the room as a bound', () => {
 });
 
 describe('UV', () => {
-  it('is judged by its middle at the basking place; kinds of the shade may go without', () => {
+  it('is judged by its middle at the basking spot; species of the shade may go without', () => {
     const dragon = made('pogona-vitticeps', 'middle');
     const ground = layGround(dragon, catalogue);
     const uv = judgeUv(dragon, row('pogona-vitticeps'), ground, catalogue)!;
@@ -346,7 +346,7 @@ describe('the words', () => {
     expect(wordOf({ at: 'calculating' })).toBe('calculating');
     expect(ANSWER_WORDS.calculating).toBe('Being calculated');
     expect(new Set(Object.values(ANSWER_WORDS)).size).toBe(7);
-    expect(lineOf({ at: 'calculating' }).join('')).not.toMatch(/holds|fine|mend/i);
+    expect(lineOf({ at: 'calculating' }).join('')).not.toMatch(/holds|fine|fix/i);
     expect(allFindings([], { at: 'calculating' })).toEqual([]);
   });
   it('seasons as one says them', () => {

@@ -30,7 +30,7 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
     const rows = kind === 'animals' ? catalogue.animals : catalogue.living[kind];
     const { published, practice, memory, own } = countBasis(rows);
     return [
-      `${rows.length} kinds`,
+      `${rows.length} species`,
       `${published} values published`,
       `${practice} common practice`,
       `${memory} from memory`,
@@ -49,7 +49,7 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
             Almanac
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            Values marked “from memory” are to be confirmed; where a kind is missing, make one from its
+            Values marked “from memory” are to be confirmed; where a species is missing, make one from its
             nearest likeness.
           </Typography>
         </Box>

@@ -73,7 +73,7 @@ function Values({ row, own, alter }: ValuesProps) {
             onPick={(value) => put({ life: mineOf(value) })}
           />
           <Pick
-            label="Company"
+            label="Group"
             of={row.company}
             words={COMPANY_WORD}
             own={own}
@@ -142,7 +142,7 @@ function Values({ row, own, alter }: ValuesProps) {
           <Part>Climate</Part>
           {row.climate.basking && (
             <Span
-              label="Basking place"
+              label="Basking spot"
               measure="temperature"
               of={row.climate.basking}
               min={10}
@@ -207,7 +207,7 @@ function Values({ row, own, alter }: ValuesProps) {
             )}
           </Line>
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 2 }}>
-            Some kinds are protected or need a permit: ask the local authority. A qualified veterinarian
+            Some species are protected or need a permit: ask the local authority. A qualified veterinarian
             decides about health.
           </Typography>
         </Box>

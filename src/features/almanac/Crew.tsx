@@ -88,7 +88,7 @@ function Values({ row, own, alter }: ValuesProps) {
             onPut={(depth) => put({ depth })}
           />
           <Count
-            label="Most on a m²"
+            label="Maximum density"
             unit="adults"
             of={row.crowd}
             min={1}
@@ -163,7 +163,7 @@ function Values({ row, own, alter }: ValuesProps) {
               row.wanted ? '' : 'Not wanted: it comes with plants and eats them.',
               row.protein ? 'Nibbles soft plants and moulting animals when protein is short.' : '',
               row.climbs ? 'Climbs glass.' : '',
-              row.escapes ? 'Gets out of open boxes.' : '',
+              row.escapes ? 'Gets out of open enclosures.' : '',
               row.air ? 'Dwindles in still air.' : '',
             ]
               .filter(Boolean)

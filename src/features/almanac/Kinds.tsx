@@ -5,12 +5,12 @@ import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { ScientificName, type Animal, type CrewKind, type Plant } from '@/core/catalogue';
+import { capital } from '@/core/units';
 import { useOwn, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
 import { freshId } from '@/ui/freshId';
 import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
-import { capital } from '@/ui/words';
 
 interface Rows {
   readonly animals: Animal;

@@ -1,6 +1,7 @@
 'use client';
 
 import Typography from '@mui/material/Typography';
+import { capital, counted } from '@/core/units';
 import { useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { TableCard } from '@/ui/TableCard';
@@ -14,7 +15,7 @@ export function Litters() {
       <TableCard label="Leaves and wood">
         <thead>
           <tr>
-            <th>Kind</th>
+            <th>Species</th>
             <th className="number">k a year</th>
             <th className="number">Half is gone in</th>
             <th className="number">95 % in</th>
@@ -26,7 +27,7 @@ export function Litters() {
         <tbody>
           {rows.map((it) => (
             <tr key={it.id}>
-              <td>{it.english.charAt(0).toUpperCase() + it.english.slice(1)}</td>
+              <td>{capital(it.english)}</td>
               <td className="number">{it.decay.value}</td>
               <td className="number">{months(Math.LN2 / it.decay.value)}</td>
               <td className="number">{months(3 / it.decay.value)}</td>
@@ -48,4 +49,4 @@ export function Litters() {
 }
 
 const months = (years: number): string =>
-  years < 3 ? `${Math.max(1, Math.round(years * 12))} months` : `${Math.round(years)} years`;
+  years < 3 ? counted(Math.max(1, years * 12), 'month') : counted(years, 'year');

@@ -79,7 +79,7 @@ function Values({ row, own, alter }: ValuesProps) {
             onPut={(roots) => put({ roots })}
           />
           <Single
-            label="Bears an animal of"
+            label="Withstands up to"
             measure="mass"
             of={row.bears}
             min={0.001}

@@ -64,7 +64,7 @@ export function Brief() {
                 <AnimalPicker
                   catalogue={catalogue}
                   value={design.brief.animal}
-                  label="Kind"
+                  label="Species"
                   onChange={(kind) => edit({ edit: 'setAnimal', change: { animal: kind } })}
                 />
               </Box>
@@ -95,7 +95,7 @@ export function Brief() {
             />
             <Box sx={{ display: 'flex', gap: 1.25, mt: 1.5 }}>
               <QuantityField
-                label="Measured warmth"
+                label="Measured temperature"
                 measure="temperature"
                 value={design.brief.room.temperature}
                 min={-20}
@@ -122,7 +122,7 @@ export function Brief() {
 
           <Part
             title="Enclosure"
-            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (reckoned)'}, ${write(mass(assessment.standingMass))} standing; presses ${(assessment.loads.pressure / 1000).toFixed(1)} kN/m²`}
+            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (calculated)'}, ${write(mass(assessment.standingMass))} standing; presses ${(assessment.loads.pressure / 1000).toFixed(1)} kN/m²`}
           >
             <EnclosureFields />
           </Part>

@@ -27,7 +27,7 @@ export function Envelope({ animal }: { readonly animal: Animal }) {
   const zone = UV_ZONES[climate.uvZone.value as UvZone];
   const rows: readonly (readonly [string, string, Sourced<unknown>])[] = [
     ...(climate.basking
-      ? [['Basking place', span(climate.basking.value, temperature), climate.basking] as const]
+      ? [['Basking spot', span(climate.basking.value, temperature), climate.basking] as const]
       : []),
     ['Warm side', span(climate.warm.value, temperature), climate.warm],
     ['Cool side', span(climate.cool.value, temperature), climate.cool],
@@ -43,7 +43,7 @@ export function Envelope({ animal }: { readonly animal: Animal }) {
     ['Digs', write(length(animal.digs.value)), animal.digs],
     ['Length', span(animal.length.value, length), animal.length],
     ['Mass', grams(animal.mass.value), animal.mass],
-    ['Company', animal.company.value, animal.company],
+    ['Group', animal.company.value, animal.company],
   ];
   const basis = new Set(rows.map(([, , value]) => value.basis));
   const one = basis.size === 1 ? rows[0]?.[2].basis : undefined;

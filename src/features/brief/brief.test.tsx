@@ -15,7 +15,7 @@ const enter = (field: HTMLElement, text: string): void => {
 };
 const read = (name: string): string => box(name).value.replaceAll('\u00a0', ' ');
 
-describe('the box', () => {
+describe('the enclosure', () => {
   it('given outside, its walls are taken off each side; the floor counts for its height', async () => {
     const { stored } = await open(<Brief />, made(FROG));
     expect(read('Width inside')).toBe('60 cm');
@@ -38,7 +38,7 @@ describe('the box', () => {
     expect(read('Width inside')).toBe('80 cm');
   });
 
-  it('walls are screened one by one; a mesh box is gauze all round and asks nothing', async () => {
+  it('walls are screened one by one; a mesh enclosure is gauze all round and asks nothing', async () => {
     const { stored } = await open(<Brief />, made(FROG));
     const walls = within(screen.getByRole('group', { name: 'Walls that are gauze' }));
     fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
@@ -47,7 +47,7 @@ describe('the box', () => {
     await eventually(async () => expect((await stored()).enclosure.screened).toEqual(['back']));
   });
 
-  it('on a mesh box every wall is ticked and none can be changed', async () => {
+  it('on a mesh enclosure every wall is ticked and none can be changed', async () => {
     await open(<Brief />, made(FROG, { edit: 'setEnclosure', change: { material: 'mesh' } }));
     const walls = within(
       screen.getByRole('group', { name: 'Walls that are gauze' }),
@@ -70,7 +70,7 @@ describe('the box', () => {
   it('says what it weighs and how it presses', async () => {
     await open(<Brief />, made(FROG));
     expect(
-      screen.getByText(/162.L inside, .*kg empty \(reckoned\), .*kg standing; presses \d\.\d kN\/m²/),
+      screen.getByText(/162.L inside, .*kg empty \(calculated\), .*kg standing; presses \d\.\d kN\/m²/),
     ).toBeDefined();
   });
 });
@@ -85,7 +85,7 @@ describe('animal and proposal', () => {
     expect((await stored()).brief.count).toBe(3);
   });
 
-  it('a ground proposed afresh keeps the schools that are followed', async () => {
+  it('a ground proposed afresh keeps the approaches that are followed', async () => {
     const { stored } = await open(
       <Brief />,
       made(

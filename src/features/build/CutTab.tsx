@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { CutItem } from '@/core/ground';
 import { stepsOf, toolsOf } from '@/core/plan';
-import { length, percent, tell } from '@/core/units';
+import { counted, length, percent, tell } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { useReader, type Reader } from '@/ui/units';
 
@@ -39,7 +39,8 @@ export function CutTab() {
                     {reader.write(length(back.width))} × {reader.write(length(back.height))}
                   </Typography>
                   <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-                    A template at true size is in Scape, under Background. Measure the wall before you cut.
+                    A template at true size is in Hardscape, under Background. Measure the wall before you
+                    cut.
                   </Typography>
                 </Box>
               </Box>
@@ -191,10 +192,9 @@ function cutWords({ what, roll, sheets, depth }: CutItem, { write }: Reader): st
     return `${strips}, ${write(length(roll.rollLength))} off a roll ${write(length(roll.rollWidth))} wide; ${write(percent(roll.waste))} of it is left over.`;
   }
   if (what === 'legs') return `${write(length(depth))} across; notch each at its foot so that water passes.`;
-  if (what === 'foam')
-    return `From ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, laid on one another under the grid.`;
+  if (what === 'foam') return `From ${counted(sheets ?? 0, 'sheet')}, laid on one another under the grid.`;
   return sheets
-    ? `From ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, cut 2 mm clear of each wall. Measure the floor before you cut.`
+    ? `From ${counted(sheets, 'sheet')}, cut 2 mm clear of each wall. Measure the floor before you cut.`
     : 'No roll on offer is long enough.';
 }
 

@@ -12,7 +12,7 @@ import type { ReactNode } from 'react';
 import { BOARDS, CAUTIONS, SEALS } from '@/catalogue';
 import { Bore, Enclosure } from '@/core/design';
 import { outsideSize, sealingOf, type Making as Made, type Piece } from '@/core/enclosure';
-import { formatQuantity, length, mass, tank } from '@/core/units';
+import { capital, counted, formatQuantity, length, mass, tank } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { PlainTable } from '@/ui/PlainTable';
@@ -80,7 +80,7 @@ export function Making() {
         {design.name}, to be made
       </Typography>
       <Typography sx={{ mb: 1.5 }}>
-        {MATERIAL_WORD[box.material].charAt(0).toUpperCase() + MATERIAL_WORD[box.material].slice(1)}
+        {capital(MATERIAL_WORD[box.material])}
         {box.build === 'walk-in' ? ', built where it stands' : ''}, walls {thin(box.wallThickness)} thick.
         Inside {sides(box)} {cm}, outside {sides(outer)} {cm}, wide × deep × high. It will stand with{' '}
         {write(mass(assessment.standingMass))} in it, and hold water to {write(length(box.watertightHeight))}.
@@ -192,8 +192,8 @@ export function Making() {
       )}
       {sealing && (
         <Typography sx={{ mt: 2 }}>
-          {BOARDS[made.board].name.charAt(0).toUpperCase() + BOARDS[made.board].name.slice(1)}:{' '}
-          {BOARDS[made.board].text} Sealed with {SEALS[made.seal].name}: {SEALS[made.seal].text}{' '}
+          {capital(BOARDS[made.board].name)}: {BOARDS[made.board].text} Sealed with {SEALS[made.seal].name}:{' '}
+          {SEALS[made.seal].text}{' '}
           {sealing.seal === 'liner'
             ? `A piece of ${sealing.liner.toFixed(2)} m² goes in.`
             : `${sealing.coats} coats over ${making.sealArea.toFixed(2)} m² take ${write(tank(sealing.volume))}.`}
@@ -376,7 +376,7 @@ function Elevation({ box, making }: { readonly box: Enclosure; readonly making: 
               width={w * scale + 4}
               height={h * scale + 4}
               role="img"
-              aria-label={`${WALL_WORD[wall]}, ${holes} ${holes === 1 ? 'hole' : 'holes'}`}
+              aria-label={`${WALL_WORD[wall]}, ${counted(holes, 'hole')}`}
               sx={{ color: 'earth.ink', display: 'block' }}
             >
               <g transform={`translate(2 ${h * scale + 2}) scale(1 -1)`} fill="none" stroke="currentColor">

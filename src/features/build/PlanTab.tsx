@@ -10,7 +10,7 @@ import { useMemo, useState } from 'react';
 import type { EditCall } from '@/core/design';
 import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
 import { dayWords, localToday } from '@/ui/days';
-import { tell } from '@/core/units';
+import { capital, tell } from '@/core/units';
 import { fileName, planCalendar } from '@/files';
 import { useEditing, useOpenDesign, usePictures, useStore } from '@/store';
 import { download } from '@/ui/download';
@@ -18,7 +18,7 @@ import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
-import { capital } from '@/ui/words';
+
 import { AtTheBench } from './AtTheBench';
 import { StepFacts } from './StepFacts';
 import { RebuildPanel } from './RebuildPanel';
@@ -123,7 +123,7 @@ export function PlanTab() {
 function Gates({ plan, onPick }: { readonly plan: BuildPlan; readonly onPick: (step: string) => void }) {
   const shut = plan.gates.filter((it) => !it.open);
   return (
-    <Box component="section" aria-label="Gates before an animal">
+    <Box component="section" aria-label="Checks before move-in">
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
         {plan.gates.map((it) => (
           <Button
@@ -149,7 +149,7 @@ function Gates({ plan, onPick }: { readonly plan: BuildPlan; readonly onPick: (s
       <Typography variant="body2" sx={{ mt: 0.75, color: shut.length > 0 ? 'earth.ink' : 'earth.moss' }}>
         {shut.length > 0
           ? `The animal waits: ${shut.map((it) => it.because).join('; ')}.`
-          : 'Every gate is open: the animal may move in.'}
+          : 'Every check is passed: the animal may move in.'}
       </Typography>
     </Box>
   );

@@ -7,11 +7,10 @@ import NextLink from 'next/link';
 import { useMemo } from 'react';
 import { CORNERS } from '@/core/ground/corners';
 import { daysBetween, rebuildOf, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
-import { bag } from '@/core/units';
+import { capital, bag } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
-import { capital } from '@/ui/words';
 
 /** More of a layer at one press, m: what a bed is usually raised and topped up by (common practice). */
 const MORE = 0.03;

@@ -3,9 +3,9 @@
 import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
 import type { PlannedStep } from '@/core/plan';
-import { tell } from '@/core/units';
+import { capital, counted, tell } from '@/core/units';
 import { useReader } from '@/ui/units';
-import { capital } from '@/ui/words';
+
 import { hoursWord } from './words';
 
 /** Why, with what, how much, how long, what to watch for. */
@@ -67,5 +67,5 @@ export function StepFacts({
 
 const waitWord = ({ low, high }: { readonly low: number; readonly high: number }): string =>
   Math.round(low) === Math.round(high)
-    ? `${Math.round(low)} ${Math.round(low) === 1 ? 'day' : 'days'}`
+    ? `${counted(Math.round(low), 'day')}`
     : `${Math.round(low)} to ${Math.round(high)} days`;

@@ -38,7 +38,7 @@ describe('to buy and to cut', () => {
     expect(screen.getByText('Bake what you collect')).toBeDefined();
   });
 
-  it('with nothing in the box it says so', async () => {
+  it('with nothing in the enclosure it says so', async () => {
     const empty = made(null, { edit: 'setMethod', change: { method: 'none' } });
     const bare = { ...empty, ground: { ...empty.ground, layers: [] } };
     await open(<Build />, bare);

@@ -38,7 +38,7 @@ const TABS = [
   { value: 'seasons', label: 'Seasons' },
   { value: 'room', label: 'Room' },
   { value: 'find', label: 'What holds' },
-  { value: 'drills', label: 'Drills' },
+  { value: 'drills', label: 'What if' },
   { value: 'calibration', label: 'Calibrate' },
 ] as const;
 type ClimateTab = (typeof TABS)[number]['value'];
@@ -121,7 +121,7 @@ export function Climate() {
                 startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
                 onClick={() => edit({ edit: 'proposeClimate', change: {} })}
               >
-                Fit a first climate
+                Propose equipment
               </Button>
             )}
           </Box>
@@ -153,7 +153,7 @@ export function Climate() {
           </Tabs>
           <Box sx={{ height: 4, mt: -1.25, mb: 0.75 }} data-forecast={state.at}>
             {state.at === 'working' && (
-              <LinearProgress aria-label="Reckoning the climate" sx={{ height: 3 }} />
+              <LinearProgress aria-label="Calculating the climate" sx={{ height: 3 }} />
             )}
           </Box>
           {state.at === 'failed' && (
@@ -168,7 +168,7 @@ export function Climate() {
                 <ForecastTab forecast={forecast} at={Math.min(at, forecast.run.t.length - 1)} />
               ) : (
                 <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-                  The box is brought to where its room keeps it, then a day of it is shown.
+                  The enclosure is brought to where its room keeps it, then a day of it is shown.
                 </Typography>
               ))}
             {tab === 'fittings' && (

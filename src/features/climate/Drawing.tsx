@@ -37,7 +37,7 @@ import { SoilLayer } from './SoilLayer';
 import { clock, percentWord } from './words';
 
 export const OVERLAYS = [
-  { value: 'warmth', label: 'Warmth' },
+  { value: 'warmth', label: 'Temperature' },
   { value: 'humidity', label: 'Humidity' },
   { value: 'soil', label: 'Soil' },
   { value: 'uv', label: 'UV index' },
@@ -148,7 +148,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     switch (overlay) {
       case 'warmth':
         return {
-          name: `Warmth, ${write(temperature(20)).replace(/[\d.,\s]/g, '')}`,
+          name: `Temperature, ${write(temperature(20)).replace(/[\d.,\s]/g, '')}`,
           limits: [16, 18, 20, 22, 24, 26, 28, 30, 33, 36, 40],
           colours: ramp(WARM_STOPS, 12),
           write: (it) => write(temperature(it), { bare: true }),
@@ -272,7 +272,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Laid over it"
+          aria-label="Overlay"
           value={overlay}
           onChange={(_, next: OverlayName | null) => next && onOverlay(next)}
         >
@@ -331,7 +331,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
             onChange={(_, value) => onAt(Number(value))}
           />
           <Box sx={{ typography: 'body2', color: 'earth.quiet', whiteSpace: 'nowrap' }}>
-            {day ? 'lights on' : 'lights out'}
+            {day ? 'lights on' : 'lights off'}
             {part ? ` · as set for ${part.name}` : ''}
           </Box>
         </Box>

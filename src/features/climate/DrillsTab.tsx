@@ -15,7 +15,7 @@ import {
   type Limit,
   type Season,
 } from '@/core/climate';
-import { temperature } from '@/core/units';
+import { capital, temperature } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { Chart, type Inks } from '@/ui/Chart';
 import { Panel } from '@/ui/Panel';
@@ -52,10 +52,10 @@ export function DrillsTab({ season }: { readonly season: Season }) {
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
-      <Panel label="Drills">
+      <Panel label="What if">
         <Typography variant="body2" sx={{ mb: 1 }}>
-          Played through in {SEASON_WORD[season]} weather, from the box as it usually stands. Each begins at
-          four in the morning.
+          Played through in {SEASON_WORD[season]} weather, from the enclosure as it usually stands. Each
+          begins at four in the morning.
         </Typography>
         <Box
           component="ul"
@@ -139,16 +139,16 @@ function Played({ result }: { readonly result: DrillResult }) {
         ? `${Math.max(0, it.worst).toFixed(1)} kg`
         : percentWord(it.worst);
   return (
-    <Panel label={drill?.name ?? 'Drill'}>
+    <Panel label={drill?.name ?? 'What if'}>
       <Typography role="status" sx={{ fontWeight: 600 }}>
         {first
           ? first.after === 0
-            ? `It is ${phrase(first.what)} before the drill begins: mend that first.`
+            ? `It is ${phrase(first.what)} before it begins: fix that first.`
             : `After ${timeWord(first.after ?? 0)} it is ${phrase(first.what)}.`
-          : 'Within the drill nothing passes its limits.'}
+          : 'Nothing passes its limits while it lasts.'}
       </Typography>
       <Chart
-        label={`Warmth and humidity in the drill: ${drill?.name ?? ''}`}
+        label={`Temperature and humidity in the what-if: ${drill?.name ?? ''}`}
         height={170}
         option={useDrawn(result)}
       />
@@ -163,7 +163,7 @@ function Played({ result }: { readonly result: DrillResult }) {
         <tbody>
           {result.limits.map((it) => (
             <tr key={it.what}>
-              <td>{it.what.charAt(0).toUpperCase() + it.what.slice(1)}</td>
+              <td>{capital(it.what)}</td>
               <td className="number">{it.after === null ? 'not at all' : timeWord(it.after)}</td>
               <td className="number">{worst(it)}</td>
             </tr>

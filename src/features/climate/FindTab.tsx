@@ -184,7 +184,7 @@ export function FindTab() {
             <Typography variant="body2" role="status" sx={{ mt: 0.5 }}>
               {state.looking
                 ? `${state.looking.looks} ways played in ${state.looking.seconds.toFixed(0)} s.`
-                : 'The box as it is comes first.'}
+                : 'The enclosure as it is comes first.'}
             </Typography>
             {state.looking?.first && <Way answer={state.looking.first} of={design} onTake={take} />}
           </Box>
@@ -205,7 +205,7 @@ export function FindTab() {
           <Typography variant="body2" role="status">
             {state.three.answers.length > 0
               ? `${state.three.answers.length === 1 ? 'One way holds' : `${state.three.answers.length} ways hold`}, found in ${state.seconds.toFixed(0)} s.`
-              : `Nothing was found that holds${state.three.bound ? ': the room itself is beyond what this kind bears' : ' with what may change'}. The nearest is shown; took ${state.seconds.toFixed(0)} s.`}
+              : `Nothing was found that holds${state.three.bound ? ': the room itself is beyond what this species bears' : ' with what may change'}. The nearest is shown; took ${state.seconds.toFixed(0)} s.`}
           </Typography>
           <Box sx={{ display: 'grid', gap: 1.25, mt: 1 }}>
             {(state.three.answers.length > 0
@@ -276,7 +276,7 @@ function Way({
       </Typography>
       {differences.length === 0 ? (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
-          The box as it is: nothing changes.
+          The enclosure as it is: nothing changes.
         </Typography>
       ) : (
         <Box

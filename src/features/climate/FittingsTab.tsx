@@ -64,13 +64,13 @@ export function FittingsTab({ selected, onSelect, onSeasons, forecast }: Props) 
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <SeasonNote sets={(it) => it.devices.length > 0} onSeasons={onSeasons} />
-      <Panel label="Fitted">
+      <Panel label="Installed">
         {devices.length === 0 && (
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            Nothing is fitted yet. Add something below, or have a first climate fitted for the animal.
+            Nothing is installed yet. Add something below, or have equipment proposed for the animal.
           </Typography>
         )}
-        <Box component="ul" aria-label="Fitted" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        <Box component="ul" aria-label="Installed" sx={{ listStyle: 'none', m: 0, p: 0 }}>
           {devices.map((device) => (
             <Box
               key={device.id}
@@ -130,7 +130,7 @@ export function FittingsTab({ selected, onSelect, onSeasons, forecast }: Props) 
                 </Box>
               </Box>
             )}
-            renderInput={(params) => <TextField {...params} label="Something to fit" />}
+            renderInput={(params) => <TextField {...params} label="Equipment to add" />}
           />
           <Button
             variant="contained"
@@ -141,14 +141,14 @@ export function FittingsTab({ selected, onSelect, onSeasons, forecast }: Props) 
               setWanted(null);
             }}
           >
-            Fit it
+            Add
           </Button>
           <Button
             variant="outlined"
             onClick={() => edit({ edit: 'proposeClimate', change: {} })}
             sx={{ whiteSpace: 'nowrap' }}
           >
-            Fit afresh
+            Propose again
           </Button>
         </Box>
       </Panel>
@@ -444,8 +444,8 @@ function Basking({
   return (
     <Box sx={{ mt: 1.25, borderTop: 1, borderColor: 'earth.rule', pt: 1 }}>
       <Typography variant="body2">
-        <strong>Basking place</strong>, {write(length(distance))} under it, in air of{' '}
-        {write(temperature(air))}: this lamp alone brings it to about {write(temperature(comes))}.
+        <strong>Basking spot</strong>, {write(length(distance))} under it, in air of {write(temperature(air))}
+        : this lamp alone brings it to about {write(temperature(comes))}.
       </Typography>
       <Typography variant="body2">
         For {write(temperature(wanted))} it takes{' '}
@@ -495,7 +495,7 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
       </Typography>
       {zone && (
         <Typography variant="body2">
-          This kind is of zone {zone}: it meets {UV_ZONES[zone].mean.join(' to ')} on the mean and{' '}
+          This species is of zone {zone}: it meets {UV_ZONES[zone].mean.join(' to ')} on the mean and{' '}
           {UV_ZONES[zone].maximum.join(' to ')} at most (published). Offer shade everywhere.
         </Typography>
       )}

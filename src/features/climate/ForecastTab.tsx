@@ -87,7 +87,7 @@ function Tiles({ answers }: { readonly answers: Answers }) {
 
 const WHAT = {
   humidity: { title: 'Humidity', scale: 100, min: 0, max: 100 },
-  warmth: { title: 'Warmth', scale: 1, min: undefined, max: undefined },
+  warmth: { title: 'Temperature', scale: 1, min: undefined, max: undefined },
 };
 
 /** A line of a chart: where it is read, in words, and its value at a record. */

@@ -108,7 +108,7 @@ function Mist() {
       {moving && (
         <TimerField
           timer={falls}
-          label="Falls run"
+          label="Waterfall runs"
           onChange={(next) => edit({ edit: 'setClimate', change: { falls: next } })}
         />
       )}

@@ -37,8 +37,8 @@ export function SeasonsTab() {
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Panel label="Settings by season">
         <Typography variant="body2">
-          Where one setting does not hold the box the year round, a part of the year can have its own. The
-          forecast goes by them, and Care reminds on the first day of the month to change over.
+          Where one setting does not hold the enclosure the year round, a part of the year can have its own.
+          The forecast goes by them, and Care reminds on the first day of the month to change over.
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.75 }}>
           {seasons.length === 0

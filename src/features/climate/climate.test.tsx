@@ -50,7 +50,7 @@ describe('words', () => {
 });
 
 describe('Lamps', () => {
-  it('one is fitted, moved, timed, held and taken out', async () => {
+  it('one is installed, moved, timed, held and taken out', async () => {
     const picked = vi.fn();
     const { stored } = await open(
       <FittingsTab selected="device-1" onSelect={picked} onSeasons={() => undefined} forecast={null} />,
@@ -75,13 +75,13 @@ describe('Lamps', () => {
     await choose('Thermostat', 'none');
     await eventually(async () => expect((await stored()).climate.devices[0]!.thermostat).toBeNull());
     expect(detail.getByText(/licensed electrician, to the local code/)).toBeDefined();
-    expect(detail.getByText(/Basking place/)).toBeDefined();
+    expect(detail.getByText(/Basking spot/)).toBeDefined();
     expect(detail.getByText(/it takes \d+ W at this distance, or/)).toBeDefined();
 
-    const add = screen.getByRole('combobox', { name: 'Something to fit' });
+    const add = screen.getByRole('combobox', { name: 'Equipment to add' });
     fireEvent.change(add, { target: { value: 'heat mat' } });
     fireEvent.click(await screen.findByRole('option', { name: /^Heat mat/ }));
-    fireEvent.click(screen.getByRole('button', { name: 'Fit it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Add' }));
     await eventually(async () =>
       expect((await stored()).climate.devices.map((it) => it.kind)).toEqual(['halogen-flood', 'heat-mat']),
     );
@@ -249,7 +249,7 @@ describe('Forecast and calibration', () => {
     expect(screen.getByRole('img', { name: /^Humidity through the day/ })).toBeDefined();
   });
 
-  it('what a box is held to can be forgotten; a file that will not do is refused in place', async () => {
+  it('what an enclosure is held to can be forgotten; a file that will not do is refused in place', async () => {
     const { stored } = await open(
       <CalibrationTab />,
       made(GECKO, {
@@ -266,7 +266,7 @@ describe('Forecast and calibration', () => {
         },
       }),
     );
-    expect(screen.getByText(/Fitted on 2026-11-02 to shelf\.csv: air exchange × 1\.40/)).toBeDefined();
+    expect(screen.getByText(/Calibrated on 2026-11-02 to shelf\.csv: air exchange × 1\.40/)).toBeDefined();
     const file = screen.getByLabelText('Logger’s file, to choose');
     fireEvent.change(file, {
       target: { files: [new File(['just words'], 'notes.csv', { type: 'text/csv' })] },

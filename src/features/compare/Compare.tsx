@@ -30,7 +30,7 @@ const WHERE = {
   room: 'Room',
   enclosure: 'Enclosure',
   ground: 'Ground',
-  scape: 'Scape',
+  scape: 'Hardscape',
   living: 'Living',
   climate: 'Climate',
 } as const;
@@ -72,7 +72,7 @@ export function Compare({ tools }: { readonly tools: ReactNode }) {
           <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
             <Box>
               <Typography variant="h1" component="h1">
-                Side by side
+                Compare
               </Typography>
               <Box
                 role="group"
@@ -281,7 +281,7 @@ const ROWS: readonly (readonly [string, (weeks: Weeks) => string])[] = [
   ['Crew, mould, pests written down', (it) => `${it.seen.crew}, ${it.seen.mould}, ${it.seen.pests}`],
   ['Meals, refused', (it) => `${it.meals.given}, ${it.meals.refused}`],
   ['Care done, left out', (it) => `${it.work.done}, ${it.work.skipped}`],
-  ['Minutes of care, as reckoned', (it) => String(Math.round(it.work.minutes))],
+  ['Minutes of care, estimated', (it) => String(Math.round(it.work.minutes))],
 ];
 
 const keyWords = (key: string): string => {

@@ -122,7 +122,7 @@ const OUTLETS = [
   { value: 'none', name: 'None', why: 'Nothing to make; nothing to see by.' },
   { value: 'drain', name: 'Drain', why: 'Keeps the water at its height by itself.' },
   { value: 'siphon', name: 'Siphon tube', why: 'A tube down to the floor to look and suck through.' },
-  { value: 'lift-out', name: 'Corner that lifts out', why: 'A basket of soil; a hand reaches the floor.' },
+  { value: 'lift-out', name: 'Lift-out corner', why: 'A basket of soil; a hand reaches the floor.' },
 ] as const satisfies readonly { value: Outlet['kind']; name: string; why: string }[];
 
 /** How the water can leave. */
@@ -257,7 +257,7 @@ export function WaterFields({ layer, result }: WaterProps) {
         options={[
           {
             value: 'bed',
-            name: 'As high as the water in the box',
+            name: 'As high as the water in the enclosure',
             why: 'One water: it rises and falls with it.',
           },
           { value: 'own', name: 'At a level of its own', why: 'In a bowl or behind a dam that holds.' },

@@ -20,7 +20,7 @@ const SOILS = [
   {
     value: 'loose-sand-bark',
     name: 'Loose sand, bark fines',
-    why: 'For kinds that swim in sand; no tunnel stands in it.',
+    why: 'For species that swim in sand; no tunnel stands in it.',
   },
   {
     value: 'paper',
@@ -61,7 +61,7 @@ const Cards = memo(function Cards({
   );
   return (
     <Box sx={{ mt: 1.5 }}>
-      <Choice label="Soil of a dry box" least={118} options={SOILS} value={value} onChange={choose} />
+      <Choice label="Soil of a dry enclosure" least={118} options={SOILS} value={value} onChange={choose} />
     </Box>
   );
 });

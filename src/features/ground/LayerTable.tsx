@@ -121,7 +121,7 @@ export function LayerTable({ place, stack, selected, onSelect }: Props) {
           {stack.length === 0 && (
             <tr>
               <td colSpan={6}>
-                Nothing lies {place === null ? 'in the box' : 'in this region'} yet.{' '}
+                Nothing lies {place === null ? 'in the enclosure' : 'in this region'} yet.{' '}
                 <Button onClick={() => edit({ edit: 'addLayer', change: { kind: 'substrate', ...inPlace } })}>
                   Add soil
                 </Button>

@@ -116,7 +116,9 @@ describe('Ground', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Rest of the floor' }));
     expect(rows()).toEqual(['Open water']);
     expect(
-      screen.getByRole('radio', { name: /^As high as the water in the box/ }).getAttribute('aria-checked'),
+      screen
+        .getByRole('radio', { name: /^As high as the water in the enclosure/ })
+        .getAttribute('aria-checked'),
     ).toBe('true');
   });
 
@@ -142,7 +144,7 @@ describe('Ground', () => {
     await eventually(async () =>
       expect((await stored()).ground.outlet).toEqual({ kind: 'drain', bore: 0.012, height: 0.02 }),
     );
-    fireEvent.click(screen.getByRole('radio', { name: /^Corner that lifts out/ }));
+    fireEvent.click(screen.getByRole('radio', { name: /^Lift-out corner/ }));
     enter(box('Width'), '8');
     await eventually(async () =>
       expect((await stored()).ground.outlet).toMatchObject({ kind: 'lift-out', width: 0.08 }),
@@ -186,7 +188,7 @@ describe('Ground', () => {
     await eventually(async () => expect((await stored()).ground.sunk).toEqual([]));
   });
 
-  it('soil of a dry box is chosen by school; a wet one is not asked', async () => {
+  it('soil of a dry enclosure is chosen by approach; a wet one is not asked', async () => {
     const { stored } = await open(<Ground />, made(BOA));
     fireEvent.click(screen.getByRole('radio', { name: /^Paper at first/ }));
     await eventually(async () =>
@@ -199,12 +201,12 @@ describe('Ground', () => {
     });
   });
 
-  it('schools are followed: peat goes out of every mix', async () => {
+  it('approaches are followed: peat goes out of every mix', async () => {
     const { stored } = await open(
       <Ground />,
       made(FROG, { edit: 'useRecipe', change: { layer: 'layer-3', recipe: 'forest-five-peat' } }),
     );
-    expect(screen.queryByRole('radiogroup', { name: 'Soil of a dry box' })).toBeNull();
+    expect(screen.queryByRole('radiogroup', { name: 'Soil of a dry enclosure' })).toBeNull();
     fireEvent.click(screen.getByRole('radio', { name: /^Coir instead/ }));
     await eventually(async () => {
       const { ground } = await stored();

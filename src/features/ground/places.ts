@@ -7,7 +7,7 @@ export const REGION_WORD: Record<RegionKind, { readonly name: string; readonly w
   'moist-end': { name: 'Moist end', why: 'A moss-rich side that stays wet for shedding and laying.' },
   'bark-bay': {
     name: 'Bark bay',
-    why: 'Shallow dry bark over a mat: deep moist soil would keep its warmth in.',
+    why: 'Shallow dry bark over a mat: deep moist soil would keep its heat in.',
   },
   den: { name: 'Filled den', why: 'Soil heaped high where the animal digs in.' },
   'litter-pocket': { name: 'Litter pocket', why: 'Deep leaves to hide and hunt in.' },

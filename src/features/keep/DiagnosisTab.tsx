@@ -9,6 +9,7 @@ import { useMemo, useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { diagnose, SIGNS, type Cause, type Diagnosis, type SignId } from '@/core/diagnosis';
 import { DAY } from '@/core/readings';
+import { capital } from '@/core/units';
 import { useEditing, useLog, useOpenDesign, useSeries, useStore, useTracks } from '@/store';
 import { Message } from '@/ui/Message';
 import { LOOK_BACK } from './due';
@@ -16,7 +17,7 @@ import { isDayIn } from '@/ui/boxDay';
 import { useNow } from './useAlarms';
 
 const GROUPS = [
-  { id: 'air', name: 'Air and warmth' },
+  { id: 'air', name: 'Air and temperature' },
   { id: 'soil', name: 'Soil' },
   { id: 'plants', name: 'Plants' },
   { id: 'crew', name: 'Crew' },
@@ -99,7 +100,7 @@ export function DiagnosisTab() {
             sx={{ m: 0, mb: 1.25, pl: 2.5, typography: 'body2', color: 'earth.quiet' }}
           >
             {found.read.map((it) => (
-              <li key={it.words}>{capitalise(it.words)}</li>
+              <li key={it.words}>{capital(it.words)}</li>
             ))}
           </Box>
         )}
@@ -123,7 +124,8 @@ export function DiagnosisTab() {
         </Box>
         {found.verdict !== 'nothing' && (
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1.5 }}>
-            This is of the box, not of the animal: no medical advice. What ails an animal a veterinarian says.
+            This is of the enclosure, not of the animal: no medical advice. What ails an animal a veterinarian
+            says.
           </Typography>
         )}
       </Box>
@@ -136,8 +138,6 @@ const HEADING: Record<Diagnosis['verdict'], string> = {
   'cannot tell': 'It cannot be told yet',
   nothing: 'Nothing is off',
 };
-
-const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** How sure a cause is, in words. */
 const sureness = (score: number): string =>
@@ -189,7 +189,7 @@ function CauseCard({ cause, first }: { readonly cause: Cause; readonly first: bo
                 {it.weight < 0 ? 'against' : 'for'}
               </Box>
               <span>
-                {capitalise(it.words)}
+                {capital(it.words)}
                 <Box component="span" sx={{ color: 'earth.quiet' }}>
                   {' '}
                   ({it.from})

@@ -10,10 +10,10 @@ import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { Due } from '@/core/care';
 import type { EntryKind } from '@/core/log';
-import { tell } from '@/core/units';
+import { capital, tell } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
 import { useReader } from '@/ui/units';
-import { capital } from '@/ui/words';
+
 import { checkNumber, draftOfForm, numbersOf } from './entryFields';
 import { useWrite } from './useWrite';
 

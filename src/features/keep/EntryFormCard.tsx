@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { ENTRY_KINDS, type Entry } from '@/core/log';
+import { counted } from '@/core/units';
 import {
   addPicture,
   NotAPicture,
@@ -197,7 +198,7 @@ export function EntryFormCard({ entry, onDone }: Props) {
       {PLACED.has(kind) && (
         <Box>
           <FormControlLabel
-            label="Show where in the box it was"
+            label="Show where in the enclosure it was"
             control={<Checkbox checked={placing} onChange={(_, on) => setPlacing(on)} />}
           />
           {placing && <BoxMap label="Where it was seen" value={spot} onChange={setSpot} height={260} />}
@@ -206,11 +207,7 @@ export function EntryFormCard({ entry, onDone }: Props) {
       {wrong && <Alert severity="error">{wrong}</Alert>}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         <FileButton
-          words={
-            files.length === 0
-              ? 'Add pictures'
-              : `${files.length} ${files.length === 1 ? 'picture' : 'pictures'}`
-          }
+          words={files.length === 0 ? 'Add pictures' : `${counted(files.length, 'picture')}`}
           label="Pictures of it"
           accept="image/*"
           multiple

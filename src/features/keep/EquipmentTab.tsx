@@ -117,7 +117,7 @@ export function EquipmentTab() {
         </Button>
         {drawn.length > 0 && (
           <Button onClick={() => void Promise.all(drawn.map((it) => add(it.name, it.id, it.since)))}>
-            Take over the {drawn.length} fitted in Climate
+            Take over the {drawn.length} installed in Climate
           </Button>
         )}
       </Box>

@@ -22,7 +22,7 @@ const TABS = [
   { id: 'care', name: 'Care' },
   { id: 'log', name: 'Log' },
   { id: 'readings', name: 'Readings' },
-  { id: 'off', name: 'Something off' },
+  { id: 'off', name: 'Troubleshoot' },
   { id: 'animals', name: 'Animals' },
   { id: 'equipment', name: 'Equipment' },
 ] as const;

@@ -8,11 +8,12 @@ import { useMemo, useState, type ReactNode } from 'react';
 import type { Due } from '@/core/care';
 import { findAnimal } from '@/core/catalogue';
 import type { Design } from '@/core/design';
+import { capital, counted } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
-import { capital, counted, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
+import { animalsWord, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
 import { dueIn, LOOK_BACK } from './due';
 import { Alarms } from './Alarms';
@@ -67,7 +68,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <Typography sx={{ color: 'earth.quiet' }} aria-live="polite">
                 {now.length === 0
                   ? `${dayWords(today)}. All is done.`
-                  : `${dayWords(today)}. ${now.length} ${now.length === 1 ? 'thing' : 'things'} in ${open.length} ${open.length === 1 ? 'box' : 'boxes'}, about ${Math.max(1, Math.round(minutes))} minutes.`}
+                  : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${Math.max(1, Math.round(minutes))} minutes.`}
               </Typography>
             </Box>
             <Alarms standing={standing ?? []} named />
@@ -101,7 +102,7 @@ function BoxDue({ design, due }: { readonly design: Design; readonly due: readon
         </Typography>
         <Box sx={{ color: 'earth.quiet', typography: 'body2' }}>
           {animal && design.brief.stage === 'inhabited'
-            ? capital(counted(design.brief.count, animal.english))
+            ? capital(animalsWord(design.brief.count, animal.english))
             : STAGE_WORD[design.brief.stage]}
         </Box>
       </Box>

@@ -2,6 +2,7 @@ import { careNow, daysTill, dueOf, lastDone, meteredLamp, type Due } from '@/cor
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import type { Entry } from '@/core/log';
+import { counted } from '@/core/units';
 import { localDay } from '@/ui/days';
 
 /** Further back nothing that comes again is looked for, days. */
@@ -27,7 +28,7 @@ export function dueIn(
           late: daysTill(metered.day, today),
           rule: {
             ...it.rule,
-            why: `By ${metered.readings} ${metered.readings === 1 ? 'reading' : 'readings'} of the meter: a UV index of ${metered.needed} is needed at its back.`,
+            why: `By ${counted(metered.readings, 'reading')} of the meter: a UV index of ${metered.needed} is needed at its back.`,
           },
         }
       : it,

@@ -4,9 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { findAnimal, type Animal, type Basis, type Life } from '@/core/catalogue';
+import { many, findAnimal, type Animal, type Basis, type Life } from '@/core/catalogue';
 import { youngPlan } from '@/core/living';
-import { length, mass, temperature } from '@/core/units';
+import { counted, length, mass, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -108,9 +108,9 @@ export function CompanyTab({ today }: { readonly today: Date }) {
         )}
       </Box>
       {life ? (
-        <Panel label={`How ${animal.english}s are kept`}>
+        <Panel label={`How ${many(animal.english)} are kept`}>
           <Facts>
-            <Fact name="Company" basis={life.sexes.basis}>
+            <Fact name="Group" basis={life.sexes.basis}>
               {SEXES[life.sexes.value]}
               {life.cautions.value.length > 0 && (
                 <> {`${life.cautions.value.join(', ')}.`.replace(/^./, (it) => it.toUpperCase())}</>
@@ -155,21 +155,20 @@ export function CompanyTab({ today }: { readonly today: Date }) {
         </Panel>
       ) : (
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-          Nothing is written down of how this kind grows and breeds.
+          Nothing is written down of how this species grows and breeds.
         </Typography>
       )}
       <Panel label={plan.grown ? 'From hatchling to now' : 'As it grows'}>
         <Typography variant="body2" sx={{ mb: 0.5 }}>
-          {plan.grown ? 'Grown' : `At ${age} ${age === 1 ? 'month' : 'months'}`}: about{' '}
-          {write(length(plan.length))} and {write(mass(plan.mass))}. A box much too large for a young animal
-          hides its food from it.
+          {plan.grown ? 'Grown' : `At ${counted(age ?? 0, 'month')}`}: about {write(length(plan.length))} and{' '}
+          {write(mass(plan.mass))}. An enclosure much too large for a young animal hides its food from it.
         </Typography>
-        <PlainTable label="Boxes as it grows">
+        <PlainTable label="Enclosures as it grows">
           <thead>
             <tr>
               <th>From</th>
               {!plan.grown && <th>Month</th>}
-              <th>Box, wide × deep × high</th>
+              <th>Enclosure, wide × deep × high</th>
             </tr>
           </thead>
           <tbody>
@@ -180,7 +179,7 @@ export function CompanyTab({ today }: { readonly today: Date }) {
                   age !== null && age >= it.from && age < (plan.boxes[index + 1]?.from ?? Infinity)
                 }
               >
-                <td>{it.from === 0 ? 'hatching' : `${it.from} months`}</td>
+                <td>{it.from === 0 ? 'hatching' : counted(it.from, 'month')}</td>
                 {!plan.grown && (
                   <td>{age !== null && it.from > age ? monthFrom(today, it.from - age) : ''}</td>
                 )}

@@ -25,7 +25,7 @@ import {
   type CrewHome,
   type Survey,
 } from '@/core/living';
-import { bag, length } from '@/core/units';
+import { capital, bag, length } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Chart, type Inks } from '@/ui/Chart';
 import { Choice } from '@/ui/Choice';
@@ -38,7 +38,6 @@ import { askCrew, type CrewAnswer } from '@/workers/living';
 import { Cultures } from './Cultures';
 import { grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
 import { daysWord } from '@/ui/whenWords';
-import { capital } from '@/ui/words';
 
 type School = Design['living']['school'];
 const SCHOOLS = (Object.keys(SCHOOL_WORD) as School[]).map((value) => ({
@@ -78,7 +77,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
 
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
-      <Choice label="School of crew" options={SCHOOLS} value={school} onChange={onSchool} least={150} />
+      <Choice label="Approach to the crew" options={SCHOOLS} value={school} onChange={onSchool} least={150} />
       {school !== 'none' && (
         <>
           <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
@@ -97,8 +96,8 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
               <TableCard label="Crew">
                 <thead>
                   <tr>
-                    <th>Kind</th>
-                    <th className="number">Let in</th>
+                    <th>Species</th>
+                    <th className="number">Introduced</th>
                     <th className="number">After two years</th>
                     <th>Stands</th>
                     <th>Held by</th>
@@ -116,7 +115,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
                           <NumberField
                             key={count}
                             bare
-                            label={`Number of ${kind.english} let in`}
+                            label={`Number of ${kind.english} introduced`}
                             value={count}
                             min={1}
                             max={100_000}
@@ -154,7 +153,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
               </TableCard>
               {answers.failed !== null && (
                 <Alert severity="error">
-                  The crew could not be reckoned: {answers.failed}. Load the page again.
+                  The crew could not be calculated: {answers.failed}. Load the page again.
                 </Alert>
               )}
               {answers.found && <CrewChart answers={answers.found} kinds={crew.map((it) => it.kind)} />}
@@ -323,8 +322,8 @@ function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: S
           </Box>
         </li>
       )}
-      renderInput={(params) => <TextField {...params} label="Add a kind, best for this box first" />}
-      noOptionsText="No kind of that name."
+      renderInput={(params) => <TextField {...params} label="Add a species, best for this enclosure first" />}
+      noOptionsText="No species of that name."
     />
   );
 }
@@ -355,7 +354,7 @@ function CrewChart({
         min: 0,
         max: MONTHS,
         interval: 6,
-        name: 'months after they are let in',
+        name: 'months after they are introduced',
         nameLocation: 'middle',
         nameGap: 22,
         nameTextStyle: { color: inks.quiet },
@@ -420,7 +419,7 @@ function Advice({
     const end = run.adults.at(-1) ?? 0;
     if (run.gone !== null)
       return [
-        `${kind.english}: gone after ${daysWord(run.gone)}. Reseed it about every ${daysWord(Math.max(30, run.gone * 0.7))}, or take another kind.`,
+        `${kind.english}: gone after ${daysWord(run.gone)}. Reseed it about every ${daysWord(Math.max(30, run.gone * 0.7))}, or take another species.`,
       ];
     if (end < (run.adults[0] ?? 0) * 0.5)
       return [
@@ -436,7 +435,7 @@ function Advice({
   return (
     <Box component="ul" sx={{ m: 0, pl: 2.5, typography: 'body2' }} aria-label="Reseeding and culling">
       {lines.map((it) => (
-        <li key={it}>{it.charAt(0).toUpperCase() + it.slice(1)}</li>
+        <li key={it}>{capital(it)}</li>
       ))}
     </Box>
   );

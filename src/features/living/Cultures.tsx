@@ -5,14 +5,13 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { CrewKind } from '@/core/catalogue';
 import { cultureOf, FEEDERS } from '@/core/living';
-import { length } from '@/core/units';
+import { capital, counted, length } from '@/core/units';
 import { useDesigns, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
 import { daysWord } from '@/ui/whenWords';
-import { capital } from '@/ui/words';
 
 /** Tubs beside the boxes: whether they cover all boxes that still wait for their crew, and when to begin. */
 export function Cultures({
@@ -61,7 +60,7 @@ export function Cultures({
   return (
     <Box component="section" aria-label="Cultures">
       <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
-        Cultures beside the boxes
+        Cultures beside the enclosures
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mb: 1 }}>
         <NumberField
@@ -106,7 +105,7 @@ export function Cultures({
       <TableCard label="Crew cultures">
         <thead>
           <tr>
-            <th>Kind</th>
+            <th>Species</th>
             <th className="number">Wanted</th>
             <th className="number">To take</th>
             <th>Enough</th>
@@ -119,7 +118,7 @@ export function Cultures({
             <tr key={kind.id}>
               <td>{capital(kind.english)}</td>
               <td className="number">
-                {count}, {boxes} {boxes === 1 ? 'box' : 'boxes'}
+                {count}, {counted(boxes, 'enclosure')}
               </td>
               <td className="number">{Math.floor(answer.toTake)}</td>
               <td>
@@ -127,7 +126,7 @@ export function Cultures({
                   ? 'yes'
                   : answer.tubsNeeded === null
                     ? 'never'
-                    : `no: ${answer.tubsNeeded} ${answer.tubsNeeded === 1 ? 'tub' : 'tubs'}`}
+                    : `no: ${counted(answer.tubsNeeded, 'tub')}`}
               </td>
               <td>{answer.startBefore === null ? 'more tubs' : `${daysWord(answer.startBefore)} ahead`}</td>
               <td>{answer.split === null ? '–' : `after ${daysWord(answer.split)}`}</td>

@@ -4,10 +4,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { GrowthEvent } from '@/core/living';
+import { capital } from '@/core/units';
 import { useOpenDesign } from '@/store';
 import { TableCard } from '@/ui/TableCard';
 import { monthFrom, monthsWord } from './words';
-import { capital } from '@/ui/words';
 
 interface Props {
   readonly events: readonly GrowthEvent[];
@@ -55,7 +55,7 @@ export function GrowthTab({ events, today, months, onMonths, onSelect }: Props) 
         </>
       )}
       <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
-        Growth follows a logistic curve at the pace of each kind, slowed where a plant does less well. Cut
+        Growth follows a logistic curve at the pace of each species, slowed where a plant does less well. Cut
         with clean scissors, a third at a time; cuttings go to the freezer or the bin, never outside.
       </Typography>
     </Box>

@@ -42,7 +42,7 @@ const TABS = [
   { value: 'growth', label: 'Growth' },
   { value: 'crew', label: 'Crew' },
   { value: 'waste', label: 'Waste and water' },
-  { value: 'company', label: 'Company' },
+  { value: 'company', label: 'Group' },
   { value: 'move-in', label: 'Moving in' },
 ] as const;
 type LivingTab = (typeof TABS)[number]['value'];
@@ -187,17 +187,17 @@ export function Living() {
             ))}
           </Tabs>
           <Box sx={{ height: 4, mt: -1, mb: 0.75 }} data-survey={at}>
-            {at === 'working' && <LinearProgress aria-label="Surveying the box" sx={{ height: 3 }} />}
+            {at === 'working' && <LinearProgress aria-label="Surveying the enclosure" sx={{ height: 3 }} />}
           </Box>
           {at === 'failed' && (
             <Alert severity="error" sx={{ mb: 1 }}>
-              The climate could not be reckoned: {message}. What stands here goes by what the animal wants.
+              The climate could not be calculated: {message}. What stands here goes by what the animal wants.
               Undo the last change, or load the page again.
             </Alert>
           )}
           {survey.guessed && at === 'working' && (
             <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1 }}>
-              As the box is meant to be, until its climate is reckoned.
+              As the enclosure is meant to be, until its climate is calculated.
             </Typography>
           )}
           <Box role="tabpanel" id={`living-panel-${tab}`} aria-labelledby={`living-tab-${tab}`}>

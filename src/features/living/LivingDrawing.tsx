@@ -6,6 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useRef } from 'react';
 import type { PlantedResult } from '@/core/living';
+import { counted } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { nearCut } from '@/ui/section/cut';
 import { Plan } from '@/ui/section/Plan';
@@ -50,9 +51,7 @@ export function LivingDrawing({ plants, view, onView, months, onMonths, tools, t
           <ToggleButton value="plan">Plan</ToggleButton>
         </ToggleButtonGroup>
         <Box sx={{ flex: 1, typography: 'body2', color: 'earth.quiet', textAlign: 'right' }}>
-          {plants.length === 0
-            ? 'bare ground'
-            : `${plants.length} ${plants.length === 1 ? 'plant' : 'plants'}`}
+          {plants.length === 0 ? 'bare ground' : `${counted(plants.length, 'plant')}`}
         </Box>
       </Box>
       <Box ref={frameRef} sx={{ flex: 1, minHeight: 0, overflow: 'hidden', mt: 1 }}>

@@ -48,7 +48,7 @@ export function MoveInTab({ today }: { readonly today: Date }) {
       </Box>
       <Typography variant="body2">
         {passed === null
-          ? `Quarantine lasts ${least} to ${most} days for this kind (common practice).`
+          ? `Quarantine lasts ${least} to ${most} days for this species (common practice).`
           : passed < least
             ? `Day ${Math.max(0, passed)} of at least ${least}. It waits.`
             : moveIn.tested === null

@@ -27,7 +27,7 @@ import {
   type Survey,
   type Tread,
 } from '@/core/living';
-import { length } from '@/core/units';
+import { capital, counted, length } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { TableCard } from '@/ui/TableCard';
@@ -36,7 +36,6 @@ import { seek } from '@/ui/seek';
 import { useReader } from '@/ui/units';
 import { FORM_WORD, REGION_WORD } from '@/ui/words';
 import { fitWord, percent, STRATUM_WORD } from './words';
-import { capital } from '@/ui/words';
 
 interface Props {
   readonly survey: Survey;
@@ -75,7 +74,7 @@ export function PlantsTab({ survey, fits, grown, tread, bare, selected, onSelect
                 <th>Plant</th>
                 <th>Where</th>
                 <th>How it does</th>
-                <th>Held back by</th>
+                <th>Limiting factor</th>
               </tr>
             </thead>
             <tbody>
@@ -135,9 +134,9 @@ export function PlantsTab({ survey, fits, grown, tread, bare, selected, onSelect
       ) : (
         <Typography variant="body2" sx={{ color: 'earth.quiet', maxWidth: '62ch' }}>
           Nothing is planted yet. “Plant it for me” lays out a planting for{' '}
-          {findAnimal(catalogue, design.brief.animal)?.english ?? 'a moist box'}: tall at the back, climbers
-          on the walls, low towards the front, each where its light and moisture are. Change it then by
-          dragging.
+          {findAnimal(catalogue, design.brief.animal)?.english ?? 'a moist enclosure'}: tall at the back,
+          climbers on the walls, low towards the front, each where its light and moisture are. Change it then
+          by dragging.
         </Typography>
       )}
     </Box>
@@ -196,12 +195,12 @@ function AddPlant({ survey, tread, onSelect }: Pick<Props, 'survey' | 'tread' | 
               </Box>
               <Box sx={{ fontSize: '0.8rem', color: 'earth.quiet' }}>
                 {FORM_WORD[plant.form]} · {fitWord(best.value)}
-                {best.value < 0.85 ? `: ${best.by}` : ''} · {places} {places === 1 ? 'place' : 'places'}
+                {best.value < 0.85 ? `: ${best.by}` : ''} · {counted(places, 'place')}
               </Box>
             </Box>
           </li>
         )}
-        renderInput={(params) => <TextField {...params} label="Add a plant, best for this box first" />}
+        renderInput={(params) => <TextField {...params} label="Add a plant, best for this enclosure first" />}
         noOptionsText="No plant of that name. It can go in not yet named."
       />
       <TextField
@@ -319,7 +318,7 @@ function Cover({ grown, bare }: Pick<Props, 'grown' | 'bare'>) {
           </Box>
         ))}
       <Box component="li" sx={{ typography: 'caption', color: 'earth.quiet' }}>
-        The upright line: what this kind wants at least, of the floor (of the walls: of their area). Common
+        The upright line: what this species wants at least, of the floor (of the walls: of their area). Common
         practice.
       </Box>
     </Box>
@@ -370,7 +369,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
             put({ kind: row?.id ?? null, ...(row ? {} : { name: 'Plant not yet named' }) })
           }
           sx={{ width: 240 }}
-          renderInput={(params) => <TextField {...params} label="Kind" />}
+          renderInput={(params) => <TextField {...params} label="Species" />}
         />
         <NumberField
           key={planted.size}

@@ -75,7 +75,8 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
       <Panel label="On land">
         <Typography variant="body2">
           {design.brief.count === 1 ? 'It eats' : `All ${design.brief.count} eat`} about{' '}
-          <strong>{grams(waste.eats * design.brief.count)}</strong> of dry food a day and leave{' '}
+          <strong>{grams(waste.eats * design.brief.count)}</strong> of dry food a day and{' '}
+          {design.brief.count === 1 ? 'leaves' : 'leave'}{' '}
           <strong>{grams(waste.droppings * design.brief.count)}</strong> of dry droppings.{' '}
           <BasisMark basis={waste.basis} {...(waste.source ? { source: waste.source } : {})} />
         </Typography>
@@ -97,14 +98,14 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
             {load.load <= 0.8
               ? 'They keep up.'
               : load.load <= 1.2
-                ? 'They just keep up: lift out more, or let in more crew.'
+                ? 'They just keep up: lift out more, or introduce more crew.'
                 : 'More comes down than goes: fewer animals, a larger floor, more crew, or lift out more.'}
           </Typography>
         </Box>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
           <NumberField
             key={spotClean}
-            label="Droppings lifted out, %"
+            label="Spot-cleaned, %"
             value={Math.round(spotClean * 100)}
             min={0}
             max={100}

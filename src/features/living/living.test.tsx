@@ -60,7 +60,7 @@ describe('words', () => {
 });
 
 describe('Living', () => {
-  it('plants a bare box, shows each plant with how it does, parts and takes one out', async () => {
+  it('plants a bare enclosure, shows each plant with how it does, parts and takes one out', async () => {
     const { stored } = await open(<Living />, made(GECKO, ...LIT));
     expect(screen.getByText(/Nothing is planted yet/)).toBeDefined();
     press('Plant it for me');
@@ -120,16 +120,16 @@ describe('Growth', () => {
   });
 });
 
-describe('Crew, waste, company, moving in', () => {
+describe('Crew, waste, group, moving in', () => {
   const design = made(GECKO, ...LIT, { edit: 'proposeLiving', change: {} });
   const survey = guessSurvey(design, layGround(design, catalogue), catalogue);
 
-  it('numbers let in are changed, a kind is taken out, schools and litter are chosen', async () => {
+  it('numbers introduced are changed, a species is taken out, approach and litter are chosen', async () => {
     const { stored } = await open(<CrewTab survey={survey} />, design);
     const [first] = design.living.crew;
     const english = catalogue.living.crew.find((it) => it.id === first!.kind)!.english;
     await screen.findAllByText(/after \d+ |no: reseed/);
-    enter(box(`Number of ${english} let in`), '77');
+    enter(box(`Number of ${english} introduced`), '77');
     await eventually(async () => expect((await stored()).living.crew[0]!.count).toBe(77));
     press(`Take ${english} out`);
     await eventually(async () =>
@@ -146,14 +146,14 @@ describe('Crew, waste, company, moving in', () => {
     const { stored } = await open(<WasteTab survey={survey} />, design);
     const share = (): number =>
       Number(/(\d+) %/.exec(screen.getByRole('region', { name: 'On land' }).textContent)![1]);
-    enter(box('Droppings lifted out, %'), '0');
+    enter(box('Spot-cleaned, %'), '0');
     await eventually(async () => expect((await stored()).living.spotClean).toBe(0));
     const all = share();
-    enter(box('Droppings lifted out, %'), '90');
+    enter(box('Spot-cleaned, %'), '90');
     await eventually(() => expect(share()).toBeLessThan(all));
   });
 
-  it('a young animal is told its boxes to come; a grown one its food, young and law', async () => {
+  it('a young animal is told its enclosures to come; a grown one its food, young and law', async () => {
     const { stored } = await open(<CompanyTab today={TODAY} />, design);
     expect(screen.getByText(/Commonly protected/)).toBeDefined();
     expect(screen.getByText(/2, in a moist hide/)).toBeDefined();

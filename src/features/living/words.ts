@@ -1,5 +1,6 @@
 import type { Design } from '@/core/design';
 import type { CrewLimit, Stratum } from '@/core/living';
+import { counted } from '@/core/units';
 
 export const STRATUM_WORD: Record<Stratum, string> = {
   carpet: 'Carpet',
@@ -21,7 +22,7 @@ export const SCHOOL_WHY: Record<Design['living']['school'], string> = {
   beetles:
     'They clear more and live drier, but swarm when there is much to eat, and want deep soil to pupate in.',
   'roaches-earwigs': 'Strong eaters for large animals; some get out, and few people love them.',
-  none: 'A plain natural box: you lift everything out by hand, and see all of it.',
+  none: 'A plain natural enclosure: you lift everything out by hand, and see all of it.',
 };
 
 export const LIMIT_WORD: Record<CrewLimit, string> = {
@@ -58,7 +59,7 @@ export const fitWord = (value: number): string =>
 /** So many months, as one says it. */
 export function monthsWord(months: number): string {
   if (months < 0.75) return 'now';
-  if (months < 18) return `${Math.round(months)} ${Math.round(months) === 1 ? 'month' : 'months'}`;
+  if (months < 18) return counted(months, 'month');
   const years = Math.round(months / 6) / 2;
   return `${years} years`;
 }

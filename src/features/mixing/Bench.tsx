@@ -164,7 +164,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
           slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           sx={{ width: 300 }}
         >
-          <MenuItem value={LOOSE}>A soil in no box yet</MenuItem>
+          <MenuItem value={LOOSE}>A soil in no enclosure yet</MenuItem>
           {soils.map((it) => (
             <MenuItem key={keyOf(it)} value={keyOf(it)}>
               {it.design.name} · {it.layer.name}

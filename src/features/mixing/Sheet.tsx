@@ -12,7 +12,7 @@ import { findAnimal, materialOf, type MaterialCaution } from '@/core/catalogue';
 import { corners, SQUEEZE, type Squeeze } from '@/core/ground';
 import { looseNeeds, soilSheet, stateOf, familyFor, type SoilSheet, type TubLot } from '@/core/mixing';
 import { takingOf } from '@/core/shelf';
-import { bag, length, mass, percent, tank } from '@/core/units';
+import { counted, bag, length, mass, percent, tank } from '@/core/units';
 import { useOpenDesign, useShelfBook, useStore } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Message } from '@/ui/Message';
@@ -75,7 +75,7 @@ export function Sheet() {
           </Button>
         }
       >
-        This box holds no soil yet. Lay one in Ground, and its sheet follows.
+        This enclosure holds no soil yet. Lay one in Ground, and its sheet follows.
       </Message>
     );
   }
@@ -198,10 +198,10 @@ function SoilCard({ sheet, depth, squeeze, number, replace }: CardProps) {
       )}
       {temper && (
         <Step title="Let it temper">
-          Spread it in the box and turn it daily for about {temper.days} {temper.days === 1 ? 'day' : 'days'},
-          until it binds and no longer feels wet: from {write(percent(temper.from))} of water to{' '}
-          {write(percent(temper.to))}, {write(tank(temper.lose))} to dry off in this room. Turned, it dries
-          evenly and does not mould.
+          Spread it in the enclosure and turn it daily for about {temper.days}{' '}
+          {temper.days === 1 ? 'day' : 'days'}, until it binds and no longer feels wet: from{' '}
+          {write(percent(temper.from))} of water to {write(percent(temper.to))}, {write(tank(temper.lose))} to
+          dry off in this room. Turned, it dries evenly and does not mould.
         </Step>
       )}
       {year && year.lost > 1e-6 && !replace && (
@@ -252,7 +252,7 @@ function LotCard({
   return (
     <Box sx={{ mt: 1.25 }}>
       <Typography variant="h3" component="h3">
-        {title}: {batches} {batches === 1 ? 'tubful' : 'tubfuls'}
+        {title}: {counted(batches, 'tubful')}
         {batches > 1 && ', each of'}
       </Typography>
       <PlainTable label={`${title}, one tubful`}>

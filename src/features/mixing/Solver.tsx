@@ -220,7 +220,7 @@ export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
           </>
         ) : (
           <QuantityField
-            label="Leeway of a share"
+            label="Tolerance"
             measure="percent"
             value={tolerance}
             max={1}

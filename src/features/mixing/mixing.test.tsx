@@ -104,14 +104,14 @@ describe('the bench', () => {
     expect(screen.queryByRole('region', { name: 'Mix C' })).toBeNull();
   });
 
-  it('a soil in no box is judged by the ground one names', async () => {
+  it('a soil in no enclosure is judged by the ground one names', async () => {
     await open(<Bench design={null} layer={null} />);
     enter(await screen.findByRole('textbox', { name: /^Deep/ }), '20 cm');
     expect(screen.getByRole('img', { name: /Water up 20.cm of soil/ })).toBeDefined();
     fireEvent.mouseDown(screen.getByRole('combobox', { name: /Judged as/ }));
     fireEvent.click(screen.getByRole('option', { name: 'Dry, dug in' }));
     expect(screen.getByText('Air, once moistened')).toBeDefined();
-    expect(screen.getByText('Burrow hold, 0 to 1')).toBeDefined();
+    expect(screen.getByText('Tunnel stability, 0 to 1')).toBeDefined();
   });
 });
 
@@ -280,7 +280,7 @@ describe('the mixing sheet', () => {
     expect(screen.getAllByText(/To fill it up again after one/).length).toBeGreaterThan(0);
   });
 
-  it('a box without soil leads to the ground', async () => {
+  it('an enclosure without soil leads to the ground', async () => {
     const bare = made(FROG);
     await open(<Sheet />, { ...bare, ground: { ...bare.ground, layers: [], regions: [] } });
     expect(screen.getByText('No soil to mix')).toBeDefined();

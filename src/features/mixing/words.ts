@@ -25,7 +25,7 @@ export const propertyWord = (property: Property, state: State): string =>
     density: 'A litre weighs, dry',
     ph: 'pH',
     salts: 'Salts, dS/m',
-    hold: 'Burrow hold, 0 to 1',
+    hold: 'Tunnel stability, 0 to 1',
     decay: 'Rots in a year',
   })[property];
 
@@ -62,9 +62,9 @@ export function propertyText(property: Property, value: number, { write }: Reade
 export const STANDING_WORD: Record<Standing, string> = { below: 'low', within: 'within', above: 'high' };
 
 export const GOAL_WORD: Record<Goal, { readonly name: string; readonly why: string }> = {
-  cheapest: { name: 'Cheapest', why: 'Whole packs at the least money, within the leeway.' },
+  cheapest: { name: 'Cheapest', why: 'Whole packs at the least money, within the tolerance.' },
   closest: { name: 'Closest', why: 'As near the recipe as can be, then cheapest.' },
-  shelf: { name: 'Use up the shelf', why: 'As much of what is there as the leeway lets in.' },
+  shelf: { name: 'Use up the shelf', why: 'As much of what is there as the tolerance allows.' },
   stretch: { name: 'Stretch a bag', why: 'All of a bag goes in; what is added behaves as it does.' },
 };
 

@@ -12,7 +12,7 @@ import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/design';
 import { allFindings } from '@/core/verdict';
 import { fileName, writeSingle } from '@/files';
-import { length } from '@/core/units';
+import { counted, length } from '@/core/units';
 import { belongingsOf, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { Section } from '@/ui/section/Section';
@@ -20,7 +20,7 @@ import { useElementSize } from '@/ui/useElementSize';
 import { useReader } from '@/ui/units';
 import { useInSight } from '@/ui/useInSight';
 import { VerdictMark } from '@/ui/VerdictMark';
-import { counted, STAGE_WORD } from '@/ui/words';
+import { animalsWord, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
 import { assessed } from './assessed';
 
@@ -35,7 +35,7 @@ interface Props {
 /** Boxes up to this size share one scale, so that a tall one looks tall, m. */
 const SHARED_SPAN = 0.95;
 
-const fineWords = (count: number): string => `${count} ${count === 1 ? 'point' : 'points'} checked and fine`;
+const fineWords = (count: number): string => `${counted(count, 'point')} checked and fine`;
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
@@ -123,7 +123,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
         </Box>
         <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }} noWrap>
-            {animal ? counted(design.brief.count, animal.english) : 'no animal yet'} ·{' '}
+            {animal ? animalsWord(design.brief.count, animal.english) : 'no animal yet'} ·{' '}
             {STAGE_WORD[design.brief.stage]}
           </Typography>
           <IconButton
@@ -145,7 +145,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
             {open.length > 0
               ? `${open.length} to look at${graver ? `: ${tell(graver.what)}` : ''}`
               : verdict.at === 'known' && verdict.verdict.answer === 'holds'
-                ? 'Nothing to mend.'
+                ? 'Nothing to fix.'
                 : fineWords(findings.filter((it) => it.severity === 'fine').length)}
           </Typography>
         </Box>

@@ -103,8 +103,8 @@ export function Rack({ tools, keeping }: Props) {
               </>
             }
           >
-            Three answers make a first design: what lives there, how large the box is, how the room is. “Do
-            not know yet” is an answer. Everything stays in this browser until you export it.
+            Three answers make a first design: what lives there, how large the enclosure is, how the room is.
+            “Do not know yet” is an answer. Everything stays in this browser until you export it.
           </Message>
         ) : (
           <>
@@ -120,7 +120,7 @@ export function Rack({ tools, keeping }: Props) {
             >
               <Typography variant="h1" component="h1">
                 {NUMBERS[loaded.length] ?? loaded.length} {loaded.length === 1 ? 'enclosure' : 'enclosures'}
-                {away ? ' put away' : ''}
+                {away ? ' archived' : ''}
               </Typography>
               {(others > 0 || away) && (
                 <Link
@@ -130,7 +130,7 @@ export function Rack({ tools, keeping }: Props) {
                   onClick={() => setAway(!away)}
                   sx={{ color: 'earth.clay' }}
                 >
-                  {away ? 'back to the rack' : `${others} put away`}
+                  {away ? 'back to the rack' : `${others} archived`}
                 </Link>
               )}
               <Progress />
@@ -138,7 +138,7 @@ export function Rack({ tools, keeping }: Props) {
               {loaded.length > 1 && !away && (
                 <>
                   <Button component={NextLink} href="/compare">
-                    Side by side
+                    Compare
                   </Button>
                   <Button component={NextLink} href="/lists" variant="outlined">
                     Buy for several

@@ -26,7 +26,7 @@ describe('what wants looking at over the whole rack', () => {
     expect(rows()).toHaveLength(40);
     const severe = 20 * told.filter((it) => it.severity === 'severe').length;
     expect(severe).toBeGreaterThan(0);
-    expect(rows().filter((it) => it.textContent.startsWith('Mend this'))).toHaveLength(Math.min(40, severe));
+    expect(rows().filter((it) => it.textContent.startsWith('Fix this'))).toHaveLength(Math.min(40, severe));
     fireEvent.click(screen.getByRole('button', { name: `Show all ${20 * told.length}` }));
     expect(rows()).toHaveLength(20 * told.length);
     expect(screen.queryByRole('button', { name: /^Show all/ })).toBeNull();

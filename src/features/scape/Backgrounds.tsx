@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography';
 import { CAUTIONS } from '@/catalogue';
 import type { Background, Cutout } from '@/core/design';
 import { PAPERS, templateOf, type BackResult, type Paper } from '@/core/scape';
-import { length, mass, tank } from '@/core/units';
+import { counted, length, mass, tank } from '@/core/units';
 import { fileName, templateSvg } from '@/files';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
@@ -290,8 +290,7 @@ function TemplateButtons({ result }: { readonly result: BackResult }) {
           })
         }
       >
-        Template, PDF: {template.tiles.length} {template.tiles.length === 1 ? 'sheet' : 'sheets'} of{' '}
-        {paper in PAPERS ? paper : ''}
+        Template, PDF: {counted(template.tiles.length, 'sheet')} of {paper in PAPERS ? paper : ''}
       </Button>
     </>
   );

@@ -38,7 +38,7 @@ export function BoxFields() {
           {write(percent(assessment.scape.cover))} of the floor lies under something.
         </Typography>
       </Panel>
-      <Panel label="Above the box">
+      <Panel label="Above the enclosure">
         <QuantityField
           label="To the shelf or ceiling above"
           measure="length"

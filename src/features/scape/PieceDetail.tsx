@@ -20,7 +20,7 @@ import { useReader } from '@/ui/units';
 
 const SUPPORTS: readonly { readonly value: Support['on']; readonly name: string }[] = [
   { value: 'ground', name: 'in the ground' },
-  { value: 'floor', name: 'on the floor of the box' },
+  { value: 'floor', name: 'on the floor of the enclosure' },
   { value: 'piece', name: 'on another piece' },
   { value: 'wall', name: 'held by a wall' },
   { value: 'lid', name: 'hangs from the lid' },
@@ -78,7 +78,7 @@ export function PieceDetail({ result, onGone }: Props) {
           <SupportFields piece={piece} base={result.placed.base} others={others} />
           {piece.entrance !== null && (
             <QuantityField
-              label="Way in"
+              label="Entrance"
               measure="length"
               value={piece.entrance}
               min={0.003}
@@ -136,7 +136,7 @@ const Named = memo(function Named({
         value={weighed}
         max={2000}
         step={0.1}
-        placeholder="reckoned"
+        placeholder="calculated"
         onCommit={(kg) => onSet({ mass: kg })}
         onClear={() => onSet({ mass: null })}
       />
@@ -169,7 +169,7 @@ const Ticks = memo(function Ticks({ hide, entrance, moist, basking, fixed, drain
     <Box sx={{ display: 'flex', flexWrap: 'wrap', mt: 0.5 }}>
       {tick('hide', hide, { entrance: hide ? null : entrance })}
       {hide && tick('kept moist', moist, { moist: !moist })}
-      {tick('basking place', basking, { basking: !basking })}
+      {tick('basking spot', basking, { basking: !basking })}
       {tick('glued or screwed', fixed, { fixed: !fixed })}
       {drained !== undefined && tick('holes in its base', drained, { drained: !drained })}
     </Box>
@@ -384,7 +384,7 @@ const BodyFields = memo(function BodyFields({
       )}
       <NumberField
         key={`steep ${steep}`}
-        label="Rises, °"
+        label="Tilt, °"
         value={steep}
         min={-90}
         max={90}

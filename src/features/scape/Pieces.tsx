@@ -33,7 +33,8 @@ export function Pieces({ selected, onSelect, onAdded }: Props) {
       {chosen && <PieceDetail key={chosen.placed.piece.id} result={chosen} onGone={() => onSelect(null)} />}
       {pieces.length === 0 ? (
         <Typography sx={{ color: 'earth.quiet', mt: 1.5 }}>
-          Nothing stands in the box yet. Lay out a first scape for the animal, or add piece by piece.
+          Nothing stands in the enclosure yet. Lay out a first hardscape for the animal, or add piece by
+          piece.
         </Typography>
       ) : (
         <Box

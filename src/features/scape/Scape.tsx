@@ -120,7 +120,7 @@ const Head = memo(function Head({
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mb: 1 }}>
       <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
-        Scape
+        Hardscape
       </Typography>
       {!empty && <Button onClick={onClear}>Take all out</Button>}
       <Button
@@ -128,7 +128,7 @@ const Head = memo(function Head({
         startIcon={<AutoAwesomeMosaicOutlinedIcon fontSize="small" />}
         onClick={onPropose}
       >
-        {empty ? 'Lay out a first scape' : 'Lay out afresh'}
+        {empty ? 'Lay out a first hardscape' : 'Lay out afresh'}
       </Button>
     </Box>
   );
@@ -142,7 +142,7 @@ const ScapeTabs = memo(function ScapeTabs({
   readonly onTab: (tab: ScapeTab) => void;
 }) {
   return (
-    <Tabs value={tab} onChange={(_, next: ScapeTab) => onTab(next)} aria-label="Scape" sx={{ mb: 1.5 }}>
+    <Tabs value={tab} onChange={(_, next: ScapeTab) => onTab(next)} aria-label="Hardscape" sx={{ mb: 1.5 }}>
       {TABS.map((it) => (
         <Tab
           key={it.value}

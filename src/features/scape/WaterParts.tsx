@@ -39,12 +39,12 @@ export function WaterParts({ onPick }: { readonly onPick: (piece: string) => voi
       <Panel label="Standing water">
         <Typography>
           {standingWater > 1e-6
-            ? `${write(tank(standingWater))} stand in the box, ${write(length(design.ground.waterDepth))} deep in the bed. Its depth, its pool and its way out are set in Ground.`
-            : 'No water stands in the box. A pool or a full-water bottom is made in Ground.'}
+            ? `${write(tank(standingWater))} stand in the enclosure, ${write(length(design.ground.waterDepth))} deep in the bed. Its depth, its pool and its way out are set in Ground.`
+            : 'No water stands in the enclosure. A pool or a full-water bottom is made in Ground.'}
         </Typography>
         {panes && panes.kept > 0.005 && (
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
-            Against {write(length(panes.kept))} of water the reckoning asks for panes of{' '}
+            Against {write(length(panes.kept))} of water the calculation asks for panes of{' '}
             {write(length(panes.neededKept))}; these are {write(length(design.enclosure.wallThickness))}.{' '}
             {CAUTIONS.panes.text} <BasisMark basis="memory" />
           </Typography>

@@ -44,11 +44,11 @@ describe('words', () => {
   });
 });
 
-describe('Scape', () => {
+describe('Hardscape', () => {
   it('empty, it offers a first layout; that is taken, cleared, and each is one step', async () => {
     const { stored } = await open(<Scape />, made(BOA));
     expect(screen.getByText(/Nothing stands in the box yet\. Lay out/)).toBeDefined();
-    fireEvent.click(screen.getAllByRole('button', { name: 'Lay out a first scape' })[0]!);
+    fireEvent.click(screen.getAllByRole('button', { name: 'Lay out a first hardscape' })[0]!);
     await eventually(async () => expect((await stored()).scape.pieces.length).toBeGreaterThan(6));
     expect(pieces()).toContain('Slate on edge stones');
     fireEvent.click(screen.getByRole('button', { name: 'Take all out' }));
@@ -70,7 +70,7 @@ describe('Scape', () => {
       expect(piece).toMatchObject({ name: 'Sun stone', at: { x: 0.31 }, body: { width: 0.3 } });
       expect(piece!.body.shape === 'block' && piece!.body.turn).toBeCloseTo(Math.PI / 4, 6);
     });
-    fireEvent.click(detail.getByRole('checkbox', { name: 'basking place' }));
+    fireEvent.click(detail.getByRole('checkbox', { name: 'basking spot' }));
     await choose(screen.getByRole('combobox', { name: 'Stands' }), 'held by a wall');
     enter(box('Height'), '25');
     await eventually(async () =>
@@ -96,7 +96,7 @@ describe('Scape', () => {
       within(screen.getByRole('table', { name: 'Pieces' })).getByRole('button', { name: 'Log' }),
     );
     enter(box('Long'), '40 cm');
-    enter(box('Rises, °'), '30');
+    enter(box('Tilt, °'), '30');
     await eventually(async () => {
       const body = (await stored()).scape.pieces[0]!.body;
       if (body.shape !== 'rod') throw new Error('a log is long');

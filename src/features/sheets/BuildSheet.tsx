@@ -6,7 +6,7 @@ import { CAUTIONS } from '@/catalogue';
 import { findAnimal, materialOf } from '@/core/catalogue';
 import { normalise } from '@/core/ground';
 import { planOf, toolsOf } from '@/core/plan';
-import { bag, length, mass, percent, tank, tell } from '@/core/units';
+import { capital, counted, bag, length, mass, percent, tank, tell } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useBuying, useOpenDesign, useStore } from '@/store';
 import { amountWords, packWords, SHOP_WORD } from '@/ui/BuyTable';
@@ -14,7 +14,7 @@ import { Section } from '@/ui/section/Section';
 import { useReader } from '@/ui/units';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { dayWords, localToday } from '@/ui/days';
-import { capital, counted, layerName } from '@/ui/words';
+import { animalsWord, layerName } from '@/ui/words';
 import { Paper, Tick } from './Paper';
 
 /** All that is needed beside the box: drawing, amounts, what to buy and cut, and every step with its measures. */
@@ -45,7 +45,7 @@ export function BuildSheet() {
       path={`/e/${design.id}/build`}
       lines={[
         animal
-          ? `For ${counted(design.brief.count, animal.english)} (${animal.scientific})`
+          ? `For ${animalsWord(design.brief.count, animal.english)} (${animal.scientific})`
           : 'For no animal yet',
         `${write(length(width))} wide, ${write(length(depth))} deep, ${write(length(height))} high inside; ${material}; ${write(mass(assessment.standingMass))} as it will stand`,
         `${ANSWER_WORDS[wordOf(verdict)]}: ${reader.tell(lineOf(verdict))}`,
@@ -87,7 +87,7 @@ export function BuildSheet() {
             <th>Layer</th>
             <th className="number">front</th>
             <th className="number">back</th>
-            <th className="number">in the box</th>
+            <th className="number">in the enclosure</th>
             <th className="number">loose, to measure out</th>
             <th className="number">water to mix in</th>
           </tr>
@@ -179,7 +179,7 @@ export function BuildSheet() {
                         {row.packs.length === 0
                           ? row.fromShelf > 0
                             ? 'on the shelf'
-                            : 'in the box'
+                            : 'in the enclosure'
                           : row.packs
                               .map((it) =>
                                 it.pack
@@ -214,7 +214,7 @@ export function BuildSheet() {
                 {it.what === 'legs'
                   ? `${write(length(it.width))} long`
                   : `${write(length(it.width))} × ${write(length(it.depth))}`}
-                {it.holes.length > 0 && `, ${it.holes.length} ${it.holes.length === 1 ? 'hole' : 'holes'}`}
+                {it.holes.length > 0 && `, ${counted(it.holes.length, 'hole')}`}
               </li>
             ))}
             {assessment.scape.backs.map(({ back, kind }) => (

@@ -4,12 +4,12 @@ import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
 import { CARE_GROUPS, careRules, clock, type CareGroup, type CareRule } from '@/core/care';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
-import { length, light, mass, percent, tell, temperature, type Quantity } from '@/core/units';
+import { capital, length, light, mass, percent, tell, temperature, type Quantity } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { useReader } from '@/ui/units';
-import { capital, counted } from '@/ui/words';
+import { animalsWord } from '@/ui/words';
 import { whenWords } from '@/ui/whenWords';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { Blank, Paper } from './Paper';
@@ -40,7 +40,7 @@ export function CareSheet() {
   return (
     <Paper
       kicker="Care sheet"
-      title={animal ? `${design.name}: ${counted(design.brief.count, animal.english)}` : design.name}
+      title={animal ? `${design.name}: ${animalsWord(design.brief.count, animal.english)}` : design.name}
       path={`/e/${design.id}/build`}
       lines={[
         ...(animal
@@ -50,7 +50,7 @@ export function CareSheet() {
             ]
           : ['No animal yet']),
         `${ANSWER_WORDS[wordOf(verdict)]}: ${told(lineOf(verdict))}`,
-        `Written ${dayWords(localToday(new Date()))}. Box ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
+        `Written ${dayWords(localToday(new Date()))}. Enclosure ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
       ]}
     >
       {animal && (
@@ -63,7 +63,7 @@ export function CareSheet() {
             <tbody>
               {animal.climate.basking && (
                 <tr>
-                  <td>Basking place, its surface</td>
+                  <td>Basking spot, its surface</td>
                   <td>{band(animal.climate.basking.value, temperature)}</td>
                 </tr>
               )}
@@ -150,7 +150,7 @@ export function CareSheet() {
 
       <h3>Never</h3>
       <ul>
-        <li>In direct sun, not for a minute: a glass box overheats.</li>
+        <li>In direct sun, not for a minute: a glass enclosure overheats.</li>
         <li>Sprays, candles, paint or cleaners in the room.</li>
         <li>Anything collected outdoors as food.</li>
         <li>
@@ -171,9 +171,9 @@ export function CareSheet() {
 
       <h3>When the power fails</h3>
       <div>
-        Leave the box shut: soil and glass hold their warmth for hours. Cover it with a blanket against cold,
-        never over a lamp that may come on again. In heat open it, mist, and carry it to the coolest room if
-        two can. Call the keeper.
+        Leave the enclosure shut: soil and glass hold their heat for hours. Cover it with a blanket against
+        cold, never over a lamp that may come on again. In heat open it, mist, and carry it to the coolest
+        room if two can. Call the keeper.
       </div>
 
       <h3>Who to ask</h3>

@@ -10,12 +10,12 @@ import { CAUTIONS } from '@/catalogue';
 import { awayDays, careNow, dayPlus, lastDone } from '@/core/care';
 import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/design';
-import { temperature } from '@/core/units';
+import { counted, temperature } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
 import { dayWords, localDay, localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
-import { counted, OUTER_PLACES } from '@/ui/words';
+import { animalsWord, OUTER_PLACES } from '@/ui/words';
 import { useReader } from '@/ui/units';
 import { Blank, Paper } from './Paper';
 
@@ -81,7 +81,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
           </Message>
         ) : boxes.length === 0 ? (
           <Message title="Nothing must be done in those days">
-            Every box does without its keeper for so long.
+            Every enclosure does without its keeper for so long.
           </Message>
         ) : (
           <Paper
@@ -89,7 +89,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
             title={`${dayWords(from)} to ${dayWords(to)}`}
             path="/today"
             lines={[
-              `${boxes.length} ${boxes.length === 1 ? 'box' : 'boxes'}. Tick what is done. If you are not sure, change nothing and call.`,
+              `${counted(boxes.length, 'enclosure')}. Tick what is done. If you are not sure, change nothing and call.`,
             ]}
           >
             <h3>Whom to call</h3>
@@ -125,7 +125,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
                 })}
               </tbody>
             </table>
-            <h3>Box by box</h3>
+            <h3>Enclosure by enclosure</h3>
             {boxes.map(({ design }) => (
               <BoxNote key={design.id} design={design} />
             ))}
@@ -162,7 +162,7 @@ function BoxNote({ design }: { readonly design: Design }) {
     const band = ({ low, high }: Range): string =>
       `${write(temperature(low))} to ${write(temperature(high))}`;
     const { warm, night } = animal.climate;
-    return `: ${counted(design.brief.count, animal.english)}. ${band(warm.value)} on the warm side by day, ${band(night.value)} at night are right. Outside that for half a day: call.`;
+    return `: ${animalsWord(design.brief.count, animal.english)}. ${band(warm.value)} on the warm side by day, ${band(night.value)} at night are right. Outside that for half a day: call.`;
   };
   return (
     <div style={{ marginBottom: 6 }}>

@@ -12,7 +12,7 @@ import { buyingOf } from '@/core/buying';
 import { findAnimal } from '@/core/catalogue';
 import { proposeSize, proposeWhole, type Room } from '@/core/design';
 import { shapesOf, type Shape } from '@/core/enclosure';
-import { bag, length, mass, tank } from '@/core/units';
+import { capital, bag, length, mass, tank } from '@/core/units';
 import { allFindings, type VerdictState } from '@/core/verdict';
 import { createDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
@@ -66,8 +66,8 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [id, animal, count, know, width, depth, height, kind, catalogue],
   );
-  const called =
-    name.trim() || (row ? `${row.english.charAt(0).toUpperCase()}${row.english.slice(1)}` : 'New enclosure');
+  // A template, for the compiler to see that it is a plain text.
+  const called = name.trim() || `${capital(row?.english ?? 'new enclosure')}`;
   const search = useProposal(laidOut, catalogue);
   const found = search.at === 'found' ? search.proposal : null;
   const design = useMemo(() => ({ ...(found?.design ?? laidOut), name: called }), [found, laidOut, called]);
@@ -146,9 +146,9 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
             </Box>
           </Question>
 
-          <Question title="How large is the box, inside?">
+          <Question title="How large is the enclosure, inside?">
             <Choice
-              label="What is known of the box"
+              label="What is known of the enclosure"
               least={150}
               value={know}
               onChange={setKnow}
@@ -345,7 +345,7 @@ function crewWords(search: ProposalState): string {
 }
 
 function coverWords(material: string, cover: number): string {
-  const box = material === 'pvc' ? 'PVC' : `${material.charAt(0).toUpperCase()}${material.slice(1)}`;
+  const box = material === 'pvc' ? 'PVC' : capital(material);
   if (material === 'mesh') return 'Mesh all round, so that air moves.';
   return cover > 0
     ? `${box}, ${Math.round(cover * 100)} % of the top covered to hold moisture.`

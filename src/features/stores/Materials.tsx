@@ -381,9 +381,9 @@ function MixingValues({ row, mixing, own, onAlter }: MixingProps) {
           write(percent(decay.value))
         )}
       </Value>
-      <Value label="Burrow hold, 0 runs to 1 stands" of={hold}>
+      <Value label="Tunnel stability, 0 runs to 1 stands" of={hold}>
         {own
-          ? number('Burrow hold', hold.value, 1, 0.05, (value) => put({ hold: mineOf(value) }))
+          ? number('Tunnel stability', hold.value, 1, 0.05, (value) => put({ hold: mineOf(value) }))
           : hold.value}
       </Value>
       {row.cautions.length > 0 && (

@@ -102,7 +102,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               />
               <TextField
                 select
-                label="For boxes that are"
+                label="For enclosures that are"
                 value={row.family}
                 onChange={(event) => put({ family: Recipe.shape.family.parse(event.target.value) })}
               >
@@ -253,7 +253,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
             </>
           ) : (
             <Typography sx={{ color: 'earth.quiet' }}>
-              One of its parts has no curve of the water it holds, so nothing is reckoned.
+              One of its parts has no curve of the water it holds, so nothing is calculated.
             </Typography>
           )}
         </Box>

@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { wareName, wareOf } from '@/core/buying';
 import { materialOf, type Material, type Pack } from '@/core/catalogue';
 import { daysLeft, takingOf, type Lot, type ShelfMove, type Stock } from '@/core/shelf';
+import { capital } from '@/core/units';
 import { useShelfBook, useStore } from '@/store';
 import { packWords } from '@/ui/BuyTable';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -19,7 +20,7 @@ import { PlainTable } from '@/ui/PlainTable';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
-import { capital } from '@/ui/words';
+
 import { amountWords } from './amountWords';
 
 /** A lot whose day comes within this is pointed out, days. */

@@ -99,7 +99,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         type="file"
         accept=".json,.zip,application/json,application/zip"
         hidden
-        aria-label="File to read in"
+        aria-label="Import a file"
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';

@@ -18,7 +18,7 @@ import { useDesigns, useStore } from '@/store';
 const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find an enclosure or a place'],
   ['?', 'this list'],
-  ['1 2 3 4', 'Brief, Ground, Scape, Build of the open enclosure'],
+  ['1 2 3 4', 'Brief, Ground, Hardscape, Build of the open enclosure'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['↑ ↓', 'on a handle or a number: one step more or less'],

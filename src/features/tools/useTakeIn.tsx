@@ -2,6 +2,7 @@
 
 import { useSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
+import { counted } from '@/core/units';
 import { isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
 import { clashesWith, storageTrouble, takeInFile, useStore, type TakenIn, type Which } from '@/store';
 import { ClashDialog, type Clash } from '@/ui/ClashDialog';
@@ -60,7 +61,7 @@ export function useTakeIn() {
         const said = [
           ...takenWords(taken),
           readings > 0 && `${readings} readings`,
-          pictures > 0 && `${pictures} ${pictures === 1 ? 'picture' : 'pictures'}`,
+          pictures > 0 && `${counted(pictures, 'picture')}`,
         ].filter(Boolean);
         enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'All of it was here already.');
       }

@@ -24,7 +24,7 @@ import { useOpenVerdict } from '@/workers/useVerdict';
 const PLACES = [
   { path: 'brief', label: 'Brief' },
   { path: 'ground', label: 'Ground' },
-  { path: 'scape', label: 'Scape' },
+  { path: 'scape', label: 'Hardscape' },
   { path: 'living', label: 'Living' },
   { path: 'climate', label: 'Climate' },
   { path: 'build', label: 'Build' },

@@ -163,7 +163,7 @@ const PaneTools = memo(function PaneTools(props: ToolsProps) {
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Laid over it"
+          aria-label="Overlay"
           value={overlay}
           onChange={(_, next: Overlay | null) => next && onOverlay(next)}
         >

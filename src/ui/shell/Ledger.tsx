@@ -85,7 +85,7 @@ export function Ledger({ assessment, buying, verdict, findings, findingsHref }: 
           {open > 0
             ? `${open} to look at`
             : answer === 'holds'
-              ? 'nothing to mend'
+              ? 'nothing to fix'
               : `${fine} checked and fine`}
         </Box>
       </Box>

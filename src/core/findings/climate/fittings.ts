@@ -64,7 +64,7 @@ export const matUnderSoil: Rule = ({ design, catalogue }) =>
         severity: 'severe',
         place: { at: 'climate', device: device.id },
         what: say`${device.name} lies under ${length(over)} of soil.`,
-        because: say`At ${String(Math.round(flux))} W/m² it would stand ${String(Math.round(stands))} K over the soil’s surface: moist soil holds the warmth back. Keep a shallow dry bay over it, behind a log, or warm from above.`,
+        because: say`At ${String(Math.round(flux))} W/m² it would stand ${String(Math.round(stands))} K over the soil’s surface: moist soil holds the heat back. Keep a shallow dry bay over it, behind a log, or warm from above.`,
         remedies: [
           {
             label: say`Lay a shallow bay over it`,
@@ -116,7 +116,7 @@ export const lampClear: Rule = ({ design, catalogue, ground }) =>
         what: near
           ? say`${device.name} is nearer than ${length(clear)} to ${near.piece.name}.`
           : say`${device.name} hangs close to a wall of ${material === 'timber' ? 'wood' : 'plastic'}.`,
-        because: say`Its face is hot enough to char wood and melt plastic. Keep it clear, guard it inside a box, and never hang it on a plastic mesh.`,
+        because: say`Its face is hot enough to char wood and melt plastic. Keep it clear, guard it where it hangs inside, and never hang it on a plastic mesh.`,
         remedies: [
           {
             label: say`Hang it higher`,
@@ -140,8 +140,8 @@ export const directSun: Rule = ({ design }) => {
       code: 'direct-sun',
       severity: 'severe',
       place: { at: 'climate' },
-      what: say`Sun falls on the box through the window.`,
-      because: say`A glass box overheats in minutes. Move it out of the sun, or shade the window for good.`,
+      what: say`Sun falls on the enclosure through the window.`,
+      because: say`A glass enclosure overheats in minutes. Move it out of the sun, or shade the window for good.`,
       remedies: [
         {
           label: say`It stands out of the sun`,
@@ -175,11 +175,11 @@ export const nightLight: Rule = ({ design, catalogue }) => {
       severity: bright ? 'severe' : 'note',
       place: { at: 'climate', device: device.id },
       what: bright
-        ? say`${device.name} lights the box at night.`
+        ? say`${device.name} lights the enclosure at night.`
         : say`${device.name} shines faintly at night.`,
       because: bright
         ? say`Light by night breaks the rhythm of animals and plants. Dark emitters warm without it.`
-        : say`Faint light serves the viewer. Some keep the box quite dark; watch whether the animal comes out less.`,
+        : say`Faint light serves the viewer. Some keep the enclosure quite dark; watch whether the animal comes out less.`,
       otherSchool:
         'None at night; or faint blue or white; red only where it does not disturb the day’s rhythm.',
       remedies: [
@@ -209,7 +209,7 @@ export const airless: Rule = ({ design, animal }) => {
       code: 'no-air',
       severity: 'look',
       place: { at: 'climate' },
-      what: say`Nothing lets air through this box.`,
+      what: say`Nothing lets air through this enclosure.`,
       because: say`Moist chambers still need moving air: without it mould and gnats come, and the glass never clears.`,
       remedies: [
         {
@@ -288,7 +288,7 @@ export const ultraviolet: Rule = (looked) => {
         ...of,
         code: 'no-uv',
         severity: zone >= 3 ? 'severe' : 'look',
-        what: say`There is no UV lamp; this kind is of UV zone ${String(zone)}.`,
+        what: say`There is no UV lamp; this species is of UV zone ${String(zone)}.`,
         because: say`It meets an index of ${band} at its brightest. A linear tube along the warm side, and shade beside it: “Find what holds” fits one.`,
         remedies: [],
       },
@@ -300,7 +300,7 @@ export const ultraviolet: Rule = (looked) => {
         code: 'uv-too-strong',
         severity: 'severe',
         what: say`UV is too strong ${where}: index ${told}.`,
-        because: say`Kinds of zone ${String(zone)} meet ${band}. A weaker tube, or one hung higher: “Find what holds” fits one. Measure at the animal’s back.`,
+        because: say`Species of zone ${String(zone)} meet ${band}. A weaker tube, or one hung higher: “Find what holds” fits one. Measure at the animal’s back.`,
         remedies: hangs(looked, strongest, uv, 0.01),
       },
     ];
@@ -311,7 +311,7 @@ export const ultraviolet: Rule = (looked) => {
         code: 'uv-too-weak',
         severity: zone >= 3 ? 'severe' : 'look',
         what: say`UV is too weak ${where}: index ${told}.`,
-        because: say`Kinds of zone ${String(zone)} bask in ${band}. A stronger tube, one that hangs nearer or inside, or less cover over it: “Find what holds” fits one. How much gauze takes is disputed: a meter at the animal’s back decides.`,
+        because: say`Species of zone ${String(zone)} bask in ${band}. A stronger tube, one that hangs nearer or inside, or less cover over it: “Find what holds” fits one. How much gauze takes is disputed: a meter at the animal’s back decides.`,
         remedies: hangs(looked, strongest, uv, -0.01),
       },
     ];
@@ -340,7 +340,7 @@ export const mistDriven: Rule = ({ design, catalogue }) => {
             severity: 'severe',
             place: { at: 'climate' },
             what: say`Mist is set to come by nozzles, and there are none.`,
-            because: say`Nothing is misted at all. Fit nozzles with their pump, or mist by hand.`,
+            because: say`Nothing is misted at all. Install nozzles with their pump, or mist by hand.`,
             remedies: [
               {
                 label: say`Mist by hand`,
@@ -449,7 +449,7 @@ export const waterKind: Rule = ({ design, animal }) => {
       code: 'tap-water',
       severity: 'note',
       place: { at: 'climate' },
-      what: say`Tap water goes into a box for amphibians.`,
+      what: say`Tap water goes into an enclosure for amphibians.`,
       because: say`Chlorine and chloramine harm their skin. Treat it, filter it, or use well water that was tested.`,
       remedies: [
         {
@@ -472,9 +472,9 @@ export const nothingFitted: Rule = ({ design, animal }) =>
           code: 'no-climate',
           severity: 'look',
           place: { at: 'climate' },
-          what: say`No lamps, heat or mist are fitted yet.`,
-          because: say`Its climate can be reckoned before anything is bought.`,
-          remedies: [{ label: say`Fit a first climate`, call: { edit: 'proposeClimate', change: {} } }],
+          what: say`No lamps, heat or mist are installed yet.`,
+          because: say`Its climate can be forecast before anything is bought.`,
+          remedies: [{ label: say`Propose equipment`, call: { edit: 'proposeClimate', change: {} } }],
           basis: 'practice',
         },
       ];

@@ -14,9 +14,11 @@ export const noCrew: Rule = ({ design, animal }) =>
           place: { at: 'living' },
           what: say`No crew is chosen yet.`,
           because: say`Springtails shorten the mould of fresh wood; isopods or beetles break down what the animal leaves. It lessens the work, it does not end it.`,
-          remedies: [{ label: say`Plant it and let in a crew`, call: { edit: 'proposeLiving', change: {} } }],
+          remedies: [
+            { label: say`Plant it and introduce a crew`, call: { edit: 'proposeLiving', change: {} } },
+          ],
           basis: 'practice',
-          otherSchool: 'A plain natural box is kept without: everything is lifted out by hand.',
+          otherSchool: 'A plain natural enclosure is kept without: everything is lifted out by hand.',
           routine: true,
         },
       ];
@@ -44,8 +46,8 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
         code: 'crew-escapes',
         severity: 'look',
         place,
-        what: say`The ${kind.english} gets out of open boxes and may settle in a house.`,
-        because: say`Fine gauze over every vent, or another kind.`,
+        what: say`The ${kind.english} gets out of open enclosures and may settle in a house.`,
+        because: say`Fine gauze over every vent, or another species.`,
         remedies: out,
         basis: 'memory',
       });

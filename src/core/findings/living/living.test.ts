@@ -35,7 +35,7 @@ const put = (kind: string, size = 0.4): EditCall => ({
 });
 const GECKO = 'goniurosaurus-hainanensis';
 
-describe('findings of what lives in a box', () => {
+describe('findings of what lives in an enclosure', () => {
   it.each([
     ['nothing-planted', build(GECKO, { edit: 'proposeClimate', change: {} }), 'No plants are chosen yet.'],
     ['no-crew', build(GECKO), 'No crew is chosen yet.'],
@@ -62,7 +62,7 @@ describe('findings of what lives in a box', () => {
     [
       'crew-escapes',
       build(GECKO, { edit: 'setCrew', change: { kind: 'alphitobius-diaperinus', count: 50 } }),
-      'The lesser mealworm beetle gets out of open boxes and may settle in a house.',
+      'The lesser mealworm beetle gets out of open enclosures and may settle in a house.',
     ],
     [
       'crew-hungry',
@@ -74,7 +74,7 @@ describe('findings of what lives in a box', () => {
     expect(found(mended(design, code), code)).toBeUndefined();
   });
 
-  it('law and company have no remedy but people; each stands beside Living', () => {
+  it('law and group have no remedy but people; each stands beside Living', () => {
     for (const [code, design, severity] of [
       ['plant-invasive', build(GECKO, put('hedera-helix')), 'note'],
       ['plant-protected', build(GECKO, put('ludisia-discolor')), 'note'],
@@ -91,13 +91,13 @@ describe('findings of what lives in a box', () => {
     }
   });
 
-  it('poison does not matter to what eats no leaves; a box of the school of none wants no crew', () => {
+  it('poison does not matter to what eats no leaves; an enclosure of the approach of none wants no crew', () => {
     expect(found(build(GECKO, put('kalanchoe-tomentosa')), 'plant-poisonous')).toBeUndefined();
     expect(found(build(GECKO, { edit: 'setLiving', change: { school: 'none' } }), 'no-crew')).toBeUndefined();
     expect(found(build(null), 'nothing-planted')).toBeUndefined();
   });
 
-  it('the whole proposal leaves nothing severe for any kind', () => {
+  it('the whole proposal leaves nothing severe for any species', () => {
     for (const { id } of catalogue.animals) {
       const design = build(id, { edit: 'proposeLiving', change: {} });
       const severe = assess(design, catalogue).findings.filter(

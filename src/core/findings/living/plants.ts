@@ -15,12 +15,12 @@ export const nothingPlanted: Rule = ({ design, animal }) =>
           what: say`No plants are chosen yet.`,
           because:
             animal.ground.value === 'dry'
-              ? say`A few strong ones give shade and cover; a dry box can do without.`
+              ? say`A few strong ones give shade and cover; a dry enclosure can do without.`
               : say`They hold moisture, give cover and take up what the crew leaves.`,
           // Without light nothing lives: that comes first.
           remedies:
             design.climate.devices.length > 0
-              ? [{ label: say`Plant it and let in a crew`, call: { edit: 'proposeLiving', change: {} } }]
+              ? [{ label: say`Plant it and introduce a crew`, call: { edit: 'proposeLiving', change: {} } }]
               : [],
           basis: 'practice',
           routine: true,
@@ -64,7 +64,7 @@ export const poisonous: Rule = ({ living, animal }) =>
           severity: 'severe' as const,
           place: { at: 'living' as const, plant: planted.id },
           what: say`The ${planted.name} is poisonous to eat.`,
-          because: say`This kind eats leaves.`,
+          because: say`This species eats leaves.`,
           remedies: [
             {
               label: say`Take it out`,

@@ -1,4 +1,5 @@
-import { length, percent, say, tank } from '../../units';
+import { many } from '../../catalogue';
+import { capital, length, percent, say, tank } from '../../units';
 import type { Finding, Rule } from '../finding';
 
 /** What backgrounds do to the box: room they take, traps behind them, what has still to cure. */
@@ -29,7 +30,7 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         place,
         what: say`Behind the ${name.toLowerCase()} is a gap of ${length(background.gap)}.`,
         because: trap
-          ? say`${animal ? `${animal.english}s` : 'A small animal'} of ${length(girth)} girth get in behind it and not out again. Pack it with sponge, or bond it to the wall.`
+          ? say`${animal ? capital(many(animal.english)) : 'A small animal'} of ${length(girth)} girth get in behind it and not out again. Pack it with sponge, or bond it to the wall.`
           : say`Prey and young animals end up behind it. Pack it, or seal it all round.`,
         remedies: [
           {
@@ -67,8 +68,8 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'living-wall-dry',
         severity: 'look',
         place,
-        what: say`A living wall keeps a dry box wet.`,
-        because: say`${animal.english}s want dry air, and the moss wants rain.`,
+        what: say`A living wall keeps a dry enclosure wet.`,
+        because: say`${capital(many(animal.english))} want dry air, and the moss wants rain.`,
         remedies: [
           {
             label: say`Take it out`,

@@ -21,8 +21,8 @@ export const pieceFits: Rule = ({ design, scape }) =>
         place: at(piece.id),
         what: upright
           ? say`${piece.name} stands ${length(up)} over the lid.`
-          : say`${piece.name} is ${length(sticksOut)} too large for the box.`,
-        because: say`It reaches ${length(solid.bounds.z1)} up in a box of ${length(design.enclosure.height)}, ${length(solid.bounds.x1 - solid.bounds.x0)} across and ${length(solid.bounds.y1 - solid.bounds.y0)} deep. Measure before you buy or cut.`,
+          : say`${piece.name} is ${length(sticksOut)} too large for the enclosure.`,
+        because: say`It reaches ${length(solid.bounds.z1)} up in an enclosure of ${length(design.enclosure.height)}, ${length(solid.bounds.x1 - solid.bounds.x0)} across and ${length(solid.bounds.y1 - solid.bounds.y0)} deep. Measure before you buy or cut.`,
         remedies:
           upright && body.shape === 'block' && body.height > up + 0.01
             ? [
@@ -174,8 +174,8 @@ export const headroom: Rule = ({ design }) => {
       severity: enough ? 'fine' : 'look',
       place: { at: 'scape' },
       what: enough
-        ? say`There is room over the box for lamps.`
-        : say`There is little room over the box for lamps.`,
+        ? say`There is room over the enclosure for lamps.`
+        : say`There is little room over the enclosure for lamps.`,
       because: say`${length(above)} to the shelf above; a tube or a lamp on its bracket wants about ${length(LAMP_ROOM)}, and nothing that burns may be near a hot one.`,
       remedies: [],
       basis: 'practice',

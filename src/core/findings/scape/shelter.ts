@@ -1,7 +1,8 @@
+import { many } from '../../catalogue';
 import type { EditCall } from '../../design/edits';
 import { climbing } from '../../scape/wants';
 import { waysUp, stepOf } from '../../scape/ways';
-import { length, percent, say } from '../../units';
+import { capital, length, percent, say } from '../../units';
 import type { Finding, Looked, Remedy, Rule } from '../finding';
 
 const PLACE = { at: 'scape' } as const;
@@ -23,16 +24,16 @@ export const hides: Rule = (looked) => {
         code: 'scape-empty',
         severity: 'note',
         place: PLACE,
-        what: say`Nothing stands in the box yet.`,
+        what: say`Nothing stands in the enclosure yet.`,
         because: say`Hides, something to climb, a dish and a feeding place need room of their own: lay them out before you buy soil.`,
-        remedies: [{ label: say`Lay out a first scape`, call: { edit: 'proposeScape', change: {} } }],
+        remedies: [{ label: say`Lay out a first hardscape`, call: { edit: 'proposeScape', change: {} } }],
         basis: 'practice',
         routine: true,
       },
     ];
   const hidden = pieces.flatMap((it) => (it.hide ? [{ ...it.hide, piece: it.placed.piece }] : []));
   const found: Finding[] = [];
-  const who = animal ? `${animal.english}s` : 'most kinds';
+  const who = animal ? many(animal.english) : 'most species';
   for (const zone of ['warm', 'cool'] as const) {
     if (hidden.some((it) => it.zone === zone && it.fit !== 'tight')) continue;
     found.push({
@@ -56,7 +57,7 @@ export const hides: Rule = (looked) => {
       severity: 'look',
       place: PLACE,
       what: say`There is no moist hide.`,
-      because: say`${who} shed in one piece where it is near 99 % humid. Damp moss in a box does it; it is refilled by the week.`,
+      because: say`${capital(who)} shed in one piece where it is near 99 % humid. Damp moss in a box does it; it is refilled by the week.`,
       remedies: [
         {
           label: say`Put in a box of damp moss`,
@@ -78,8 +79,8 @@ export const hides: Rule = (looked) => {
         fit === 'tight'
           ? say`${piece.name} is too narrow: an animal could get stuck.`
           : say`${piece.name} is wide open for so slender a body.`,
-      because: say`Its way in is ${length(entrance)}; a body of ${length(wants.girth)} wants about ${length(right)}.`,
-      remedies: [{ label: say`Make the way in ${length(right)}`, call }],
+      because: say`Its entrance is ${length(entrance)}; a body of ${length(wants.girth)} wants about ${length(right)}.`,
+      remedies: [{ label: say`Make the entrance ${length(right)}`, call }],
       basis: wants.basis,
     });
   }
@@ -98,7 +99,7 @@ export const cover: Rule = ({ scape, animal }) => {
         severity: 'fine',
         place: PLACE,
         what: say`Enough of the floor lies under cover.`,
-        because: say`${percent(share)}; ${animal ? animal.english : 'a shy kind'} wants about ${percent(wants.cover)}.`,
+        because: say`${percent(share)}; ${animal ? animal.english : 'a shy species'} wants about ${percent(wants.cover)}.`,
         remedies: [],
         basis: 'practice',
       },
@@ -109,7 +110,7 @@ export const cover: Rule = ({ scape, animal }) => {
       severity: wants.shy && share < wants.cover * 0.75 ? 'look' : 'note',
       place: PLACE,
       what: say`Little of the floor lies under cover.`,
-      because: say`${percent(share)} of it; ${wants.shy ? 'a kind that keeps out of sight' : 'any kind'} wants about ${percent(wants.cover)}. Plants will add to it once they stand.`,
+      because: say`${percent(share)} of it; ${wants.shy ? 'a species that keeps out of sight' : 'any species'} wants about ${percent(wants.cover)}. Plants will add to it once they stand.`,
       remedies: [
         {
           label: say`Lay in a half round of cork`,
@@ -165,7 +166,7 @@ export const perches: Rule = ({ design, scape, animal }) => {
         place: PLACE,
         what:
           bars.length === 0 ? say`There is nothing to perch on.` : say`No perch is as thick as it is sat on.`,
-        because: say`${animal.english}s sit on branches ${length(low)} to ${length(high)} thick.`,
+        because: say`${capital(many(animal.english))} sit on branches ${length(low)} to ${length(high)} thick.`,
         remedies,
         basis: wants.basis,
       },
@@ -180,7 +181,7 @@ export const perches: Rule = ({ design, scape, animal }) => {
         severity: 'note',
         place: PLACE,
         what: say`All perches are at about one height.`,
-        because: say`They reach ${length(Math.max(...tops))} in a box of ${length(height)}. At several heights an animal can choose how warm it sits.`,
+        because: say`They reach ${length(Math.max(...tops))} in an enclosure of ${length(height)}. At several heights an animal can choose how warm it sits.`,
         remedies: [],
         basis: 'practice',
       },
@@ -245,7 +246,7 @@ export const wayOutOfWater: Rule = ({ ground, scape }) => {
           code: 'way-out-of-water',
           severity: 'fine',
           place: { at: 'layer', layer: water.layer.id },
-          what: say`There is a way out of the water.`,
+          what: say`Whatever falls into the water can climb out.`,
           because: out
             ? say`${out.placed.piece.name} leads out of ${length(depth)} of water.`
             : say`Its shore is level with it.`,

@@ -1,3 +1,4 @@
+import { many } from '../../catalogue';
 import { length, mass, say } from '../../units';
 import type { Finding, Rule } from '../finding';
 
@@ -24,11 +25,11 @@ export const stoneOnSoil: Rule = ({ animal, scape }) =>
         place,
         what: say`${piece.name} stands on soil that can be dug away.`,
         because: animal
-          ? say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it; ${animal.english}s dig ${length(digs)} deep. On the floor of the box it cannot sink on to an animal.`
-          : say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it. On the floor of the box it cannot sink on to an animal.`,
+          ? say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it; ${many(animal.english)} dig ${length(digs)} deep. On the floor of the enclosure it cannot sink on to an animal.`
+          : say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it. On the floor of the enclosure it cannot sink on to an animal.`,
         remedies: [
           {
-            label: say`Stand it on the floor of the box`,
+            label: say`Stand it on the floor of the enclosure`,
             call: { edit: 'setSupport', change: { piece: piece.id, support: { on: 'floor' } } },
           },
         ],

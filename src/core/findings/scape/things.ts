@@ -1,3 +1,4 @@
+import { many } from '../../catalogue';
 import { ARM, reachTo } from '../../scape/reach';
 import { LIP } from '../../scape/pump';
 import { length, say, tank } from '../../units';
@@ -31,7 +32,7 @@ export const thingsForgotten: Rule = (looked) => {
       'no-dish',
       water === 'dish' ? 'water-dish' : 'soaking-dish',
       'There is nothing to drink from.',
-      'A dish needs room of its own and is easily forgotten until the box is full.',
+      'A dish needs room of its own and is easily forgotten until the enclosure is full.',
       'Put a dish in',
     );
   if ((water === 'soaking dish' || water === 'pool') && !open) {
@@ -51,7 +52,7 @@ export const thingsForgotten: Rule = (looked) => {
         severity: 'look',
         place: { at: 'scape', piece: piece.id },
         what: say`${piece.name} is too small to soak in.`,
-        because: say`It is ${length(size)} across; ${animal ? `${animal.english}s` : 'the animal'} of ${length(wants.length)} want about ${length(wanted)}.`,
+        because: say`It is ${length(size)} across; ${animal ? many(animal.english) : 'the animal'} of ${length(wants.length)} want about ${length(wanted)}.`,
         remedies: [
           {
             label: say`Make it ${length(broad)} across`,
@@ -85,7 +86,7 @@ export const thingsForgotten: Rule = (looked) => {
     missing(
       'no-probe',
       'probe',
-      'Nothing measures what the box is like.',
+      'Nothing measures what the enclosure is like.',
       'A probe at each end, where the animal is, tells what no label does.',
       'Put a probe in',
     );
@@ -213,7 +214,7 @@ export const pumps: Rule = ({ design, scape }) => {
         severity: 'look',
         place,
         what: say`The pump of ${piece.name.toLowerCase()} has no water to stand in.`,
-        because: say`${length(design.ground.waterDepth)} are kept in the box; a pump wants ${length(0.025)} over it and must never run dry.`,
+        because: say`${length(design.ground.waterDepth)} are kept in the enclosure; a pump wants ${length(0.025)} over it and must never run dry.`,
         remedies: [],
         basis: 'practice',
       });
@@ -280,7 +281,7 @@ export const cables: Rule = ({ design, scape }) => {
       code: 'no-cable-slot',
       severity: 'look',
       place: PLACE,
-      what: say`${wired.length === 1 ? 'A cable has' : `${wired.length} cables have`} no way out of the box.`,
+      what: say`${wired.length === 1 ? 'A cable has' : `${wired.length} cables have`} no way out of the enclosure.`,
       because: say`A slot is bored before anything goes in, high up, with a grommet: a cable pinched under glass or door is a fire. What lives there must not fit through.`,
       remedies: [
         {

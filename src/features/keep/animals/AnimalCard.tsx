@@ -58,7 +58,8 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
   const shots = usePictures(homeOf(animal) ?? animal.homes[0]?.design ?? '', `animal:${animal.id}`);
   const change = (part: Partial<AnimalRecord>): void => void book.changeAnimal(animal.id, part);
   const boxes = designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])) ?? [];
-  const boxName = (id: string): string => boxes.find((it) => it.id === id)?.name ?? 'a box that is gone';
+  const boxName = (id: string): string =>
+    boxes.find((it) => it.id === id)?.name ?? 'an enclosure that is gone';
   const home = homeOf(animal);
   const nameOf = (parent: string): string => all?.find((it) => it.id === parent)?.name ?? parent;
   return (
@@ -81,7 +82,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
         />
         <TextField
           select
-          label="Kind"
+          label="Species"
           value={animal.kind ?? ''}
           onChange={(event) => change({ kind: event.target.value || null })}
           sx={{ width: 210 }}
@@ -165,7 +166,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
             }}
             sx={{ width: 210 }}
           >
-            <MenuItem value="">no box</MenuItem>
+            <MenuItem value="">no enclosure</MenuItem>
             {boxes.map((it) => (
               <MenuItem key={it.id} value={it.id}>
                 {it.name}
@@ -279,7 +280,7 @@ function Papers({
             Add a paper
           </Button>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            Which papers a kind needs, the local authority says.
+            Which papers a species needs, the local authority says.
           </Typography>
         </Box>
       </Box>

@@ -97,14 +97,14 @@ export function AnimalsTab() {
               </Typography>
             )}
             <Button variant="outlined" onClick={add}>
-              Another one
+              Add animal
             </Button>
           </Box>
           <TableCard label="Animals">
             <thead>
               <tr>
                 <th scope="col">Who</th>
-                <th scope="col">Kind</th>
+                <th scope="col">Species</th>
                 <th scope="col">Sex</th>
                 <th scope="col">Hatched</th>
                 <th scope="col" className="number">
@@ -138,7 +138,7 @@ export function AnimalsTab() {
                         ? it.quarantine && it.quarantine.to === null
                           ? 'here, in quarantine'
                           : 'here'
-                        : 'in another box'}
+                        : 'in another enclosure'}
                   </td>
                 </tr>
               ))}
@@ -148,7 +148,7 @@ export function AnimalsTab() {
       )}
       {others.length > 0 && (
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-          Without a box: {others.map((it) => it.name).join(', ')}.
+          Without an enclosure: {others.map((it) => it.name).join(', ')}.
         </Typography>
       )}
       {chosen && (

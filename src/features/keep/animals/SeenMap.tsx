@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Entry } from '@/core/log';
 import type { AnimalRecord } from '@/core/records';
+import { counted } from '@/core/units';
 import { useOpenDesign } from '@/store';
 import { BoxMap } from '../BoxMap';
 import { isDayIn } from '@/ui/boxDay';
@@ -79,7 +80,7 @@ export function SeenMap({
       <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
         {seen.length === 0
           ? 'Not seen then.'
-          : `Seen ${seen.length} ${seen.length === 1 ? 'time' : 'times'}: ${share(warmSide.length)} on the warm side, ${share(up.length)} in the upper half. Places that are never used are worth changing.`}
+          : `Seen ${counted(seen.length, 'time')}: ${share(warmSide.length)} on the warm side, ${share(up.length)} in the upper half. Places that are never used are worth changing.`}
       </Typography>
       <BoxMap
         label="Where they were seen"

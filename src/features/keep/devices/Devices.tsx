@@ -91,7 +91,7 @@ export function Devices() {
       await addFromSource(db, design.id, sourceTracks(await hubSince(design.id, since)), Date.now());
       return fault === 'none'
         ? 'The stand-ins are sound again.'
-        : `As if it had begun ${hours} h ago: the last readings are reckoned anew.`;
+        : `As if it had begun ${hours} h ago: the last readings are calculated again.`;
     });
   return (
     <Box
@@ -114,8 +114,8 @@ export function Devices() {
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
             {joined
-              ? 'A probe hub, a misting controller, a UV index meter and a scale, simulated from this design as Climate reckons it.'
-              : 'Rincon ships simulated ones that read this design as Climate reckons it: a hub with three probes, a misting controller, a UV index meter, a scale.'}
+              ? 'A probe hub, a misting controller, a UV index meter and a scale, simulated from this design as Climate forecasts it.'
+              : 'Rincon ships simulated ones that read this design as Climate forecasts it: a hub with three probes, a misting controller, a UV index meter, a scale.'}
           </Typography>
         </Box>
         <Button variant="outlined" disabled={busy} onClick={() => void (joined ? part() : join())}>

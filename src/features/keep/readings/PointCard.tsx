@@ -67,8 +67,8 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
       title={point.name}
       onClose={onClose}
       strike={{
-        label: 'Put it away',
-        said: `“${point.name}” and its readings are put away.`,
+        label: 'Archive',
+        said: `“${point.name}” and its readings are archived.`,
         away: () => book.change(point.id, { gone: true }),
         back: () => book.change(point.id, { gone: false }),
       }}
@@ -130,7 +130,7 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
           <Typography variant="body2" role="status">
             {spot === null ? (
               <Box component="span" sx={{ color: 'earth.quiet' }}>
-                Set where it sits in the drawing, and it is set against the reckoning.
+                Set where it sits in the drawing, and it is compared with the forecast.
               </Box>
             ) : (
               reckoned

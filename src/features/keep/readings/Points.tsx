@@ -46,7 +46,7 @@ export function Points({ series, picked, onPick }: Props) {
             <th scope="col" className="number">
               Its last day
             </th>
-            <th scope="col">Amiss</th>
+            <th scope="col">Problem</th>
           </tr>
         </thead>
         <tbody>

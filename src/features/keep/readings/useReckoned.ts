@@ -53,11 +53,11 @@ export function useReckoned(point: Series): string {
       0,
     );
     const at = fromSteps(track.steps.at(-1) ?? 0, 'uvIndex');
-    return `Reckoned here with the lamps as old as they then were: UV index ${sum.toFixed(1)}. Read last: ${at.toFixed(1)}. ${sum > 0.05 ? `The lamps give ${Math.round((100 * at) / sum)} % of what was reckoned.` : ''}`.trim();
+    return `Estimated here with the lamps as old as they then were: UV index ${sum.toFixed(1)}. Read last: ${at.toFixed(1)}. ${sum > 0.05 ? `The lamps give ${Math.round((100 * at) / sum)} % of what was estimated.` : ''}`.trim();
   }
   if (!ask) return '';
-  if (forecast === 'failed') return 'This place could not be reckoned.';
-  if (!forecast) return 'Reckoning what it should be here…';
+  if (forecast === 'failed') return 'This place could not be forecast.';
+  if (!forecast) return 'Forecasting what it should be here…';
   const lit = lampsOf(set, catalogue, null);
   const values = Array.from(forecast.run.t, (_, at) => {
     const moment: Moment = {
@@ -73,7 +73,7 @@ export function useReckoned(point: Series): string {
   });
   const say = (it: number): string => readingWords(it, point.quantity, reader);
   const mean = values.reduce((sum, it) => sum + it, 0) / Math.max(1, values.length);
-  return `Reckoned for such a day here: ${say(Math.min(...values))} to ${say(Math.max(...values))}, ${say(mean)} on average. Read in its last week: ${say(read.low)} to ${say(read.high)}, ${say(read.mean)} on average.`;
+  return `Forecast for such a day here: ${say(Math.min(...values))} to ${say(Math.max(...values))}, ${say(mean)} on average. Read in its last week: ${say(read.low)} to ${say(read.high)}, ${say(read.mean)} on average.`;
 }
 
 function meanSince({ at, steps }: Track, since: number, { quantity }: Series) {

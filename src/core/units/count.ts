@@ -1,0 +1,10 @@
+const rules = new Intl.PluralRules('en');
+
+/** A number of things: “1 day”, “3 days”; whole numbers, the plural with an s unless it is told. */
+export const counted = (count: number, one: string, other = `${one}s`): string => {
+  const whole = Math.round(count);
+  return `${whole} ${rules.select(whole) === 'one' ? one : other}`;
+};
+
+/** With a capital, as a sentence begins. */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
