@@ -2,10 +2,9 @@ import { findAnimal, type Catalogue } from '../catalogue';
 import { ImpossibleClimate } from '../climate/guard';
 import type { Design } from '../design/schema';
 import { layGround } from '../ground/layers';
-import { criteriaOf } from '../verdict/criteria';
 import { judgeUv, type UvJudged } from '../verdict/uv';
 import { heatersOf, judgeDesign, type Verdict } from '../verdict/verdict';
-import { measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
+import { criteriaIn, measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
 
 /** What a search asks to be played: a first look at a change, or a whole judgement. Plain data: any worker may do it. */
 export type Task =
@@ -75,7 +74,6 @@ function look(
   if (!animal) return null;
   const ground = layGround(design, catalogue);
   const year = playYear(design, catalogue, ground, playing, near);
-  const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
   let [used, water, days] = [0, 0, 0];
   for (const { run } of year.played) {
     used += run.used.reduce((sum, it) => sum + it, 0);
@@ -83,7 +81,7 @@ function look(
     days += run.days;
   }
   return {
-    measured: measure(year, animal, criteria, strict, SAFE),
+    measured: measure(year, animal, criteriaIn(animal, year), strict, SAFE),
     uv: judgeUv(design, animal, ground, catalogue)?.answer ?? null,
     rest: year.rest,
     peaks: Object.fromEntries(heatersOf(year).map((it) => [it.device, it.needs])),

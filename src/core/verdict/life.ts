@@ -6,7 +6,7 @@ import { fitOfPlanted, LIVES, treadOf, type Factor } from '../living/fit';
 import { conditionsAt } from '../living/places';
 import { placePlants } from '../living/planted';
 import { seasonOf, type Survey } from '../living/survey';
-import { JUDGING, playYear, type YearRun } from './year';
+import { playToJudge, type YearRun } from './year';
 
 export interface PlantJudged {
   readonly id: string;
@@ -46,7 +46,7 @@ export const surveyFrom = ({ played }: YearRun): Survey => ({
 
 /** The box as plants and crew find it, in the year its verdict is given by: both then say the same of a plant. */
 export const surveyOf = (design: Design, ground: GroundResult, catalogue: Catalogue): Survey =>
-  surveyFrom(playYear(design, catalogue, ground, JUDGING));
+  surveyFrom(playToJudge(design, catalogue, ground, findAnimal(catalogue, design.brief.animal)));
 
 /** Plants that die or pine where they stand: below `LIVES`; 0 is death. */
 export function judgePlants(

@@ -9,6 +9,7 @@ import {
   borneIn,
   borneOf,
   boundOf,
+  criteriaIn,
   criteriaOf,
   dependsOn,
   rowsOf,
@@ -17,10 +18,12 @@ import {
   harmsIn,
   judgeDesign,
   roomsCounted,
+  JUDGING,
   judgeUv,
   lineOf,
   measure,
   outsideOf,
+  playToJudge,
   playYear,
   ROOMS,
   seasonsWord,
@@ -327,6 +330,40 @@ describe('one verdict', () => {
         it.criterion.measure === 'temperature' ? 0.8 : 0.06,
       );
     }
+  });
+});
+
+describe('a year that leaves it in doubt', () => {
+  it('is played in five weathers, and judged by all of them; one that holds well, or does not, in three', () => {
+    const design = demoDesigns(catalogue)[3]!;
+    const ground = layGround(design, catalogue);
+    const animal = findAnimal(catalogue, design.brief.animal)!;
+    const year = playYear(design, catalogue, ground, JUDGING);
+    const upTo = (high: number): Animal => {
+      const { night } = animal.climate;
+      return {
+        ...animal,
+        climate: { ...animal.climate, night: { ...night, value: { ...night.value, high } } },
+      };
+    };
+    const least = (of: Animal, played: YearRun): number =>
+      Math.min(...measure(played, of, criteriaIn(of, played)).map((it) => it.inside));
+    const nights = (high: number): number => playToJudge(design, catalogue, ground, upTo(high)).played.length;
+    // The warmest night that may be, so that nine in ten of its hours are inside, and a few more.
+    let [low, high] = [0, 40];
+    for (let i = 0; i < 30; i += 1) {
+      const middle = (low + high) / 2;
+      if (least(upTo(middle), year) < 0.92) low = middle;
+      else high = middle;
+    }
+    const barely = playToJudge(design, catalogue, ground, upTo(high));
+    expect(least(upTo(high), year)).toBeGreaterThanOrEqual(0.92);
+    expect(least(upTo(high), year)).toBeLessThan(0.95);
+    expect(barely.played).toHaveLength(20);
+    expect(barely.played.slice(0, 12).map((it) => it.run.end)).toEqual(year.played.map((it) => it.run.end));
+    expect(least(upTo(high), barely)).not.toBe(least(upTo(high), year));
+    expect(nights(high + 3)).toBe(12);
+    expect(nights(high - 3)).toBe(12);
   });
 });
 

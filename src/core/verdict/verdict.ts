@@ -6,13 +6,22 @@ import { layGround, type GroundResult } from '../ground/layers';
 import { CREW_LASTS } from '../living/crew';
 import type { Survey } from '../living/survey';
 import { boundOf, type Bound } from './bound';
-import { BEARS, criteriaOf, HOLDS, TOLERANCE, type CriterionId } from './criteria';
+import { BEARS, HOLDS, TOLERANCE, type CriterionId } from './criteria';
 import { judgeCrew, judgePlants, surveyFrom, type CrewJudged, type PlantJudged } from './life';
 import { judgeUv, type UvJudged } from './uv';
-import { GLANCE, JUDGING, measure, playYear, type Measured, type Playing, type YearRun } from './year';
+import {
+  criteriaIn,
+  GLANCE,
+  measure,
+  playToJudge,
+  playYear,
+  type Measured,
+  type Playing,
+  type YearRun,
+} from './year';
 
 /** Raised whenever the same design may be judged otherwise: what was kept of older ones is forgotten. */
-export const ENGINE_VERSION = 19;
+export const ENGINE_VERSION = 20;
 
 /** What is said of a design once its year was played. */
 export type Answer = 'holds' | 'holds-but' | 'fails' | 'cannot';
@@ -107,30 +116,27 @@ export interface JudgeAsked {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly ground?: GroundResult;
+  /** Otherwise than a verdict is given by. */
   readonly playing?: Playing;
   /** Other rooms are left out: the count then says 0 of 0. */
   readonly alone?: boolean;
 }
 
 /**
- * Judges a design with its year: every place of its animal in four seasons of three weathers each, UV, plants and crew.
+ * Judges a design with its year: every place of its animal in four seasons, each of three weathers or five (`playToJudge`);
+ * UV, plants and crew.
  * Pure, and the same for the same design; about a second.
  * @returns null while no animal is chosen: there is nothing to judge it by
  * @throws ImpossibleClimate where the engine is at fault
  */
-export function judgeDesign({
-  design,
-  catalogue,
-  ground: laid,
-  playing = JUDGING,
-  alone,
-}: JudgeAsked): Verdict | null {
+export function judgeDesign({ design, catalogue, ground: laid, playing, alone }: JudgeAsked): Verdict | null {
   const animal = findAnimal(catalogue, design.brief.animal);
   if (!animal) return null;
   const ground = laid ?? layGround(design, catalogue);
-  const year = playYear(design, catalogue, ground, playing);
-  const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
-  const places = measure(year, animal, criteria).map(placed);
+  const year = playing
+    ? playYear(design, catalogue, ground, playing)
+    : playToJudge(design, catalogue, ground, animal);
+  const places = measure(year, animal, criteriaIn(animal, year)).map(placed);
   const uv = judgeUv(design, animal, ground, catalogue);
   const survey = surveyFrom(year);
   const plants = judgePlants(design, ground, catalogue, survey);
@@ -223,8 +229,7 @@ export function roomsCounted({
   const fine = ROOMS.filter((shift, index) => {
     if (index === 0) return !harms;
     const year = playYear(design, catalogue, ground, { ...GLANCE, shift }, rest);
-    const criteria = criteriaOf(animal, { moistHide: (year.played[0]?.run.chambers.length ?? 0) > 0 });
-    return measure(year, animal, criteria).map(placed).every(borneIn);
+    return measure(year, animal, criteriaIn(animal, year)).map(placed).every(borneIn);
   });
   return { fine: fine.length, of: ROOMS.length };
 }

@@ -9,7 +9,7 @@ import { CHANGES, TOLERANCE, zonesFor } from '../climate/zones';
 import type { Design } from '../design/schema';
 import { seasonOn } from '../design/seasonal';
 import type { GroundResult } from '../ground/layers';
-import type { Criterion, CriterionId } from './criteria';
+import { criteriaOf, HOLDS, type Criterion, type CriterionId } from './criteria';
 
 export const ALL_SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
 
@@ -40,6 +40,10 @@ export const JUDGING: Playing = {
   looser: 3,
   settling: [30, 30],
 };
+/** Weathers that are played besides, where those leave it in doubt. */
+const IN_DOUBT: Playing['seeds'] = [21, -21];
+/** Share of hours over what holds within which a few weathers do not tell it from what does not. */
+const DOUBT = 0.05;
 /** A first look: the hardest two seasons, each on its mean day. */
 export const GLANCE: Playing = {
   seasons: ['winter', 'summer'],
@@ -125,6 +129,30 @@ function played(
   });
   return { played: runs, rest };
 }
+
+/**
+ * The year a verdict is given by: four seasons of three weathers, and of five where all places hold but one of them so
+ * barely that other weathers might have said otherwise.
+ * @throws ImpossibleClimate
+ */
+export function playToJudge(
+  design: Design,
+  catalogue: Catalogue,
+  ground: GroundResult,
+  animal: Animal | undefined,
+): YearRun {
+  const year = playYear(design, catalogue, ground, JUDGING);
+  if (!animal) return year;
+  const shares = measure(year, animal, criteriaIn(animal, year)).map((it) => it.inside);
+  const least = Math.min(...shares);
+  if (least < HOLDS || least >= HOLDS + DOUBT) return year;
+  const more = playYear(design, catalogue, ground, { ...JUDGING, seeds: IN_DOUBT }, year.rest);
+  return { ...year, played: [...year.played, ...more.played] };
+}
+
+/** What an animal is held to in a year that was played: a moist hide may answer for dry air. */
+export const criteriaIn = (animal: Animal, { played }: Pick<YearRun, 'played'>): readonly Criterion[] =>
+  criteriaOf(animal, { moistHide: (played[0]?.run.chambers.length ?? 0) > 0 });
 
 /** How one place fares in one season, over all its weathers. */
 export interface Measured {

@@ -47,7 +47,7 @@ describe('words', () => {
 describe('Hardscape', () => {
   it('empty, it offers a first layout; that is taken, cleared, and each is one step', async () => {
     const { stored } = await open(<Scape />, made(BOA));
-    expect(screen.getByText(/Nothing stands in the box yet\. Lay out/)).toBeDefined();
+    expect(screen.getByText(/Nothing stands in the enclosure yet\. Lay out/)).toBeDefined();
     fireEvent.click(screen.getAllByRole('button', { name: 'Lay out a first hardscape' })[0]!);
     await eventually(async () => expect((await stored()).scape.pieces.length).toBeGreaterThan(6));
     expect(pieces()).toContain('Slate on edge stones');
@@ -161,7 +161,7 @@ describe('Hardscape', () => {
     await eventually(async () =>
       expect((await stored()).scape).toMatchObject({ warm: 'left', above: expect.closeTo(0.1016, 6) }),
     );
-    expect(screen.getByText(/little room over the box for lamps/)).toBeDefined();
+    expect(screen.getByText(/little room over the enclosure for lamps/)).toBeDefined();
     expect(screen.getByText(/Sliding doors, one half at a time/)).toBeDefined();
   });
 });
