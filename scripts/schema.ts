@@ -1,15 +1,31 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { envelopeJsonSchema } from '../src/files';
+import { catalogue, demoDesigns } from '../src/catalogue';
+import { DESIGN_VERSION } from '../src/core/design';
+import { envelopeJsonSchema, NO_STORES, writeEnvelope } from '../src/files';
 
-/** Writes the published JSON Schema; with --check, fails when the one in the repo has fallen behind. */
-const PATH = 'public/schema/rincon-8.schema.json';
-const text = `${JSON.stringify(envelopeJsonSchema(), null, 2)}\n`;
+/** Writes the published JSON Schema and an example of the file; with --check, fails when one in the repo has fallen behind. */
+const example = demoDesigns(catalogue).slice(3);
+const files = [
+  [
+    `public/schema/rincon-${DESIGN_VERSION}.schema.json`,
+    `${JSON.stringify(envelopeJsonSchema(), null, 2)}\n`,
+  ],
+  ['docs/example.rincon.json', writeEnvelope(example, NO_STORES, new Date('2026-11-23T18:00:00Z'))],
+] as const;
+const read = (path: string): string => {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch {
+    return '';
+  }
+};
 if (process.argv.includes('--check')) {
-  if (readFileSync(PATH, 'utf8') !== text) {
-    console.error(`${PATH} is behind the document; run npm run schema`);
+  const behind = files.filter(([path, text]) => read(path) !== text).map(([path]) => path);
+  if (behind.length > 0) {
+    console.error(`${behind.join(' and ')}: behind the document; run npm run schema`);
     process.exit(1);
   }
 } else {
   mkdirSync('public/schema', { recursive: true });
-  writeFileSync(PATH, text);
+  for (const [path, text] of files) writeFileSync(path, text);
 }

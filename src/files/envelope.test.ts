@@ -21,6 +21,10 @@ import {
   writeSingle,
 } from '.';
 
+/** Every version that is told in what is written of the format. */
+const told = (text: string, pattern: RegExp): number[] =>
+  [...text.matchAll(pattern)].map((it) => Number(it[1]));
+
 const NOW = new Date('2026-11-23T18:00:00Z');
 const demo = demoDesigns(catalogue);
 const good = writeEnvelope(demo, NO_STORES, NOW);
@@ -31,6 +35,23 @@ const broken = (change: (file: { version: unknown; designs: Record<string, never
   return JSON.stringify(file);
 };
 type Loose = Record<string, never> & { ground: { layers: Record<string, never>[] } };
+
+describe('what is written of the format', () => {
+  const written = readFileSync('docs/format.md', 'utf8');
+  it('is of the versions that are written today', () => {
+    expect(told(written, /"version": (\d+),\s*"written"/g)).toEqual([ENVELOPE_VERSION]);
+    expect(told(written, /"rincon-enclosure", "version": (\d+)/g)).toEqual([DESIGN_VERSION]);
+    expect(new Set(told(written, /rincon-(\d+)\.schema\.json/g))).toEqual(new Set([DESIGN_VERSION]));
+  });
+  it('its example is read in whole, and written again it says the same', () => {
+    const text = readFileSync('docs/example.rincon.json', 'utf8');
+    const read = readEnvelope(text);
+    if (!read.ok) throw new Error(`${read.place}: ${read.message}`);
+    const { designs, ...stores } = read.value;
+    expect(designs.map((it) => it.id)).toEqual(['demo-dry-wash']);
+    expect(JSON.parse(writeEnvelope(designs, stores, NOW))).toEqual(JSON.parse(text));
+  });
+});
 
 describe('files of every earlier version', () => {
   it.each([
