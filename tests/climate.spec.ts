@@ -90,7 +90,7 @@ test('what holds is found, taken over and undone in one step; a search is stoppe
   await expect(way!.locator('[data-answer=holds], [data-answer=holds-but]').first()).toBeVisible();
   // A difference to the box as it was, thing by thing.
   expect(await way!.locator('dt').count()).toBeGreaterThan(0);
-  await way!.getByRole('button', { name: 'Take it over' }).click();
+  await way!.getByRole('button', { name: 'Use this' }).click();
   await saved(page);
   await expect(ledger).toContainText(/Being calculated|Holds/);
   await expect(ledger).toContainText('Holds', { timeout: 60_000 });
@@ -184,7 +184,7 @@ test('a what-if is run; the enclosure is calibrated from a file; nonsense is ref
   );
   await page.getByRole('button', { name: 'Calibrate' }).click();
   await expect(page.getByRole('table', { name: 'Errors' })).toBeVisible({ timeout: 300_000 });
-  await page.getByRole('button', { name: 'Hold the enclosure to it' }).click();
+  await page.getByRole('button', { name: 'Use this calibration' }).click();
   await expect(page.getByText(/^Calibrated on .* to log\.csv/)).toBeVisible();
   await saved(page);
   await page.reload();

@@ -75,7 +75,7 @@ test('left out on purpose is not late; another rhythm, a pause, and one of oneâ€
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.locator('[data-entry]')).toHaveCount(1);
   await page.getByLabel('Search the log').fill('');
-  await page.getByRole('combobox', { name: 'Species' }).click();
+  await page.getByRole('combobox', { name: 'Type' }).click();
   await page.getByRole('option', { name: 'Weight' }).click();
   // Four frogs, weighed six times each.
   await expect(page.locator('[data-entry]')).toHaveCount(24);

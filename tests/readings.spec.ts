@@ -171,7 +171,7 @@ test('animals, equipment and two enclosures side by side', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'More for Limestone' }).click();
   await page.getByRole('menuitem', { name: 'Duplicate' }).click();
-  await page.getByRole('link', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare the two' }).click();
   await expect(page.getByRole('heading', { name: 'The designs are alike' })).toBeVisible();
   await expect(page.getByText(/no time in common/)).toBeVisible();
   await page.goto('/compare?of=demo-bog-shelf,demo-limestone');

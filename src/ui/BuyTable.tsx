@@ -200,7 +200,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
       {spare > 0 && buying.rows.some((it) => it.spare > 0) && (
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
           {Math.round(spare * 100)} % to spare on what is measured out, for what is spilt and settles more
-          than reckoned:{' '}
+          than calculated:{' '}
           {write(bag(buying.rows.reduce((all, it) => all + (it.measure === 'volume' ? it.spare : 0), 0)))} in
           all. What is cut or counted has none.
         </Typography>

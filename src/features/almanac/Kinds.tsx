@@ -96,9 +96,7 @@ export function Kinds<K extends Named>({ kind, label, rows, example, children }:
               onChange={() => alter(() => ({}))}
               onLike={() => {
                 const id = freshId(`${row.id}-own`, rows);
-                void save(kind, { ...row, id, english: `Kind like ${row.english}` }).then(() =>
-                  setSelected(id),
-                );
+                void save(kind, { ...row, id, english: `Like ${row.english}` }).then(() => setSelected(id));
               }}
               onTakeOut={() => remove(kind, row.id)}
               onUndo={() => void save(kind, row)}

@@ -78,7 +78,7 @@ export function CalibrationTab() {
 
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
-      <Panel label="What this enclosure is held to">
+      <Panel label="Calibration">
         {calibration ? (
           <>
             <Typography variant="body2">
@@ -133,7 +133,7 @@ export function CalibrationTab() {
             <LinearProgress
               variant="determinate"
               value={state.share * 100}
-              aria-label="Fitting"
+              aria-label="Calibrating"
               sx={{ flex: 1 }}
             />
             <Button onClick={() => running.current?.stop()}>Stop</Button>
@@ -189,7 +189,7 @@ function Found({ fit, onKeep }: { readonly fit: Fit; readonly onKeep: () => void
       <Fitted fit={fit} what="humidity" />
       <Fitted fit={fit} what="temperature" />
       <Button variant="contained" onClick={onKeep} sx={{ mt: 1 }}>
-        Hold the enclosure to it
+        Use this calibration
       </Button>
     </Panel>
   );

@@ -266,7 +266,7 @@ function Way({
           disabled={differences.length === 0}
           onClick={() => onTake(answer)}
         >
-          Take it over
+          Use this
         </Button>
       </Box>
       <VerdictMark state={{ at: 'known', verdict, findings: yearFindings(verdict, design, catalogue) }} />

@@ -249,7 +249,7 @@ function Hides({ forecast }: { readonly forecast: Forecast | null }) {
   const nameOf = (piece: string): string =>
     assessment.ground.pieces.find((it) => it.piece.id === piece)?.piece.name ?? piece;
   return (
-    <Panel label="Moist hides as climates of their own">
+    <Panel label="Hide microclimates">
       <PlainTable label="Moist hides">
         <thead>
           <tr>

@@ -49,7 +49,7 @@ export function LogTab() {
     return (
       writing || (
         <Message
-          title="Nothing is written down yet"
+          title="The log is empty"
           actions={<Button onClick={() => setForm(true)}>Write by its fields</Button>}
         >
           Write a line above, or tick off what is due: it stands here then.
@@ -92,7 +92,7 @@ export function LogTab() {
         />
         <TextField
           select
-          label="Kind"
+          label="Type"
           value={kind}
           onChange={(event) => setKind(event.target.value as EntryKind | 'all')}
           sx={{ width: 170 }}

@@ -77,7 +77,7 @@ export function Rack({ tools, keeping }: Props) {
     enqueueSnackbar(`“${copy.name}” stands beside it.`, {
       action: (
         <Button component={NextLink} href={`/compare?of=${design.id},${copy.id}`} color="inherit">
-          Compare
+          Compare the two
         </Button>
       ),
     });
