@@ -129,7 +129,7 @@ test('the build sheet and the care sheet are printed to PDF and read back, with 
   for (const words of ['Clay pebbles', 'To buy', 'Lay the drainage', 'The animal waits until', 'Take care'])
     expect(all).toContain(words);
   // Nothing of the screen around it is printed.
-  for (const words of ['Print, or save as PDF', 'to look at', 'Climate Build'])
+  for (const words of ['Print, or save as PDF', 'to check', 'Climate Build'])
     expect(all).not.toContain(words);
   // What the sheet asks for is what the list asks for.
   const price = /To buy,\s+([\d.]+)\s+in all/.exec(all)?.[1];

@@ -88,6 +88,11 @@ describe('odd shapes of real files', () => {
     expect(head.unsure.join()).toMatch(/°F/);
     expect(tracks[0]!.values[0]).toBeCloseTo(23.89, 2);
   });
+  it('where day and month cannot be told apart, AM and PM speak for the month first', () => {
+    const { head, tracks } = read(lines('time,temp', '03/04/2026 10:00 AM,21', '03/05/2026 2:00 PM,22'));
+    expect(head.unsure.join()).toMatch(/day first or month first/);
+    expect(tracks[0]!.at[1]).toBe('2026-03-05T14:00:00');
+  });
   it('says so where day and month cannot be told apart', () => {
     const { head, tracks } = read(lines('time,temp', '03/04/2026 10:00,21', '03/05/2026 10:00,22'));
     expect(head.unsure.join()).toMatch(/day first or month first/);

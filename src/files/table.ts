@@ -151,7 +151,10 @@ export function readHead(text: string, zone: string): Read<TableHead> {
   };
 }
 
-/** Day first or month first: told by any number over twelve; where none is, the file does not say. */
+/**
+ * Day first or month first: told by any number over twelve; where none is, the file does not say, and who writes AM and PM
+ * mostly writes the month first (common practice).
+ */
 function orderOf(cells: readonly string[], unsure: string[]): DateOrder {
   let [first, second] = [0, 0];
   for (const cell of cells) {
@@ -166,7 +169,7 @@ function orderOf(cells: readonly string[], unsure: string[]): DateOrder {
   if (first > 12) return 'dmy';
   if (second > 12) return 'mdy';
   unsure.push('Dates could be day first or month first: no day in the sample is over 12');
-  return 'dmy';
+  return cells.some((it) => /\d\s*[ap]\.?m\.?$/i.test(it)) ? 'mdy' : 'dmy';
 }
 
 function quantityOf(

@@ -26,7 +26,7 @@ export function TableWriting({ value: { order, zone, decimal }, onChange }: Prop
         label="Dates are written"
         value={order}
         onChange={(event) => onChange({ order: event.target.value as Writing['order'] })}
-        sx={{ width: 170 }}
+        sx={{ minWidth: 150 }}
       >
         <MenuItem value="ymd">year, month, day</MenuItem>
         <MenuItem value="dmy">day, month, year</MenuItem>
@@ -37,7 +37,7 @@ export function TableWriting({ value: { order, zone, decimal }, onChange }: Prop
         label="Its clock shows"
         value={zone}
         onChange={(event) => onChange({ zone: event.target.value })}
-        sx={{ width: 210 }}
+        sx={{ minWidth: 150 }}
       >
         {[...new Set(zones)].map((it) => (
           <MenuItem key={it} value={it}>
@@ -50,7 +50,7 @@ export function TableWriting({ value: { order, zone, decimal }, onChange }: Prop
         label="Decimals"
         value={decimal}
         onChange={(event) => onChange({ decimal: event.target.value as Writing['decimal'] })}
-        sx={{ width: 130 }}
+        sx={{ minWidth: 110 }}
       >
         <MenuItem value=".">point, 23.4</MenuItem>
         <MenuItem value=",">comma, 23,4</MenuItem>

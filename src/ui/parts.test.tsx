@@ -117,7 +117,7 @@ describe('the ledger', () => {
     const open = assessment.findings.filter(
       (it) => it.severity === 'severe' || it.severity === 'look',
     ).length;
-    expect(text).toContain(`${open} to look at`);
+    expect(text).toContain(`${open} to check`);
   });
 });
 

@@ -2,21 +2,19 @@ import type { Catalogue } from '../catalogue';
 import type { Design } from '../design/schema';
 import { ENGINE_VERSION } from './verdict';
 
+/** Names of a record in one order: a design says the same in whatever order a file or an edit left it. */
+const inOrder = (_: string, value: unknown): unknown =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+    ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+    : value;
+
 /** All of a design that its verdict depends on, as text: names, notes, care and what was done of the plan are not. */
 export function dependsOn({ brief, enclosure, ground, scape, climate, living }: Design): string {
   const { animal, count, room, stage } = brief;
-  return JSON.stringify([
-    ENGINE_VERSION,
-    animal,
-    count,
-    room,
-    stage,
-    enclosure,
-    ground,
-    scape,
-    climate,
-    living,
-  ]);
+  return JSON.stringify(
+    [ENGINE_VERSION, animal, count, room, stage, enclosure, ground, scape, climate, living],
+    inOrder,
+  );
 }
 
 /** What of a row no verdict depends on: what it costs, and where its values come from. */

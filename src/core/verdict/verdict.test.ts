@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns, withPrices } from '@/catalogue';
 import { findAnimal, type Animal } from '../catalogue';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, Design as DesignSchema, proposeDesign, type Design, type EditCall } from '../design';
 import { layGround } from '../ground';
 import {
   allFindings,
@@ -364,6 +364,15 @@ describe('a year that leaves it in doubt', () => {
     expect(least(upTo(high), barely)).not.toBe(least(upTo(high), year));
     expect(nights(high + 3)).toBe(12);
     expect(nights(high - 3)).toBe(12);
+  });
+});
+
+describe('what a verdict depends on', () => {
+  it('is the same of the demo as it is made, and as it was kept and read again', () => {
+    for (const design of demoDesigns(catalogue))
+      expect(dependsOn(DesignSchema.parse(JSON.parse(JSON.stringify(design)))), design.name).toBe(
+        dependsOn(design),
+      );
   });
 });
 

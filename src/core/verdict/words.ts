@@ -17,7 +17,7 @@ export const ANSWER_WORDS: Readonly<Record<Answer | 'calculating' | 'failed' | '
   fails: 'Does not hold',
   cannot: 'Cannot hold in this room',
   failed: 'Cannot be calculated',
-  unasked: 'No animal to hold it to',
+  unasked: 'No animal chosen',
 };
 
 /** How grave a finding of the year must be to be the reason of an answer. */
@@ -51,7 +51,7 @@ export function lineOf(state: VerdictState): Said {
     case 'calculating':
       return say`Its year is played: four seasons, three weathers of each.`;
     case 'unasked':
-      return say`Choose an animal, and its year is played.`;
+      return say`Choose an animal to forecast its year.`;
   }
 }
 

@@ -98,7 +98,7 @@ export function CalibrationTab() {
         ) : (
           <Typography variant="body2">
             Nothing yet: it is calculated from the drawing alone. A week of readings from a cheap logger, with
-            the mistings and lamps as they are set here, makes it this enclosure.
+            the mistings and lamps as they are set here, makes the model match this enclosure.
           </Typography>
         )}
       </Panel>
@@ -113,7 +113,7 @@ export function CalibrationTab() {
           label="Where the probe was"
           value={cell}
           onChange={(event) => setCell(Number(event.target.value) as 0 | 1 | 2 | 3)}
-          sx={{ mb: 1.25, minWidth: 240 }}
+          sx={{ mt: 0.75, mb: 1.25, minWidth: 240 }}
         >
           {PROBES.map((it) => (
             <MenuItem key={it.value} value={it.value}>

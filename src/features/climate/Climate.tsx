@@ -187,7 +187,7 @@ export function Climate() {
             {tab === 'calibration' && <CalibrationTab />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
-            <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
+            <FindingList label="To check" findings={pressing} catalogue={catalogue} onMend={edit} />
             <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
           </Box>
         </>

@@ -146,7 +146,7 @@ export function FittingsTab({ selected, onSelect, onSeasons, forecast }: Props) 
           <Button
             variant="outlined"
             onClick={() => edit({ edit: 'proposeClimate', change: {} })}
-            sx={{ whiteSpace: 'nowrap' }}
+            sx={{ whiteSpace: 'nowrap', flexShrink: 0 }}
           >
             Propose again
           </Button>

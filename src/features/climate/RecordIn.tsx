@@ -24,7 +24,6 @@ import {
   type TableHead,
 } from '@/files';
 import { readTrack, useOpenDesign, useSeries, useStore } from '@/store';
-import { PickField } from '@/ui/fields/PlainFields';
 import { TableWriting } from '@/ui/TableWriting';
 
 interface Props {
@@ -187,30 +186,38 @@ function FromFile({
           );
         })}
         {columnOf(match, 'temperature') && (
-          <PickField
+          <TextField
+            select
             label="Temperatures are in"
             value={columnOf(match, 'temperature')?.unit === '°F' ? '°F' : '°C'}
-            options={[
-              { value: '°C', name: '°C' },
-              { value: '°F', name: '°F' },
-            ]}
-            onPick={(unit) =>
+            onChange={(event) =>
               change(
                 ASKED[of].reduce((now, role) => {
                   const own = columnOf(now, role);
-                  return own?.quantity === 'temperature' ? withRole(now, role, own.column, unit) : now;
+                  return own?.quantity === 'temperature'
+                    ? withRole(now, role, own.column, event.target.value as '°C' | '°F')
+                    : now;
                 }, match),
               )
             }
-          />
+          >
+            <MenuItem value="°C">°C</MenuItem>
+            <MenuItem value="°F">°F</MenuItem>
+          </TextField>
         )}
         {sensors.length > 0 && (
-          <PickField
+          <TextField
+            select
             label="Sensor"
             value={sensor ?? ''}
-            options={sensors.map((it) => ({ value: it, name: it }))}
-            onPick={(next) => onOpen({ ...open, sensor: next })}
-          />
+            onChange={(event) => onOpen({ ...open, sensor: event.target.value })}
+          >
+            {sensors.map((it) => (
+              <MenuItem key={it} value={it}>
+                {it}
+              </MenuItem>
+            ))}
+          </TextField>
         )}
         <TableWriting value={match} onChange={(part) => change({ ...match, ...part })} />
       </Box>

@@ -132,7 +132,7 @@ export function Ground() {
           {region && <RegionFields region={region} onGone={() => setWanted(null)} />}
           <LayerTable place={place} stack={stack} selected={selected} onSelect={setChosen} />
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: pressing.length > 0 ? 1.5 : 0 }}>
-            <FindingList label="To look at" findings={pressing} catalogue={catalogue} onMend={edit} />
+            <FindingList label="To check" findings={pressing} catalogue={catalogue} onMend={edit} />
           </Box>
           {active && <LayerDetail key={active.layer.id} result={active} />}
           <Sunk />

@@ -143,7 +143,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
           <VerdictMark state={verdict} />
           <Typography variant="body2" sx={{ color: 'earth.quiet', pl: 1.6 }}>
             {open.length > 0
-              ? `${open.length} to look at${graver ? `: ${tell(graver.what)}` : ''}`
+              ? `${open.length} to check${graver ? `: ${tell(graver.what)}` : ''}`
               : verdict.at === 'known' && verdict.verdict.answer === 'holds'
                 ? 'Nothing to fix.'
                 : fineWords(findings.filter((it) => it.severity === 'fine').length)}

@@ -44,7 +44,7 @@ export function LookList({ designs, catalogue }: Props) {
   return (
     <Box component="section" aria-labelledby="look" sx={{ mt: 3 }}>
       <Typography id="look" variant="h2" sx={{ mb: 1 }}>
-        To look at
+        To check
       </Typography>
       <Box
         component="ul"

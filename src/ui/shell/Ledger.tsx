@@ -82,11 +82,7 @@ export function Ledger({ assessment, buying, verdict, findings, findingsHref }: 
           {ANSWER_WORDS[answer]}
         </Box>
         <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>
-          {open > 0
-            ? `${open} to look at`
-            : answer === 'holds'
-              ? 'nothing to fix'
-              : `${fine} checked and fine`}
+          {open > 0 ? `${open} to check` : answer === 'holds' ? 'nothing to fix' : `${fine} checked and fine`}
         </Box>
       </Box>
     </Box>
