@@ -17,7 +17,7 @@ const SHOTS = [
   ['scape', '/e/demo-hedge/scape', pickRoot],
   ['living', '/e/demo-bog-shelf/living', grownUp],
   ['living-crew', '/e/demo-limestone/living', crewed],
-  ['climate', '/e/demo-limestone/climate', reckoned],
+  ['climate', '/e/demo-limestone/climate', calculated],
   ['what-holds', '/e/demo-hedge/climate', held],
   ['climate-uv', '/e/demo-hedge/climate', ultraviolet],
   ['climate-year', '/e/demo-bog-shelf/climate', year, { colorScheme: 'dark' }],
@@ -79,7 +79,7 @@ async function planned(page) {
 }
 
 /** Waits until the forecast stands. */
-async function reckoned(page) {
+async function calculated(page) {
   await page.waitForTimeout(600);
   await page.locator('[data-forecast=ready]').waitFor({ timeout: 120_000 });
   await page.waitForTimeout(600);
@@ -104,10 +104,10 @@ async function crewed(page) {
 }
 
 async function ultraviolet(page) {
-  await reckoned(page);
+  await calculated(page);
   await page.getByRole('tab', { name: 'Lamps' }).click();
-  const fitted = page.getByRole('list', { name: 'Fitted' });
-  await fitted
+  const installed = page.getByRole('list', { name: 'Installed' });
+  await installed
     .getByRole('button', { name: /UV tube/ })
     .first()
     .click();
@@ -118,7 +118,7 @@ async function ultraviolet(page) {
 async function year(page) {
   await page.getByRole('button', { name: 'Year', exact: true }).click();
   await page.getByRole('button', { name: 'Humidity', exact: true }).click();
-  await reckoned(page);
+  await calculated(page);
 }
 
 async function quick(page) {

@@ -3,7 +3,7 @@ import type { Design } from '../design/schema';
 import { boundOf, type Bound } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
-import { burdenOf, type Aim, type Burden } from './cost';
+import { burdenOf, weigh, type Aim, type Burden } from './cost';
 import type { Locks } from './change';
 import { propose } from './propose';
 import { ease, type Searching } from './search';
@@ -52,9 +52,9 @@ export function* findThree(
   };
   onFirst(first);
   if (!holdsIn(found.verdict)) return { first, answers: [], bound };
-  const answers: Answered[] = [];
+  const eased: Answered[] = [];
   for (const aim of AIMED) {
-    const eased = yield* ease({
+    const end = yield* ease({
       design: found.design,
       catalogue,
       animal,
@@ -64,15 +64,23 @@ export function* findThree(
       near: found.seen.rest,
       verdict: found.verdict,
     });
-    const own: Answered = {
-      aim,
-      design: eased.design,
-      verdict: eased.verdict ?? found.verdict,
-      burden: eased.burden,
-    };
-    if (answers.every((it) => JSON.stringify(it.design) !== JSON.stringify(own.design))) answers.push(own);
+    eased.push({ aim, design: end.design, verdict: end.verdict ?? found.verdict, burden: end.burden });
   }
-  return { first, answers, bound };
+  return { first, answers: bestOf(eased), bound };
+}
+
+/**
+ * For each aim the best of all answers, whichever aim led to it: a search for one may come upon what is better for
+ * another. What is best for several is told once, for the first of them.
+ */
+export function bestOf(found: readonly Answered[]): readonly Answered[] {
+  const answers: Answered[] = [];
+  for (const aim of AIMED) {
+    const [best] = [...found].sort((a, b) => weigh(a.burden, aim) - weigh(b.burden, aim));
+    if (best && answers.every((it) => JSON.stringify(it.design) !== JSON.stringify(best.design)))
+      answers.push({ ...best, aim });
+  }
+  return answers;
 }
 
 /** Its climate holds, whatever is planted in it. */

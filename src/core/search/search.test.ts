@@ -6,6 +6,7 @@ import { firstDesign } from '@/catalogue/testing';
 import { layGround } from '../ground';
 import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
 import {
+  bestOf,
   climb,
   fitUv,
   judgeInTurn,
@@ -16,6 +17,7 @@ import {
   runSearch,
   sawsVents,
   weigh,
+  type Answered,
   type Burden,
   type Locks,
   type Task,
@@ -63,6 +65,28 @@ describe('what is proposed', () => {
     const other = runSearch(climb({ design: first, catalogue, most: 30 }), catalogue);
     expect(step.value.design).toEqual(other.design);
     expect(step.value.steps).toEqual(other.steps);
+  });
+});
+
+describe('the best three', () => {
+  const burden: Burden = { price: 0, things: 0, changes: 0, watts: 50, water: 0, hands: 2 };
+  const answer = (name: string, aim: Answered['aim'], change: Partial<Burden>): Answered => ({
+    aim,
+    design: { ...firstDesign('dendrobates-auratus', 'dry'), name },
+    verdict: {} as Answered['verdict'],
+    burden: { ...burden, ...change },
+  });
+  const told = (all: readonly Answered[]) => bestOf(all).map((it) => [it.aim, it.design.name]);
+  it('each is the best for its aim, whichever search came upon it; one that is best for two is told once', () => {
+    const two = answer('two things', 'fewest things', { things: 2, price: 138, watts: 96 });
+    const one = answer('one thing', 'least electricity', { things: 1, price: 85, watts: 88 });
+    const idle = answer('no spraying', 'least work', { things: 3, price: 300, hands: 0 });
+    expect(told([two, idle, one])).toEqual([
+      ['fewest things', 'one thing'],
+      ['least work', 'no spraying'],
+    ]);
+    expect(told([one])).toEqual([['fewest things', 'one thing']]);
+    expect(told([])).toEqual([]);
   });
 });
 

@@ -18,7 +18,7 @@ const WORDS = {
   material: { glass: 'glass', acrylic: 'acrylic', pvc: 'foamed PVC', timber: 'timber', mesh: 'mesh' },
   top: { open: 'open', mesh: 'mesh lid', solid: 'closed lid' },
   front: { fixed: 'fixed pane', doors: 'doors' },
-  build: { box: 'an enclosure', 'walk-in': 'a walk-in, built in place' },
+  build: { box: 'free-standing', 'walk-in': 'a walk-in, built in place' },
 } as const;
 const SIDE_KEYS = ['width', 'depth', 'height'] as const;
 const SIDES = ['left', 'right', 'back', 'front'] as const;
