@@ -11,6 +11,7 @@ import { findAnimal } from '@/core/catalogue';
 import { proposeGround, Stage, type Design } from '@/core/design';
 import { mass, tank } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { localToday } from '@/ui/days';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -182,7 +183,7 @@ function StageField({ design, onChange }: StageProps) {
       select
       label="Stage"
       value={design.brief.stage}
-      onChange={(event) => onChange(Stage.parse(event.target.value), new Date().toISOString().slice(0, 10))}
+      onChange={(event) => onChange(Stage.parse(event.target.value), localToday(new Date()))}
       sx={{ width: 130 }}
     >
       {Stage.options.map((stage) => (

@@ -12,6 +12,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Fit } from '@/core/climate';
 import type { ClimateRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { localToday } from '@/ui/days';
 import { Chart, type Inks } from '@/ui/Chart';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
@@ -66,7 +67,7 @@ export function CalibrationTab() {
       edit: 'setClimate',
       change: {
         calibration: {
-          on: new Date().toISOString().slice(0, 10),
+          on: localToday(new Date()),
           file: name.slice(0, 200),
           exchange: Math.min(50, Math.max(0.02, fit.factors.exchange)),
           wetness: Math.min(50, Math.max(0.02, fit.factors.wetness)),

@@ -25,6 +25,7 @@ import { seasonOn, withSettings, type Design } from '@/core/design';
 import { siteAt } from '@/core/ground';
 import { length, temperature } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
+import { localToday } from '@/ui/days';
 import { nearCut } from '@/ui/section/cut';
 import { Section, type Frame, type View } from '@/ui/section/Section';
 import { useElementSize } from '@/ui/useElementSize';
@@ -90,7 +91,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     () => outfitOf(resting, assessment.ground, catalogue),
     [resting, assessment.ground, catalogue],
   );
-  const [today] = useState(() => new Date().toISOString().slice(0, 10));
+  const [today] = useState(() => localToday(new Date()));
   const lit = useMemo(() => lampsOf(set, catalogue, today), [set, catalogue, today]);
 
   const moment: Moment | null = useMemo(
@@ -373,14 +374,7 @@ function useShaded(design: Design, name: 'uv' | 'ppfd' | null, plane: Plane): Fi
     const timer = setTimeout(() => {
       const columns = 100;
       const rows = Math.max(10, Math.round((columns * key.plane.height) / key.plane.width));
-      lightField(
-        key.design,
-        catalogue,
-        wanted,
-        key.plane,
-        { columns, rows },
-        new Date().toISOString().slice(0, 10),
-      ).then(
+      lightField(key.design, catalogue, wanted, key.plane, { columns, rows }, localToday(new Date())).then(
         (field) => live && setFound({ of: key, field }),
         () => undefined,
       );

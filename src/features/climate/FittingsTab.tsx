@@ -27,6 +27,7 @@ import { settingsAt, type Device, type Timer } from '@/core/design';
 import { heatFrom, UV_ZONES, type UvZone } from '@/core/light';
 import { length, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { localToday } from '@/ui/days';
 import { BasisMark } from '@/ui/BasisMark';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -472,7 +473,7 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
   const { write } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const zone = (animal?.climate.uvZone.value ?? null) as UvZone | null;
-  const today = new Date().toISOString().slice(0, 10);
+  const today = localToday(new Date());
   const lit = lampsOf(settingsAt(design, today), catalogue, today);
   const floor = assessment.ground.parts[0]?.high ?? 0;
   const places = [0.1, 0.15, 0.2, 0.3, 0.4]
@@ -534,7 +535,7 @@ function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind:
                 meter: {
                   at: { ...device.at, z: Math.max(0, device.at.z - under) },
                   index,
-                  on: new Date().toISOString().slice(0, 10),
+                  on: localToday(new Date()),
                 },
               },
             })

@@ -12,6 +12,7 @@ import { materialOf, type Material, type Pack } from '@/core/catalogue';
 import { daysLeft, takingOf, type Lot, type ShelfMove, type Stock } from '@/core/shelf';
 import { capital } from '@/core/units';
 import { useShelfBook, useStore } from '@/store';
+import { localToday } from '@/ui/days';
 import { packWords } from '@/ui/BuyTable';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -26,7 +27,7 @@ import { amountWords } from './amountWords';
 /** A lot whose day comes within this is pointed out, days. */
 const SOON = 30;
 
-const today = (): string => new Date().toISOString().slice(0, 10);
+const today = (): string => localToday(new Date());
 const dateWords = (at: number | string): string =>
   new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
 

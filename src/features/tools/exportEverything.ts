@@ -2,6 +2,7 @@
 
 import { fileName, writeEnvelope } from '@/files';
 import { listDesigns, listMoves, ownRows, belongingsOf, type RinconDatabase, type Settings } from '@/store';
+import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
 
 /** Saves all enclosures, with all that belongs to them, but for readings and pictures, as one file. */
@@ -13,7 +14,7 @@ export async function exportEverything(db: RinconDatabase, settings: Settings): 
   const shelf = await listMoves(db);
   const belongings = await belongingsOf(db, null);
   download(
-    fileName(`rincon ${now.toISOString().slice(0, 10)}`),
+    fileName(`rincon ${localToday(now)}`),
     writeEnvelope(designs, { prices, shelf, own: ownRows(settings), ...belongings }, now),
   );
 }

@@ -3,6 +3,7 @@
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { useStore, storageTrouble } from '@/store';
+import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
 import { makeBackup } from '@/workers/backup';
 
@@ -15,7 +16,7 @@ export function useBackup() {
     setShare(0);
     try {
       const zip = await makeBackup(null, setShare);
-      download(`rincon-${new Date().toISOString().slice(0, 10)}.zip`, zip, 'application/zip');
+      download(`rincon-${localToday(new Date())}.zip`, zip, 'application/zip');
       await set('exported', Date.now());
     } catch (error) {
       enqueueSnackbar(`No backup was made: ${storageTrouble(error)}.`, { variant: 'error', persist: true });

@@ -15,6 +15,7 @@ import { settingsAt, settingsOn } from '@/core/design';
 import { uvFrom } from '@/core/light';
 import { DAY, fromSteps, type Series, type Track } from '@/core/readings';
 import { useOpenDesign, useStore, useTracks } from '@/store';
+import { localDay } from '@/ui/days';
 import { useReader } from '@/ui/units';
 import { ClimateStopped, startForecast } from '@/workers/climate';
 import { readingWords } from '@/ui/readingWords';
@@ -47,7 +48,7 @@ export function useReckoned(point: Series): string {
   const read = meanSince(track, last - 7 * DAY, point);
   if (point.quantity === 'uvIndex') {
     const { x, y, z } = point.at;
-    const today = new Date(last).toISOString().slice(0, 10);
+    const today = localDay(last);
     const sum = lampsOf(settingsAt(design, last), catalogue, today).reduce(
       (all, { lamp }) => all + uvFrom(lamp, x, y, z),
       0,
