@@ -50,4 +50,16 @@ describe('codes', () => {
     expect(readCode('ABCD')).toBeNull();
     expect(readCode(`${codeText(newCode())}A`)).toBeNull();
   });
+  it('with one letter changed are refused or another code, never the same: the last letter too', () => {
+    expect(fromBase32('MY')).toEqual(ascii('f'));
+    expect(fromBase32('MZ')).toBeNull();
+    expect(fromBase32('MYA')).toBeNull();
+    const plain = 'ABCDEF'.padEnd(32, 'A');
+    const code = readCode(plain)!;
+    for (let at = 0; at < plain.length; at += 1)
+      for (const letter of 'BEZ27') {
+        const changed = `${plain.slice(0, at)}${letter}${plain.slice(at + 1)}`;
+        if (changed !== plain) expect(readCode(changed)).not.toEqual(code);
+      }
+  });
 });

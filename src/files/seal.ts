@@ -18,6 +18,7 @@ export function toBase32(bytes: Uint8Array): string {
   return bits > 0 ? text + (LETTERS[(value << (5 - bits)) & 31] ?? '') : text;
 }
 
+/** null: a letter that is none, or bits left over that a writer sets to nought (RFC 4648, 3.5): one of its letters is wrong. */
 export function fromBase32(text: string): Uint8Array | null {
   const bytes: number[] = [];
   let [bits, value] = [0, 0];
@@ -32,7 +33,7 @@ export function fromBase32(text: string): Uint8Array | null {
     }
     value &= (1 << bits) - 1;
   }
-  return Uint8Array.from(bytes);
+  return bits >= 5 || value !== 0 ? null : Uint8Array.from(bytes);
 }
 
 /** A one-time code: the name a package waits under, and the key that only the two devices have. */
