@@ -7,8 +7,49 @@ const below = (name, from, mayReach, comment) => ({
   to: { path: '^src/', pathNot: [`^src/(${[from, ...mayReach].join('|')})(/|$)`] },
 });
 
+/** Floors of the core, the lowest first: a folder may reach those of lower floors, and none beside or above it; types too. */
+const CORE = [
+  ['fields', 'light', 'physics', 'random', 'records', 'units'],
+  ['catalogue', 'log'],
+  ['document'],
+  ['brief', 'enclosure', 'pieces'],
+  ['ground'],
+  ['climate', 'mixing', 'scape'],
+  ['care', 'fitting', 'living'],
+  ['edits'],
+  ['finding', 'propose'],
+  ['findings', 'verdict'],
+  ['assess.ts', 'readings', 'whatIf'],
+  ['compare', 'diagnosis', 'plan'],
+  ['buying', 'search'],
+  ['shelf'],
+];
+const coreFloors = CORE.flatMap((floor, index) =>
+  floor.map((folder) => {
+    const reach = [folder, ...CORE.slice(0, index).flat()].map((it) => it.replace('.', '\\.'));
+    return {
+      name: 'core-floors',
+      severity: 'error',
+      comment: `core/${folder} may reach lower floors of the core only.`,
+      from: { path: `^src/core/${folder.replace('.', '\\.')}(/|$)`, pathNot: '\\.test\\.ts$|/testing' },
+      to: { path: '^src/core/', pathNot: [`^src/core/(${reach.join('|')})(/|$)`] },
+    };
+  }),
+);
+
 module.exports = {
   forbidden: [
+    ...coreFloors,
+    {
+      name: 'core-floors-known',
+      severity: 'error',
+      comment: 'A new folder of the core is put on its floor above.',
+      from: {
+        path: '^src/core/',
+        pathNot: [`^src/core/(${CORE.flat().join('|')})(/|$)`, '\\.test\\.ts$|/testing', '^src/core/breach'],
+      },
+      to: {},
+    },
     {
       name: 'no-cycles',
       severity: 'error',

@@ -1,6 +1,6 @@
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
-import { applyEdit, REGION_KINDS } from '@/core/design';
+import { applyEdit, REGION_KINDS } from '@/core/edits';
 
 /** `assess` of the demo design with the most layers, and of one parted into regions; 1,000 runs after 200 to warm up. */
 const demo = demoDesigns(catalogue);

@@ -4,7 +4,7 @@ import { AT, relativeAt, settle, simulate, weatherOf } from '@/core/climate';
 import { fitted, FLAT, INDOORS, TWO_MISTS } from '@/core/climate/testing';
 import { catalogue } from '@/catalogue';
 import { forecast } from '@/core/climate';
-import { proposeWhole } from '@/core/design';
+import { proposeWhole } from '@/core/propose';
 import { layGround } from '@/core/ground';
 import { bounce, cavityOf, fieldOf, landingOf, type Lamp } from '@/core/light';
 import { CHROMIUM, CHROMIUM_ARGS } from '../scripts/browser.mjs';

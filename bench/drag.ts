@@ -1,6 +1,8 @@
 import { chromium, type Locator, type Page } from '@playwright/test';
 import { catalogue } from '@/catalogue';
-import { applyEdit, proposeDesign, type Design } from '@/core/design';
+import { applyEdit } from '@/core/edits';
+import { proposeDesign } from '@/core/propose';
+import { type Design } from '@/core/document';
 import { NO_STORES, writeEnvelope } from '@/files';
 import { CHROMIUM, CHROMIUM_ARGS } from '../scripts/browser.mjs';
 import { serve } from '../scripts/serve.mjs';

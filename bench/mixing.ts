@@ -1,10 +1,13 @@
+import { seededRandom } from '@/core/random';
 import { chromium } from '@playwright/test';
 import highsLoader from 'highs';
 import { catalogue, NO_OWN_ROWS, withOwn } from '@/catalogue';
-import { applyEdit, mixOfRecipe, proposeDesign, type Design } from '@/core/design';
+import { applyEdit, mixOfRecipe } from '@/core/edits';
+import { proposeDesign } from '@/core/propose';
+import { type Design } from '@/core/document';
 import { solveMix, type MixProblem, type Run } from '@/core/mixing';
 import { formulate } from '@/core/mixing/formulate';
-import { ask, ingredient, seeded, soil } from '@/core/mixing/testing';
+import { ask, ingredient, soil } from '@/core/mixing/testing';
 import { assess } from '@/core/assess';
 import { NO_STORES, writeEnvelope } from '@/files';
 import { runWith } from '@/workers/highs';
@@ -17,7 +20,7 @@ import { glpkRun } from '../tests/unit/glpk';
  * over the shipped catalogue. HiGHS and GLPK solve the same first program in the same run; then the whole question, with
  * its later aims, in this process and through the interface in a browser.
  */
-const next = seeded(20261123);
+const next = seededRandom(20261123);
 const cents = (low: number, high: number): number => Math.round((low + (high - low) * next()) * 100) / 100;
 const rows = Array.from({ length: 15 }, (_, index) => ({
   ...ingredient(`bench-${index}`, {

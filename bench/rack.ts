@@ -1,6 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { catalogue } from '@/catalogue';
-import { proposeWhole, type Design } from '@/core/design';
+import { proposeWhole } from '@/core/propose';
+import { type Design } from '@/core/document';
 import { NO_STORES, writeEnvelope } from '@/files';
 import { CHROMIUM, CHROMIUM_ARGS } from '../scripts/browser.mjs';
 import { serve } from '../scripts/serve.mjs';

@@ -1,6 +1,6 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { catalogue, demoDesigns } from '../src/catalogue';
-import { DESIGN_VERSION } from '../src/core/design';
+import { DESIGN_VERSION } from '../src/core/document';
 import { envelopeJsonSchema, NO_STORES, writeEnvelope } from '../src/files';
 
 /** Writes the published JSON Schema and an example of the file; with --check, fails when one in the repo has fallen behind. */

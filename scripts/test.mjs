@@ -1,13 +1,15 @@
 /** Everything that is checked, in one go; ends with a line `N passed, N failed`. */
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { ensureBuild, ensureChromium, ensurePackages, run } from './ensure.mjs';
+import { ensureChromium, ensurePackages } from './ensure.mjs';
 
 ensurePackages();
 ensureChromium();
 rmSync('.rincon', { recursive: true, force: true });
 mkdirSync('.rincon', { recursive: true });
 
+/** Where lint and formatting keep what they have seen: a second run looks at what has changed. */
+const CACHE = 'node_modules/.cache/rincon';
 const bin = (name) => `node_modules/.bin/${name}`;
 let passed = 0;
 let failed = 0;
@@ -55,18 +57,21 @@ async function sideBySide(checks) {
   await Promise.all([one(), one()]);
 }
 
-/** One check that passes or fails as a whole. */
-function check(name, work) {
-  console.log(`\n— ${name}`);
-  const started = Date.now();
-  const ok = work();
-  count(name, ok, (Date.now() - started) / 1000);
-}
+/** A command that talks while it runs; true when it ended well. */
+const loudly = (command, args) =>
+  new Promise((done) => {
+    const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+    const child = spawn(command, args, { stdio: 'inherit', env });
+    child.on('error', () => done(false));
+    child.on('close', (code) => done(code === 0));
+  });
 
 /** A runner that counts its own tests; no report, or none run, is a failure. */
-function suite(name, work, read) {
+async function suite(name, work, read) {
   console.log(`\n— ${name}`);
-  const ok = work();
+  const started = Date.now();
+  const ok = await work();
+  console.log(`  ${name}: ${((Date.now() - started) / 1000).toFixed(0)} s`);
   try {
     const counts = read();
     passed += counts.passed;
@@ -83,16 +88,25 @@ const json = (path) => JSON.parse(readFileSync(path, 'utf8'));
 
 await sideBySide([
   ['types', [bin('next'), ['typegen']], [bin('tsc'), ['--noEmit', '-p', '.']]],
-  ['lint', [bin('eslint'), ['.', '--max-warnings', '0']]],
+  ['lint', [bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-location', `${CACHE}/eslint`]]],
   ['layering', [bin('depcruise'), ['src']]],
-  ['formatting', [bin('prettier'), ['--check', '--log-level', 'warn', '.']]],
+  [
+    'formatting',
+    [
+      bin('prettier'),
+      ['--check', '--log-level', 'warn', '--cache', '--cache-location', `${CACHE}/prettier`, '.'],
+    ],
+  ],
   ['dead code', [bin('knip'), []]],
   ['published schema', [bin('tsx'), ['scripts/schema.ts', '--check']]],
 ]);
-suite(
+// One core waits at the end of the unit tests, while the other still has the longest of them.
+const building = { started: Date.now(), ended: 0 };
+const built = quietly(process.execPath, ['scripts/build.mjs']).finally(() => (building.ended = Date.now()));
+await suite(
   'unit tests',
   () =>
-    run(bin('vitest'), [
+    loudly(bin('vitest'), [
       'run',
       '--reporter=default',
       '--reporter=json',
@@ -108,12 +122,13 @@ suite(
     };
   },
 );
-let built = false;
-check('build', () => (built = ensureBuild()));
-if (built) {
-  suite(
+const { ok: isBuilt, said } = await built;
+console.log(`\n— build\n${isBuilt ? '' : said}`);
+count('build', isBuilt, (building.ended - building.started) / 1000);
+if (isBuilt) {
+  await suite(
     'browser',
-    () => run(bin('playwright'), ['test']),
+    () => loudly(bin('playwright'), ['test']),
     () => {
       const { stats } = json('.rincon/browser.json');
       return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
@@ -121,20 +136,35 @@ if (built) {
   );
 }
 
-/** The unit tests that take the longest, so that slowness is seen where it grows. */
-function slowest(count) {
-  const all = json('.rincon/unit.json').testResults.flatMap((file) =>
+/** The tests that take the longest, so that slowness is seen where it grows. */
+function slowest(what, tests) {
+  const all = tests.sort((a, b) => b.seconds - a.seconds).slice(0, 10);
+  console.log(`\nThe ten slowest ${what}:`);
+  for (const { seconds, name } of all) console.log(`  ${seconds.toFixed(1).padStart(6)} s  ${name}`);
+}
+const unitTests = () =>
+  json('.rincon/unit.json').testResults.flatMap((file) =>
     file.assertionResults.map((it) => ({ seconds: (it.duration ?? 0) / 1000, name: it.fullName.trim() })),
   );
-  all.sort((a, b) => b.seconds - a.seconds);
-  console.log(`\nThe ${count} slowest unit tests:`);
-  for (const { seconds, name } of all.slice(0, count))
-    console.log(`  ${seconds.toFixed(1).padStart(6)} s  ${name}`);
-}
-try {
-  slowest(10);
-} catch {
-  // Without a report there is nothing to tell; the suite has said so.
+const specsIn = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsIn)];
+const browserTests = () =>
+  json('.rincon/browser.json')
+    .suites.flatMap(specsIn)
+    .flatMap((spec) =>
+      spec.tests.map((it) => ({
+        seconds: it.results.reduce((sum, own) => sum + own.duration, 0) / 1000,
+        name: spec.title,
+      })),
+    );
+for (const [what, tests] of [
+  ['unit tests', unitTests],
+  ['browser tests', browserTests],
+]) {
+  try {
+    slowest(what, tests());
+  } catch {
+    // Without a report there is nothing to tell; the suite has said so.
+  }
 }
 
 if (failures.length > 0) console.log(`\nFailed: ${failures.join('; ')}`);

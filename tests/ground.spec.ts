@@ -105,7 +105,7 @@ test('a half-water enclosure: land in open water, its shore, its panel, and the 
   const few = number(await legs.innerText());
   await type(page, 'Legs at most apart', '8 cm');
   await expect.poll(async () => number(await legs.innerText())).toBeGreaterThan(few);
-  await type(page, 'Sheet rated for, a m²', '20 kg');
+  await type(page, 'Sheet rated for', '20');
   await expect(page.locator('[data-finding=panel-overloaded]')).toContainText('it is rated for 20');
 
   // Water up to the panel's top would touch the barrier; the remedy lowers it.

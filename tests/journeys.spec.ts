@@ -39,8 +39,8 @@ test('a new builder: three questions to the buying list', async ({ page }) => {
   const row = page.locator('tr[data-material=charcoal]');
   await expect(row).toContainText('bag');
   // The builder's own price stays, and the total follows it.
-  const total = page.getByText(/^[\d.]+ in \d shops?$/);
-  const sum = async (): Promise<number> => parseFloat(await total.innerText());
+  const total = page.getByText(/^[\d.,]+ in \d shops?$/);
+  const sum = async (): Promise<number> => parseFloat((await total.innerText()).replaceAll(',', ''));
   const was = await sum();
   const price = row.getByRole('textbox').first();
   const old = Number(await price.inputValue());
@@ -321,8 +321,8 @@ test('two windows on one enclosure never overwrite each other silently', async (
 test('three enclosures on one roll, one purchase for several', async ({ page }) => {
   await demo(page);
   await page.getByRole('link', { name: 'Buy for several' }).click();
-  const total = page.getByText(/^[\d.]+ in \d shops?$/);
-  const sum = async (): Promise<number> => parseFloat(await total.innerText());
+  const total = page.getByText(/^[\d.,]+ in \d shops?$/);
+  const sum = async (): Promise<number> => parseFloat((await total.innerText()).replaceAll(',', ''));
   const four = await sum();
   await expect(page.getByText(/^Bought one by one it would be/)).toBeVisible();
   const roll = page.getByRole('region', { name: /cut from one roll/ }).getByRole('img');

@@ -37,7 +37,7 @@ test('with the server off it opens, the round is done, and nothing is lost', asy
   await page.getByLabel('Write down').fill('23.1 C 74 %');
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-entry=reading]').first()).toContainText('23.1');
-  // A design is opened and changed too, a worker reckons.
+  // A design is opened and changed too, a worker calculates.
   await page.goto('/e/demo-hedge/climate');
   await expect(page.getByRole('heading', { name: 'Climate', level: 1 })).toBeVisible();
   await expect(

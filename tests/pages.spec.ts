@@ -1,97 +1,117 @@
 import { expect, test, type Page } from './test';
-import { demo, sound as soundIn } from './helpers';
+import { demo, sound } from './helpers';
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser }) => {
-    test.setTimeout(600_000);
-    const context = await browser.newContext({ colorScheme });
-    const page = await context.newPage();
-    const sound = (own: Page, what: string): Promise<void> => soundIn(own, colorScheme, what, false);
-    await page.goto('/');
-    await page.getByRole('heading', { name: 'The rack is empty' }).waitFor();
-    await sound(page, 'empty rack');
-    await demo(page);
-    await sound(page, 'rack');
+/** A page by its address, once its heading stands. */
+async function at(page: Page, path: string, heading: string): Promise<void> {
+  await page.goto(path);
+  await page.getByRole('heading', { name: heading, level: 1 }).waitFor();
+}
+const check = (page: Page, what: string): Promise<void> => sound(page, what, false);
+
+// In parts, so that two workers share them.
+const VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
+  'the rack and a new enclosure': async (page) => {
     await page.getByRole('button', { name: 'More for Hedge' }).click();
-    await sound(page, 'card menu');
+    await check(page, 'card menu');
     await page.goto('/new');
     await page.getByRole('radio', { name: 'Only its volume' }).click();
-    await sound(page, 'new enclosure');
+    await check(page, 'new enclosure');
+    await page.goto('/e/nothing/ground');
+    await page.getByRole('heading', { name: 'No such enclosure here' }).waitFor();
+    await check(page, 'missing');
+  },
+  'brief, ground, build and lists': async (page) => {
     for (const [path, heading] of [
       ['/e/demo-bog-shelf/brief', 'Brief'],
       ['/e/demo-limestone/ground', 'Ground'],
       ['/e/demo-hedge/build', 'Build'],
       ['/e/demo-bog-shelf/ground', 'Ground'],
-      ['/stores', 'Stores'],
       ['/lists', 'One purchase for several'],
     ] as const) {
-      await page.goto(path);
-      await page.getByRole('heading', { name: heading, level: 1 }).waitFor();
-      await sound(page, path);
+      await at(page, path, heading);
+      await check(page, path);
     }
-    await page.goto('/almanac');
-    await page.getByRole('heading', { name: 'Almanac', level: 1 }).waitFor();
+    await page.goto('/e/demo-hedge/build');
+    await page.getByRole('tab', { name: 'To be made' }).click();
+    await page.getByRole('button', { name: 'Add a hole' }).click();
+    await check(page, 'to be made');
+  },
+  'the almanac': async (page) => {
+    await at(page, '/almanac', 'Almanac');
     for (const part of ['Animals', 'Plants', 'Crew', 'Leaves and wood']) {
       await page.getByRole('tab', { name: part }).click();
-      await sound(page, `almanac, ${part}`);
+      await check(page, `almanac, ${part}`);
     }
+    await page.goto('/almanac');
+    await page.getByRole('button', { name: 'Make one like it' }).click();
+    await page.getByLabel('Scientific name').waitFor();
+    await check(page, 'own animal');
+  },
+  'layers of the ground': async (page) => {
     await page.goto('/e/demo-limestone/ground');
     for (const layer of ['drainage', 'barrier', 'litter']) {
       await page.locator(`tr[data-layer=${layer}] button`).first().click();
-      await sound(page, `${layer} picked`);
+      await check(page, `${layer} picked`);
     }
     await page.goto('/e/demo-bog-shelf/ground');
     await page.getByRole('button', { name: 'Plan' }).click();
     await page.locator('tr[data-layer=drainage] button').first().click();
-    await sound(page, 'half-water enclosure in plan, its panel picked');
+    await check(page, 'half-water enclosure in plan, its panel picked');
     await page.getByRole('button', { name: 'Rest of the floor' }).click();
-    await sound(page, 'open water picked');
+    await check(page, 'open water picked');
     await page.goto('/e/demo-dry-wash/ground');
     await page.getByRole('radio', { name: /^Paper at first/ }).waitFor();
-    await sound(page, 'dry enclosure');
-    await page.goto('/e/demo-hedge/build');
-    await page.getByRole('tab', { name: 'To be made' }).click();
-    await page.getByRole('button', { name: 'Add a hole' }).click();
-    await sound(page, 'to be made');
-    await page.goto('/stores');
+    await check(page, 'dry enclosure');
+  },
+  'ingredients and recipes': async (page) => {
+    await at(page, '/stores', 'Stores');
+    await check(page, 'stores');
     await page.getByRole('button', { name: 'Coconut coir, pressed' }).click();
     await page.getByRole('button', { name: 'Change its values' }).click();
     await page.getByRole('button', { name: 'Back to what ships' }).waitFor();
-    await sound(page, 'own material');
+    await check(page, 'own material');
     await page.getByRole('tab', { name: 'Recipes' }).click();
     await page.getByRole('button', { name: 'Make one like it' }).click();
     await page.getByRole('combobox', { name: 'Add an ingredient' }).waitFor();
-    await sound(page, 'own recipe');
+    await check(page, 'own recipe');
     await page.goto('/stores');
     await page.getByRole('button', { name: 'New', exact: true }).click();
     await page.getByRole('dialog').waitFor();
-    await sound(page, 'new ingredient');
+    await check(page, 'new ingredient');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^Coconut coir, pressed/ }).click();
     await page.getByRole('button', { name: 'Measure it in a cup' }).click();
     await page.getByRole('dialog').waitFor();
-    await sound(page, 'cup');
+    await check(page, 'cup');
+  },
+  'shelf, bench and mixing sheet': async (page) => {
     await page.goto('/stores?tab=shelf');
     await page.getByRole('table', { name: 'The book' }).waitFor();
-    await sound(page, 'shelf');
+    await check(page, 'shelf');
     await page.goto('/stores?tab=bench');
     await page.getByRole('button', { name: 'Another mix beside' }).click();
     await page.getByRole('button', { name: 'Work it out' }).click();
     await page.getByRole('table', { name: 'What goes in' }).waitFor({ timeout: 90_000 });
-    await sound(page, 'bench, three mixes and an answer');
-    await page.goto('/e/demo-dry-wash/mixing');
-    await page.getByRole('heading', { name: 'Mixing sheet', level: 1 }).waitFor();
-    await sound(page, 'mixing sheet');
-    await page.goto('/almanac');
-    await page.getByRole('button', { name: 'Make one like it' }).click();
-    await page.getByLabel('Scientific name').waitFor();
-    await sound(page, 'own animal');
-    await page.goto('/e/nothing/ground');
-    await page.getByRole('heading', { name: 'No such enclosure here' }).waitFor();
-    await sound(page, 'missing');
-    await context.close();
+    await check(page, 'bench, three mixes and an answer');
+    await at(page, '/e/demo-dry-wash/mixing', 'Mixing sheet');
+    await check(page, 'mixing sheet');
+  },
+};
+
+for (const [name, look] of Object.entries(VIEWS)) {
+  test(`axe finds nothing in ${name}`, async ({ page }) => {
+    await demo(page);
+    await look(page);
   });
 }
+
+test('axe finds nothing on the rack, empty and with the demo', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'The rack is empty' }).waitFor();
+  await check(page, 'empty rack');
+  await demo(page);
+  await check(page, 'rack');
+});
 
 test('asks no other host, and runs no script that was not its own', async ({ page }) => {
   const foreign: string[] = [];

@@ -25,7 +25,7 @@ test('a logger’s file: matched once, remembered, taken back; out as CSV and Se
   );
   await expect(matcher).toContainText('The first row is read as 1 Oct 2026, 00:00');
   await matcher.getByRole('textbox', { name: 'Name of the point for Temp. [°C]' }).fill('branch');
-  await sound(page, 'light', 'matcher');
+  await sound(page, 'matcher');
   await matcher.getByRole('button', { name: 'Read it in' }).click();
   await expect(page.getByText('october.csv: 3000 rows, 6000 readings.')).toBeVisible();
   await expect(point(page, 'branch')).toContainText('Temperature');
@@ -127,12 +127,12 @@ test('the first opinion: what is seen is picked, a veterinarian comes before all
 }) => {
   await demo(page);
   await page.goto('/e/demo-limestone/keep?tab=off');
-  await expect(page.getByRole('heading', { name: 'Nothing is off' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No problem found' })).toBeVisible();
   await page.getByRole('button', { name: 'Mould' }).click();
   await expect(page.locator('[data-cause]').first()).toContainText('Fresh wood and litter mould once');
   await page.getByRole('button', { name: /^Gasping/ }).click();
   await expect(page.locator('[data-cause]').first()).toContainText('Call a veterinarian');
-  await sound(page, 'light', 'diagnosis');
+  await sound(page, 'diagnosis');
   await page.goto('/e/demo-bog-shelf/keep?tab=off');
   await expect(page.getByRole('list', { name: 'What the readings say' })).toContainText(
     'lower than at these hours',
@@ -160,13 +160,13 @@ test('animals, equipment and two enclosures side by side', async ({ page }) => {
   await page.getByRole('button', { name: 'Sedge' }).click();
   await expect(page.getByRole('img', { name: 'Weight of Sedge' })).toBeVisible();
   await expect(page.getByText(/^Seen \d+ times: \d+ % on the warm side/)).toBeVisible();
-  await sound(page, 'light', 'animals');
+  await sound(page, 'animals');
 
   await page.getByRole('tab', { name: 'Equipment' }).click();
   await page.getByRole('button', { name: 'Pump of the half-water' }).click();
   await page.getByRole('button', { name: 'It failed today' }).click();
   await expect(page.locator('[data-equipment="Pump of the half-water"]')).toContainText('failed');
-  await sound(page, 'light', 'equipment');
+  await sound(page, 'equipment');
 
   await page.goto('/');
   await page.getByRole('button', { name: 'More for Limestone' }).click();
@@ -177,8 +177,8 @@ test('animals, equipment and two enclosures side by side', async ({ page }) => {
   await page.goto('/compare?of=demo-bog-shelf,demo-limestone');
   await expect(page.getByRole('table', { name: 'What came of them' })).toContainText('% in its band');
   await expect(page.getByText(/cannot be laid to any one of them/)).toBeVisible();
-  await sound(page, 'light', 'compare');
+  await sound(page, 'compare');
   await page.goto('/sitter');
   await expect(page.getByRole('heading', { name: 'Day by day' })).toBeVisible();
-  await sound(page, 'light', 'sitter');
+  await sound(page, 'sitter');
 });

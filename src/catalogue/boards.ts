@@ -1,4 +1,4 @@
-import type { Enclosure } from '@/core/design';
+import type { Enclosure } from '@/core/document';
 
 type Board = Enclosure['made']['board'];
 type Seal = Enclosure['made']['seal'];

@@ -1,4 +1,4 @@
-import type { CautionStep } from '@/core/assess';
+import type { CautionStep } from '@/core/catalogue';
 
 /** The caution of each step, shown once, where the step is. Rincon names who decides; it does not. */
 export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly text: string }> = {

@@ -1,10 +1,12 @@
 import type { Catalogue } from '@/core/catalogue';
 import type { ShelfMove } from '@/core/shelf';
-import { applyEdit, proposeDesign, type Answers, type Design, type EditCall } from '@/core/design';
+import { applyEdit, type EditCall } from '@/core/edits';
+import { proposeDesign, type Questionnaire } from '@/core/propose';
+import { type Design } from '@/core/document';
 
 /** A made-up school nature room. Every name, date and figure here is invented. */
 interface Scene {
-  readonly answers: Answers;
+  readonly answers: Questionnaire;
   readonly edits: readonly EditCall[];
 }
 
@@ -121,15 +123,15 @@ const line = (
 
 /** The book of the nature room's shelf, loose m³. */
 export const DEMO_SHELF: readonly ShelfMove[] = [
-  line('1', '2026-09-12', 'receipt', 'charcoal', 0.005, '1 × 5 L', { opened: '2026-10-03' }),
-  line('2', '2026-09-12', 'receipt', 'washed-sand', 0.015, '1 × 15 L', { opened: '2026-10-03' }),
+  line('1', '2026-09-12', 'receipt', 'charcoal', 0.005, 'one bag', { opened: '2026-10-03' }),
+  line('2', '2026-09-12', 'receipt', 'washed-sand', 0.015, 'one bag', { opened: '2026-10-03' }),
   line('3', '2026-10-03', 'use', 'charcoal', 0.0015, 'Limestone', { design: 'demo-limestone' }),
   line('4', '2026-10-03', 'use', 'washed-sand', 0.005, 'Limestone', {
     design: 'demo-limestone',
     batch: 'demo-3',
   }),
   line('5', '2026-10-31', 'receipt', 'oak-litter', 0.004, 'Swept up in the school yard, baked'),
-  line('6', '2026-09-20', 'receipt', 'flake-soil', 0.005, '1 × 5 L, for the beetle culture', {
+  line('6', '2026-09-20', 'receipt', 'flake-soil', 0.005, 'one bag, for the beetle culture', {
     opened: '2026-09-21',
     bestBefore: '2026-12-15',
   }),

@@ -1,6 +1,6 @@
 import type { Catalogue } from '@/core/catalogue';
 import { careNow } from '@/core/care';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { entryOf, type Draft, type Entry } from '@/core/log';
 import { midnightAgo } from './demoRecords';
 

@@ -1,4 +1,4 @@
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { toSteps, trackOf, type Series, type Track } from '@/core/readings';
 
 const DAY = 86_400_000;

@@ -1,4 +1,4 @@
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { entryOf, type Draft, type Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 

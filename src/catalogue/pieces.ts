@@ -1,5 +1,5 @@
 import type { PieceKind, Use } from '@/core/catalogue';
-import type { Body, Pump, Support } from '@/core/design';
+import type { Body, Pump, Support } from '@/core/document';
 import { memory, practice } from './basis';
 
 /**

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { catalogue, withPrices } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { buyingOf } from '@/core/buying';
 import { assess } from '@/core/assess';
-import { bag, formatQuantity, length, mass, METRIC, tank, tell } from '@/core/units';
+import { bag, formatQuantity, length, mass, METRIC, tank, formatMessage } from '@/core/units';
 import {
   allFindings,
   ANSWER_WORDS,
@@ -66,10 +66,11 @@ function main(argv: readonly string[]): number {
     }));
     console.log(JSON.stringify(out, null, 2));
   } else {
-    const prefs = { prefs: METRIC, locale: 'en' };
+    // Numbers as the shell’s own locale writes them.
+    const prefs = { prefs: METRIC };
     for (const { design, verdict, result } of results) {
       console.log(`\n${design.name}`);
-      console.log(`  ${ANSWER_WORDS[wordOf(verdict)]}: ${tell(lineOf(verdict), prefs)}`);
+      console.log(`  ${ANSWER_WORDS[wordOf(verdict)]}: ${formatMessage(lineOf(verdict), prefs)}`);
       for (const it of [...result.layers].reverse()) {
         const { layer } = it;
         const name =
@@ -87,7 +88,7 @@ function main(argv: readonly string[]): number {
       );
       for (const it of result.findings) {
         console.log(
-          `  ${MARK[it.severity]} ${tell(it.what, prefs)} ${tell(it.because, prefs)} [${it.basis}]`,
+          `  ${MARK[it.severity]} ${formatMessage(it.what, prefs)} ${formatMessage(it.because, prefs)} [${it.basis}]`,
         );
       }
     }

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, Design, proposeDesign } from '@/core/design';
+import { applyEdit } from '@/core/edits';
+import { Design } from '@/core/document';
+import { proposeDesign } from '@/core/propose';
 import { givenBoxes } from './given';
 
 describe('enclosures that are given', () => {

@@ -1,7 +1,8 @@
 import { catalogue } from '@/catalogue';
 import { heightNeed } from '@/core/brief';
-import { chance } from '@/core/climate/chance';
-import type { EditCall, Enclosure } from '@/core/design';
+import { seededRandom } from '@/core/random';
+import type { EditCall } from '@/core/edits';
+import type { Enclosure } from '@/core/document';
 
 /** A box somebody owns: what it is made of, how large, and the kind that is to live in it. */
 export interface Given {
@@ -35,7 +36,7 @@ const MADE: readonly (Shape & { readonly name: string })[] = [
 export function givenBoxes(): readonly Given[] {
   return SIZES.flatMap(([width, depth, height], i) =>
     MADE.map(({ name, ...shape }, j): Given => {
-      const next = chance(100 * i + j + 1);
+      const next = seededRandom(100 * i + j + 1);
       const kinds = catalogue.animals
         .map((it) => ({ id: it.id, order: next(), need: it.space.value, tall: heightNeed(it) }))
         .sort((a, b) => a.order - b.order);

@@ -1,7 +1,9 @@
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '@/core/catalogue';
-import { chance } from '@/core/climate/chance';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '@/core/design';
+import { seededRandom } from '@/core/random';
+import { applyEdit, type EditCall } from '@/core/edits';
+import { proposeDesign } from '@/core/propose';
+import { type Design } from '@/core/document';
 import {
   burdenOf,
   climb,
@@ -15,7 +17,7 @@ import {
   type Locks,
   type Seen,
 } from '@/core/search';
-import { darkHeaters, withDevices } from '@/core/search/fittings';
+import { darkHeaters, withDevices } from '@/core/fitting/fittings';
 import { GLANCE, judgeDesign } from '@/core/verdict';
 
 const FIRST: readonly EditCall[] = [
@@ -58,7 +60,7 @@ export interface GridCase {
  */
 export function gridCase(seed: number): GridCase {
   const kinds = catalogue.animals.filter((it) => darkHeaters(made(it.id, 'middle'), catalogue).length > 0);
-  const next = chance(seed + 1);
+  const next = seededRandom(seed + 1);
   const animal = kinds[Math.floor(next() * kinds.length)]?.id ?? '';
   const start = made(animal, (['dry', 'middle', 'humid'] as const)[Math.floor(next() * 3)] ?? 'dry');
   const costOf = (design: Design, seen: Seen): number =>

@@ -1,7 +1,8 @@
 import { catalogue } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
-import { proposeWhole, type Design, type Room } from '@/core/design';
+import { proposeWhole } from '@/core/propose';
+import { type Design, type Room } from '@/core/document';
 import { proposeWhatHolds } from '@/core/search';
 import {
   dying,

@@ -1,6 +1,8 @@
 import { catalogue } from '@/catalogue';
 import { assess } from '@/core/assess';
-import { applyEdit, proposeWhole, type Design } from '@/core/design';
+import { applyEdit } from '@/core/edits';
+import { proposeWhole } from '@/core/propose';
+import { type Design } from '@/core/document';
 import type { Finding } from '@/core/findings';
 import { remediesFor, runSearch } from '@/core/search';
 import { judgeDesign, yearFindings } from '@/core/verdict';

@@ -1,19 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
+import { DRAINAGE_METHOD_IDS } from './catalogue';
 import { assess } from './assess';
-import {
-  applyEdit,
-  Design,
-  EDITS,
-  proposeDesign,
-  REGION_KINDS,
-  type EditCall,
-  type EditName,
-  type Method,
-  type Outlet,
-} from './design';
-import { METRIC, tell } from './units';
+import { applyEdit, EDITS, REGION_KINDS, type EditCall, type EditName } from './edits';
+import { Design, type Method, type Outlet } from './document';
+import { proposeDesign } from './propose';
+import { METRIC, formatMessage } from './units';
 
 const build = (
   animal: string | null,
@@ -39,7 +32,7 @@ const layer = (design: Design, kind: string): string =>
   design.ground.layers.find((it) => it.kind === kind)!.id;
 const all = ['frontLeft', 'frontRight', 'backLeft', 'backRight'] as const;
 
-const METHODS: readonly Method[] = ['bead-bed', 'raised-panel', 'foam-grid', 'full-water', 'none'];
+const METHODS: readonly Method[] = DRAINAGE_METHOD_IDS;
 const FROG = 'dendrobates-tinctorius';
 const BOA = 'eryx-colubrinus';
 
@@ -312,11 +305,11 @@ describe('findings', () => {
       const design = make();
       const found = assess(design, catalogue).findings.find((it) => it.code === code);
       expect(found, `${code} not among ${codes(design).join(', ')}`).toBeDefined();
-      expect(tell(found!.because, { prefs: METRIC }).length).toBeGreaterThan(15);
+      expect(formatMessage(found!.because, { prefs: METRIC }).length).toBeGreaterThan(15);
       for (const remedy of found!.remedies) {
         if (!remedy.call) continue;
         const mended = applyEdit(design, remedy.call, catalogue);
-        expect(codes(mended), tell(remedy.label, { prefs: METRIC })).not.toContain(code);
+        expect(codes(mended), formatMessage(remedy.label, { prefs: METRIC })).not.toContain(code);
         expect(Design.safeParse(mended).success).toBe(true);
       }
     },
@@ -541,7 +534,7 @@ describe('edits', () => {
   });
 
   it('every edit has a name that undo can show', async () => {
-    const { EDIT_LABELS } = await import('./design');
+    const { EDIT_LABELS } = await import('./edits');
     expect(Object.keys(EDIT_LABELS).sort()).toEqual((Object.keys(EDITS) as EditName[]).sort());
   });
 });

@@ -1,6 +1,6 @@
 import { roomClimate } from './brief';
-import { findAnimal, materialOf, type Catalogue } from './catalogue';
-import { allLayers, type Corners, type Design } from './design/schema';
+import { findAnimal, materialOf, type Catalogue, type CautionStep } from './catalogue';
+import { allLayers, type Corners, type Design } from './document/schema';
 import {
   checkPanes,
   emptyMass,
@@ -21,23 +21,6 @@ import { preparationsOf, type Preparation } from './ground/prepare';
 import { listsOf, type Lists, type Shelf } from './ground/shopping';
 import { livingOf, type LivingResult } from './living/planted';
 import { scapeOf, type ScapeResult } from './scape/scape';
-
-export type CautionStep =
-  | 'mixing'
-  | 'curing'
-  | 'stone'
-  | 'electric'
-  | 'pumps'
-  | 'collecting'
-  | 'cutting'
-  | 'drilling'
-  | 'vents'
-  | 'sealing'
-  | 'water'
-  | 'panes'
-  | 'lifting'
-  | 'hygiene'
-  | 'law';
 
 /** Everything that follows from a design. All SI. */
 export interface Assessment {

@@ -11,7 +11,7 @@ import {
   type Run,
   type Trouble,
 } from '@/core/climate';
-import { settingsAt, type Design } from '@/core/design';
+import { settingsAt, type Design } from '@/core/document';
 import { uvFrom, type Point3 } from '@/core/light';
 import type { NamedReading } from '@/files';
 
@@ -51,7 +51,7 @@ export class SimulatedBox {
   private faults: readonly Fault[] = [];
   private mists: readonly (ExtraMist & { readonly absolute: number })[] = [];
   private run: Run | null = null;
-  /** Midnight its reckoning begins at, ms since 1970. */
+  /** Midnight its forecast begins at, ms since 1970. */
   private readonly began: number;
   private readonly places: ReadonlyMap<string, Point3>;
 
@@ -68,7 +68,7 @@ export class SimulatedBox {
     const dayOfYear = Math.floor((date.getTime() - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY) + 1;
     this.ready = readyOf(design, this.catalogue, Math.min(365, dayOfYear));
     const { width, depth, height } = design.enclosure;
-    const { groundHeight, tierHeight } = this.ready.outfit;
+    const { groundHeight, tierHeight } = this.ready.model;
     const warm = design.scape.warm === 'right' ? 0.8 : 0.2;
     const low = Math.max(...groundHeight) + 0.3 * (tierHeight - Math.max(...groundHeight));
     this.places = new Map([
@@ -146,9 +146,9 @@ export class SimulatedBox {
   /** UV index a meter reads where the animal basks, or in the middle under the lamps. */
   uvIndex(now: number): NamedReading {
     const date = new Date(now).toISOString().slice(0, 10);
-    const { basking } = this.ready.outfit;
+    const { basking } = this.ready.model;
     const { width, depth } = this.design.enclosure;
-    const place = basking ?? { x: width / 2, y: depth / 2, z: this.ready.outfit.tierHeight };
+    const place = basking ?? { x: width / 2, y: depth / 2, z: this.ready.model.tierHeight };
     const sum = lampsOf(settingsAt(this.design, date), this.catalogue, date).reduce(
       (all, { lamp }) => all + uvFrom(lamp, place.x, place.y, place.z),
       0,
@@ -188,7 +188,7 @@ export class SimulatedBox {
     };
   }
 
-  /** Reckoned to the end of the day that is asked for, and anew whenever something was changed. */
+  /** Calculated to the end of the day that is asked for, and anew whenever something was changed. */
   private played(at: number): Run {
     const days = Math.floor((at - this.began) / DAY) + 1;
     if (this.run && this.run.days >= days) return this.run;

@@ -11,7 +11,7 @@ describe('a plan as iCalendar, read back by another library', () => {
   it('holds every step on its day, every wait with its length, and moving in', () => {
     for (const design of demoDesigns(catalogue)) {
       const plan = planOf(design, assess(design, catalogue), catalogue, '2026-11-25');
-      const text = planCalendar(plan, design, METRIC);
+      const text = planCalendar(plan, design, { prefs: METRIC, locale: 'en' });
       const events = new ICAL.Component(ICAL.parse(text) as unknown[])
         .getAllSubcomponents('vevent')
         .map((it) => new ICAL.Event(it));
@@ -42,7 +42,7 @@ describe('care as iCalendar, read back by another library', () => {
     const bog = demoDesigns(catalogue)[0]!;
     const rules = careNow(bog, catalogue);
     const due = dueOf(rules, new Map(), '2026-11-01', '2026-11-25');
-    const text = careCalendar([{ id: bog.id, name: bog.name, due }], METRIC);
+    const text = careCalendar([{ id: bog.id, name: bog.name, due }], { prefs: METRIC, locale: 'en' });
     const events = new ICAL.Component(ICAL.parse(text) as unknown[])
       .getAllSubcomponents('vevent')
       .map((it) => new ICAL.Event(it));

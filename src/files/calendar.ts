@@ -1,7 +1,8 @@
 import { createEvents, type EventAttributes } from 'ics';
 import type { CareRule } from '@/core/care';
 import type { BuildPlan } from '@/core/plan';
-import { tell, type UnitPrefs } from '@/core/units';
+import { asMessage, formatMessage } from '@/core/units';
+import type { FileWords } from './csv';
 
 const dateOf = (day: string): [number, number, number] => {
   const [year = 1970, month = 1, date = 1] = day.split('-').map(Number);
@@ -15,10 +16,10 @@ const dateOf = (day: string): [number, number, number] => {
 export function planCalendar(
   { steps, moveIn, early, late }: BuildPlan,
   design: { readonly id: string; readonly name: string },
-  prefs: UnitPrefs,
+  reader: FileWords,
 ): string {
   const events: EventAttributes[] = steps.flatMap(({ step, from, to, done, note }): EventAttributes[] => {
-    const words = (it: Parameters<typeof tell>[0]): string => tell(it, { prefs, locale: 'en' });
+    const words = (it: Parameters<typeof asMessage>[0]): string => formatMessage(asMessage(it), reader);
     const own: EventAttributes = {
       uid: `${step.id}.${design.id}@rincon`,
       productId: 'rincon',
@@ -27,7 +28,7 @@ export function planCalendar(
       duration: { days: 1 },
       status: done === null ? 'TENTATIVE' : 'CONFIRMED',
       description: [
-        step.why,
+        words(step.why),
         ...(step.tools.length > 0 ? [`Tools: ${step.tools.join(', ')}`] : []),
         ...step.amounts.map(words),
         ...step.measures.map((it) => `${it.what}: ${words(it.wanted)}`),
@@ -69,17 +70,20 @@ export function careCalendar(
     readonly name: string;
     readonly due: readonly { readonly rule: CareEvent; readonly day: string }[];
   }[],
-  prefs: UnitPrefs,
+  reader: FileWords,
 ): string {
   const events = boxes.flatMap(({ id, name, due }) =>
     due.map(({ rule, day }): EventAttributes => ({
       uid: `care.${rule.id}.${id}@rincon`,
       productId: 'rincon',
-      title: `${name}: ${rule.what}`,
+      title: `${name}: ${formatMessage(asMessage(rule.what), reader)}`,
       start: dateOf(day),
       duration: { days: 1 },
       busyStatus: 'FREE',
-      description: [tell(rule.amount, { prefs, locale: 'en' }), rule.why].filter(Boolean).join('\n'),
+      description: [rule.amount, rule.why]
+        .map((it) => formatMessage(asMessage(it), reader))
+        .filter(Boolean)
+        .join('\n'),
       recurrenceRule: rule.when.by === 'calendar' ? rule.when.rrule : `FREQ=DAILY;INTERVAL=${rule.when.days}`,
     })),
   );

@@ -1,8 +1,21 @@
 import type { Assessment } from '@/core/assess';
 import type { Buying, Measure } from '@/core/buying';
 import type { Pack } from '@/core/catalogue';
-import { bag, formatQuantity, length, mass, type UnitPrefs } from '@/core/units';
+import {
+  formatMessage,
+  prose,
+  area,
+  bag,
+  formatQuantity,
+  length,
+  mass,
+  number,
+  type FormatOptions,
+} from '@/core/units';
 import { csvOf } from './cell';
+
+/** Whose units and locale the words of a file are in; its bare numbers have a decimal point, as programs read them. */
+export type FileWords = Pick<FormatOptions, 'prefs' | 'locale'>;
 
 /**
  * The buying and cutting list as CSV (RFC 4180): comma, CRLF, quoted where needed.
@@ -11,9 +24,8 @@ import { csvOf } from './cell';
 export function listsCsv(
   buying: Buying,
   assessment: Pick<Assessment, 'lists' | 'scape'> | undefined,
-  prefs: UnitPrefs,
+  reader: FileWords,
 ): string {
-  const options = { prefs, locale: 'en' };
   const rows: string[][] = [
     [
       'list',
@@ -31,10 +43,10 @@ export function listsCsv(
   ];
   const told = (measure: Measure, value: number): string => {
     if (value <= 1e-12) return '';
-    if (measure === 'volume') return formatQuantity(bag(value), options);
-    if (measure === 'roll' || measure === 'pipe') return formatQuantity(length(value), options);
-    if (measure === 'mass') return formatQuantity(mass(value), options);
-    return measure === 'area' ? `${value.toFixed(2)} m²` : String(value);
+    if (measure === 'volume') return formatQuantity(bag(value), reader);
+    if (measure === 'roll' || measure === 'pipe') return formatQuantity(length(value), reader);
+    if (measure === 'mass') return formatQuantity(mass(value), reader);
+    return formatQuantity(measure === 'area' ? area(value) : number(value), reader);
   };
   for (const row of buying.rows)
     rows.push([
@@ -47,7 +59,10 @@ export function listsCsv(
       told(row.measure, row.spare),
       row.packs
         .map(({ pack, words, count }) =>
-          `${count} × ${pack ? packText(pack, prefs) : words}`.replace(/ × $/, ''),
+          `${count} × ${pack ? packText(pack, reader) : formatMessage(prose(words), reader)}`.replace(
+            / × $/,
+            '',
+          ),
         )
         .join(' + '),
       told(row.measure, row.leftOver),
@@ -60,20 +75,19 @@ export function listsCsv(
   for (const { back, kind } of assessment?.scape.backs ?? [])
     cut(
       `${kind?.name ?? back.background.kind}, ${back.background.wall} wall`,
-      `${formatQuantity(length(back.width), options)} × ${formatQuantity(length(back.height), options)}`,
+      `${formatQuantity(length(back.width), reader)} × ${formatQuantity(length(back.height), reader)}`,
     );
   for (const item of assessment?.lists.cut ?? [])
     cut(
       item.name,
-      `${item.count > 1 ? `${item.count} × ` : ''}${formatQuantity(length(item.width), options)} × ${formatQuantity(length(item.depth), options)}`,
+      `${item.count > 1 ? `${item.count} × ` : ''}${formatQuantity(length(item.width), reader)} × ${formatQuantity(length(item.depth), reader)}`,
     );
   return csvOf(rows.map((row) => row.map((text) => text.replaceAll('\u00a0', ' '))));
 }
 
 /** A pack in words: “10 L bag”, “0.6 × 2 m roll”. */
-function packText(pack: Pack, prefs: UnitPrefs): string {
-  const options = { prefs, locale: 'en' };
-  if (pack.form === 'pipe') return `${formatQuantity(length(pack.length), options)} pipe`;
-  if ('volume' in pack) return `${formatQuantity(bag(pack.volume), options)} ${pack.form}`;
-  return `${formatQuantity(length(pack.width), options)} × ${formatQuantity(length(pack.length), options)} ${pack.form}`;
+function packText(pack: Pack, reader: FileWords): string {
+  if (pack.form === 'pipe') return `${formatQuantity(length(pack.length), reader)} pipe`;
+  if ('volume' in pack) return `${formatQuantity(bag(pack.volume), reader)} ${pack.form}`;
+  return `${formatQuantity(length(pack.width), reader)} × ${formatQuantity(length(pack.length), reader)} ${pack.form}`;
 }

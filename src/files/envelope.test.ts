@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
-import { applyEdit, DESIGN_VERSION } from '@/core/design';
+import { applyEdit } from '@/core/edits';
+import { DESIGN_VERSION } from '@/core/document';
 import { entryOf } from '@/core/log';
 import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC } from '@/core/units';
@@ -461,7 +462,7 @@ describe('the list as CSV, RFC 4180', () => {
     const design = demo[2]!;
     const assessment = assess(design, catalogue);
     const buying = buyingOf([{ design, assessment }], catalogue, {}, 0.1);
-    const csv = listsCsv(buying, assessment, METRIC);
+    const csv = listsCsv(buying, assessment, { prefs: METRIC, locale: 'en' });
     expect(csv.endsWith('\r\n')).toBe(true);
     const records = csv
       .trimEnd()
@@ -476,7 +477,7 @@ describe('the list as CSV, RFC 4180', () => {
     const design = demo[0]!;
     const buying = buyingOf([{ design, assessment: assess(design, catalogue) }], catalogue);
     const row = { ...buying.rows[0]!, name: '=HYPERLINK("x"), moss' };
-    expect(listsCsv({ ...buying, rows: [row] }, undefined, METRIC)).toContain(
+    expect(listsCsv({ ...buying, rows: [row] }, undefined, { prefs: METRIC, locale: 'en' })).toContain(
       `buy,${row.shop},"'=HYPERLINK(""x""), moss",`,
     );
   });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
-import { allLayers, Design, migrate } from '@/core/design';
+import { allLayers, Design, migrate } from '@/core/document';
 import { materialsIn } from '@/core/ground';
 import { Entry } from '@/core/log';
 import { Series } from '@/core/readings';

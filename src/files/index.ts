@@ -9,6 +9,7 @@ export * from './calendar';
 export * from './clock';
 export * from './table';
 export * from './senml';
+export * from './packs';
 export * from './cell';
 export * from './readingsOut';
 export * from './backup';

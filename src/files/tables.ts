@@ -1,4 +1,4 @@
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import { csvOf } from './cell';

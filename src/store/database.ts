@@ -1,6 +1,6 @@
 import './insecure';
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import type { Series } from '@/core/readings';

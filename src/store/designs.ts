@@ -1,6 +1,7 @@
 import Dexie from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
-import { applyEdit, Design, EDIT_LABELS, migrate, type EditCall } from '@/core/design';
+import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
+import { Design, migrate } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { Series } from '@/core/readings';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';

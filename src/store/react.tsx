@@ -25,7 +25,8 @@ import {
 } from '@/catalogue';
 import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design, EditCall } from '@/core/design';
+import type { Design } from '@/core/document';
+import type { EditCall } from '@/core/edits';
 import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';

@@ -1,6 +1,7 @@
 import { liveQuery, type Subscription } from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
-import { applyEdit, EDIT_LABELS, type Design, type EditCall } from '@/core/design';
+import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
+import { type Design } from '@/core/document';
 import type { DesignRow, RinconDatabase } from './database';
 import { storageTrouble } from './persist';
 import { loadDesign, saveDesign, stepsAround, travel, type Loaded } from './designs';

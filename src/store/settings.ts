@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { NO_OWN_ROWS, OWN_KINDS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
-import { Mix } from '@/core/design';
+import { Mix } from '@/core/document';
 import { FAMILIES } from '@/core/mixing';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';

@@ -9,9 +9,10 @@ import { useState } from 'react';
 import { priceKey, type Buying, type BuyPack, type BuyRow, type Measure, type Shop } from '@/core/buying';
 import type { Pack } from '@/core/catalogue';
 import type { Purchase } from '@/core/ground';
-import { capital, counted, bag, length, mass } from '@/core/units';
+import { capital, counted, bag, length, mass, area, tank } from '@/core/units';
 import { TableCard } from './TableCard';
-import type { Reader } from './units';
+import { useReader, type Reader } from './units';
+import { TUBE } from './words';
 
 export const SHOP_WORD: Record<Shop, string> = {
   building: 'Building supplies',
@@ -31,10 +32,11 @@ export function packWords(pack: Pack, { write }: Reader): string {
   return `${write(length(pack.width))} × ${write(length(pack.length))} ${pack.form}`;
 }
 
-export function amountWords(measure: Measure, amount: number, { write }: Reader): string {
+export function amountWords(measure: Measure, amount: number, { write, num }: Reader): string {
   switch (measure) {
     case 'volume':
-      return write(bag(amount), amount < 0.001 ? { decimals: 2 } : {});
+      // A little comes out of a tube or a tin.
+      return write(amount < TUBE ? tank(amount) : bag(amount));
     case 'roll':
       return `${write(length(amount))} of roll`;
     case 'pipe':
@@ -42,11 +44,11 @@ export function amountWords(measure: Measure, amount: number, { write }: Reader)
     case 'mass':
       return write(mass(amount));
     case 'area':
-      return `${amount.toFixed(2)} m²`;
+      return write(area(amount));
     case 'sheets':
       return `${counted(amount, 'sheet')}`;
     case 'count':
-      return String(Math.round(amount * 100) / 100);
+      return num(Math.round(amount * 100) / 100);
   }
 }
 
@@ -86,7 +88,8 @@ const shelved = (rows: readonly BuyRow[], reader: Reader) =>
         ],
   );
 
-const packText = (it: BuyPack, reader: Reader): string => (it.pack ? packWords(it.pack, reader) : it.words);
+const packText = (it: BuyPack, reader: Reader): string =>
+  it.pack ? packWords(it.pack, reader) : reader.tell(it.words);
 
 /** Shares that are bought to spare. */
 const SPARES = [0, 0.05, 0.1, 0.2] as const;
@@ -111,7 +114,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <Typography variant="h2" component="p">
-          {buying.price.toFixed(2)} in {counted(buying.byShop.length, 'shop')}
+          {reader.num(buying.price, 2)} in {counted(buying.byShop.length, 'shop')}
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1, minWidth: 240 }}>
           Prices in italics are typical, from memory: write in what the shop asks.
@@ -153,7 +156,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
                 Bought here
               </Button>
             )}
-            <Box sx={{ typography: 'h3', fontVariantNumeric: 'tabular-nums' }}>{price.toFixed(2)}</Box>
+            <Box sx={{ typography: 'h3', fontVariantNumeric: 'tabular-nums' }}>{reader.num(price, 2)}</Box>
           </Box>
           <TableCard label={SHOP_WORD[shop]}>
             <colgroup>
@@ -272,7 +275,7 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
           {row.leftOver > 1e-9 ? amountWords(row.measure, row.leftOver, reader) : '–'}
         </Box>
       </td>
-      <td className="number">{row.price.toFixed(2)}</td>
+      <td className="number">{reader.num(row.price, 2)}</td>
     </tr>
   );
 }
@@ -286,14 +289,15 @@ interface PriceProps {
 
 /** A price a builder can overwrite; emptied, the typical one comes back. */
 function PriceField({ label, price, own, onCommit }: PriceProps) {
-  const [text, setText] = useState(price.toFixed(2));
-  const value = Number(text.trim().replace(',', '.'));
-  const wrong = text.trim() !== '' && !(value > 0 && value < 1e6);
+  const { num, parse } = useReader();
+  const [text, setText] = useState(num(price, 2));
+  const value = parse(text);
+  const wrong = text.trim() !== '' && !(value !== null && value > 0 && value < 1e6);
   const commit = (): void => {
     if (text.trim() === '') {
-      setText(price.toFixed(2));
+      setText(num(price, 2));
       if (own) onCommit(null);
-    } else if (!wrong && value.toFixed(2) !== price.toFixed(2)) onCommit(value);
+    } else if (value !== null && !wrong && value.toFixed(2) !== price.toFixed(2)) onCommit(value);
   };
   return (
     <TextField

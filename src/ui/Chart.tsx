@@ -19,6 +19,11 @@ register([
   SVGRenderer,
 ]);
 
+const ticks = new Intl.NumberFormat(undefined, { maximumFractionDigits: 3 });
+
+/** The figures of an axis, as the reader’s country writes them. */
+export const tick = (value: number): string => ticks.format(value);
+
 /** The colours of the scheme as they stand, read from the page: a chart cannot follow a variable. */
 export interface Inks {
   readonly ink: string;

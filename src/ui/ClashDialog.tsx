@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Catalogue } from '@/core/catalogue';
 import { differencesOf } from '@/core/compare';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { PlainTable } from './PlainTable';
 import { useReader } from './units';
 

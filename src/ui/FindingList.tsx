@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
-import type { EditCall } from '@/core/design';
+import type { EditCall } from '@/core/edits';
 import type { Finding, Severity } from '@/core/findings';
 import { BasisMark } from './BasisMark';
 import { useReader } from './units';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Room } from '@/core/design';
+import type { Room } from '@/core/document';
 import { Choice } from './Choice';
 
 type Answer = NonNullable<Room['kind']> | 'unknown';

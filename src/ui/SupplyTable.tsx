@@ -34,9 +34,9 @@ export function SupplyTable({ label, supplies, children }: Props) {
             <td style={{ whiteSpace: 'normal' }}>{need.supply.name}</td>
             <td className="number">{supplyWords(need, reader)}</td>
             <td style={{ whiteSpace: 'normal' }}>
-              {need.packs.map((pack) => `${pack.count} × ${pack.words}`).join(', ')}
+              {need.packs.map((pack) => `${pack.count} × ${reader.tell(pack.words)}`).join(', ')}
             </td>
-            <td className="number">{need.price.toFixed(2)}</td>
+            <td className="number">{reader.num(need.price, 2)}</td>
           </tr>
         ))}
         {children}

@@ -13,7 +13,7 @@ import {
 import { CanvasRenderer } from 'echarts/renderers';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
-import { inksOf, type Inks } from './Chart';
+import { inksOf, tick, type Inks } from './Chart';
 
 register([
   LineChart,
@@ -115,7 +115,7 @@ export function TimeChart({ label, height, window: shown, onWindow, option }: Pr
         yAxis: {
           type: 'value',
           scale: true,
-          axisLabel: axis,
+          axisLabel: { ...axis, formatter: tick },
           splitLine: { lineStyle: { color: inks.rule } },
           ...yAxis,
         },

@@ -1,5 +1,5 @@
 import { lightHours } from '@/core/climate';
-import type { Climate } from '@/core/design';
+import type { Climate } from '@/core/document';
 
 /** Hours of light in a box on the day of a moment, ms since 1970, by the clock of this device. */
 export function lightOf(climate: Climate, at: number): { readonly from: number; readonly to: number } {

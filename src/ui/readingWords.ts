@@ -1,5 +1,5 @@
 import { POSSIBLE, type MeasuringPlace, type Oddity, type ReadQuantity } from '@/core/readings';
-import { light, mass, percent, temperature } from '@/core/units';
+import { light, mass, percent, temperature, UNITS } from '@/core/units';
 import type { Reader } from './units';
 
 export const QUANTITY_WORD: Record<ReadQuantity, string> = {
@@ -31,7 +31,7 @@ export const ODDITY_WORD: Record<Oddity['kind'], string> = {
 export function readingWords(
   value: number,
   quantity: ReadQuantity,
-  { write }: Pick<Reader, 'write'>,
+  { write, num }: Pick<Reader, 'write' | 'num'>,
 ): string {
   switch (quantity) {
     case 'temperature':
@@ -42,7 +42,7 @@ export function readingWords(
     case 'mass':
       return write(value < 2 ? light(value) : mass(value));
     case 'uvIndex':
-      return value.toFixed(1);
+      return num(value, 1);
   }
 }
 
@@ -69,19 +69,25 @@ export function onAxis(quantity: ReadQuantity, { prefs }: Pick<Reader, 'prefs'>)
     case 'soilWater':
       return scaled('%', 100);
     case 'mass':
-      return scaled('g', 1000);
+      return prefs.mass === 'lb' ? scaled('oz', 1 / UNITS.oz.factor) : scaled('g', 1000);
     case 'uvIndex':
       return scaled('', 1);
   }
 }
 
 /** Why a typed value of a quantity cannot be; undefined when it can, or is empty. */
-export function checkTyped(text: string, quantity: ReadQuantity, axis: Axis): string | undefined {
+export function checkTyped(
+  text: string,
+  quantity: ReadQuantity,
+  axis: Axis,
+  { parse, num }: Pick<Reader, 'parse' | 'num'>,
+): string | undefined {
   if (text === '') return undefined;
-  const si = axis.si(Number(text.replace(',', '.')));
+  const typed = parse(text);
+  const si = axis.si(typed ?? Number.NaN);
   const [low, most] = POSSIBLE[quantity];
   const high = quantity === 'humidity' ? 1 : most;
-  const told = (it: number): string => String(Math.round(axis.value(it)));
+  const told = (it: number): string => num(Math.round(axis.value(it)), 0);
   return Number.isFinite(si) && si >= low && si <= high
     ? undefined
     : `${told(low)} to ${told(high)} can be read.`;

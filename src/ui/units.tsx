@@ -2,12 +2,16 @@
 
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import {
+  asMessage,
   formatQuantity,
   METRIC,
-  tell,
+  formatMessage,
+  number,
+  parseNumber,
+  plainNumber,
   type FormatOptions,
   type Quantity,
-  type Said,
+  type Message,
   type UnitPrefs,
 } from '@/core/units';
 
@@ -26,19 +30,35 @@ export function UnitsProvider({
 
 export interface Reader {
   readonly prefs: UnitPrefs;
+  /** Whose marks of decimals and groups numbers are written and typed with. */
+  readonly locale: string;
   readonly write: (quantity: Quantity, more?: Omit<FormatOptions, 'prefs' | 'locale'>) => string;
-  readonly tell: (said: Said) => string;
+  /** A sentence, or a line of a table with its amounts in metric. */
+  readonly tell: (said: Message | string) => string;
+  /** A bare number; its decimals always, where they are told. */
+  readonly num: (value: number, decimals?: number) => string;
+  /** A bare number as it was typed; null: it is none. */
+  readonly parse: (text: string) => number | null;
+  /** A bare number as it stands in a field. */
+  readonly plain: (value: number, places: number) => string;
 }
 
-/** Writes quantities and sentences in the reader's units and the browser's locale. */
+/** The browser’s locale: what is not told otherwise is written and read by it. */
+const browserLocale = (): string => new Intl.NumberFormat().resolvedOptions().locale;
+
+/** Writes and reads numbers, quantities and sentences in the reader's units and the browser's locale. */
 export function useReader(): Reader {
   const prefs = useContext(PrefsContext);
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const locale = browserLocale();
+    return {
       prefs,
-      write: (quantity, more) => formatQuantity(quantity, { prefs, ...more }),
-      tell: (said) => tell(said, { prefs }),
-    }),
-    [prefs],
-  );
+      locale,
+      write: (quantity, more) => formatQuantity(quantity, { prefs, locale, ...more }),
+      tell: (said) => formatMessage(asMessage(said), { prefs, locale }),
+      num: (value, decimals) => formatQuantity(number(value, decimals), { prefs, locale }),
+      parse: (text) => parseNumber(text, locale),
+      plain: (value, places) => plainNumber(value, places, locale),
+    };
+  }, [prefs]);
 }

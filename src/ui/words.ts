@@ -1,9 +1,9 @@
 import { many, materialOf, type Basis, type Catalogue } from '@/core/catalogue';
 import type { Plant, RegionName } from '@/core/catalogue';
-import type { Layer, LayerKind, Method, Stage } from '@/core/design';
+import type { Layer, LayerKind, Stage } from '@/core/document';
 import type { Finding, Severity } from '@/core/findings';
 import type { SupplyNeed } from '@/core/scape';
-import { bag, mass } from '@/core/units';
+import { bag, mass, area, tank } from '@/core/units';
 import type { Reader } from './units';
 
 /** What things are called on screen. */
@@ -20,20 +20,6 @@ export const SEVERITY_WORD: Record<Severity, string> = {
   look: 'Check this',
   note: 'Good to know',
   fine: 'Fine',
-};
-
-export const METHOD_WORD: Record<Method, { readonly name: string; readonly why: string }> = {
-  'bead-bed': { name: 'Clay-pebble layer', why: 'Water waits under the soil.' },
-  'raised-panel': { name: 'Raised panel', why: 'Lighter; holds more water.' },
-  'foam-grid': {
-    name: 'Foam and grid',
-    why: 'Quick to cut; clogs in time.',
-  },
-  'full-water': {
-    name: 'Full water',
-    why: 'Land stands in open water.',
-  },
-  none: { name: 'No drainage', why: 'Damp below, dry on top.' },
 };
 
 export const STAGE_WORD: Record<Stage, string> = {
@@ -95,11 +81,17 @@ export function findingPlace(
   return finding?.place.at === 'brief' || finding?.place.at === 'enclosure' ? 'brief' : 'ground';
 }
 
+/** m³ up to which a volume is one that comes out of a tube or a tin: it is told as a liquid. */
+export const TUBE = 0.0002;
+
 /** An amount of a supply in the measure it is sold by. */
-export function supplyWords({ supply, amount }: SupplyNeed, { write }: Pick<Reader, 'write'>): string {
-  if (supply.measure === 'volume') return write(bag(amount), { decimals: 2 });
+export function supplyWords(
+  { supply, amount }: SupplyNeed,
+  { write, num }: Pick<Reader, 'write' | 'num'>,
+): string {
+  if (supply.measure === 'volume') return write(amount < TUBE ? tank(amount) : bag(amount));
   if (supply.measure === 'mass') return write(mass(amount));
-  return supply.measure === 'area' ? `${amount.toFixed(2)} m²` : String(Math.ceil(amount));
+  return supply.measure === 'area' ? write(area(amount)) : num(Math.ceil(amount), 0);
 }
 
 export const REGION_WORD: Record<RegionName, string> = {

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import {
   animalsCsv,
   equipmentCsv,

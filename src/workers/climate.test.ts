@@ -1,6 +1,6 @@
 import { afterEach, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { proposeDesign } from '@/core/design';
+import { proposeDesign } from '@/core/propose';
 
 /** A worker that never answers, and counts who listens for its end. */
 class Silent extends EventTarget {

@@ -1,25 +1,24 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import {
-  type CalibrateAsked,
-  type DrillId,
-  type DrillResult,
+  type CalibrationInput,
   type Fit,
   type Forecast,
-  type ForecastAsked,
+  type ForecastRequest,
   type Season,
 } from '@/core/climate';
+import { type WhatIfId, type WhatIfResult } from '@/core/whatIf';
 import { findAnimal } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Field, FieldName, Plane } from '@/core/light';
 import type { ClimateApi } from './climate.worker';
 
-interface Hand {
+interface Helper {
   readonly worker: Worker;
   readonly api: Remote<ClimateApi>;
 }
 
-function open(): Hand {
+function open(): Helper {
   const worker = new Worker(new URL('./climate.worker.ts', import.meta.url), { type: 'module' });
   return { worker, api: wrap<ClimateApi>(worker) };
 }
@@ -43,7 +42,7 @@ export interface Working<T> {
   readonly stop: () => void;
 }
 
-function run<T>(hands: readonly Hand[], work: (refuse: (reason: Error) => void) => Promise<T>): Working<T> {
+function run<T>(hands: readonly Helper[], work: (refuse: (reason: Error) => void) => Promise<T>): Working<T> {
   let reject: (reason: Error) => void = () => undefined;
   const stopped = new Promise<never>((_, refuse) => {
     reject = refuse;
@@ -64,10 +63,14 @@ function run<T>(hands: readonly Hand[], work: (refuse: (reason: Error) => void) 
   };
 }
 
-let kept: Hand | undefined;
+let kept: Helper | undefined;
 
 /** A forecast. The worker is kept for the next one; a question that is overtaken is left unanswered. */
-export function startForecast(design: Design, catalogue: Catalogue, asked: ForecastAsked): Working<Forecast> {
+export function startForecast(
+  design: Design,
+  catalogue: Catalogue,
+  asked: ForecastRequest,
+): Working<Forecast> {
   kept ??= open();
   const hand = kept;
   let reject: (reason: Error) => void = () => undefined;
@@ -108,18 +111,18 @@ export function lightField(
   return kept.api.light(design, partFor(design, catalogue), name, plane, size, today);
 }
 
-export function startDrill(
-  id: DrillId,
+export function startWhatIf(
+  id: WhatIfId,
   design: Design,
   catalogue: Catalogue,
   season: Season,
-): Working<DrillResult> {
+): Working<WhatIfResult> {
   const hand = open();
   return run([hand], () => hand.api.drill(id, design, partFor(design, catalogue), season));
 }
 
 export function startCalibration(
-  asked: CalibrateAsked,
+  asked: CalibrationInput,
   catalogue: Catalogue,
   onProgress: (share: number) => void,
 ): Working<Fit> {

@@ -2,20 +2,19 @@ import { expose } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import {
   calibrate,
-  drill,
   forecast,
   lampsOf,
-  type CalibrateAsked,
-  type DrillId,
-  type ForecastAsked,
+  type CalibrationInput,
+  type ForecastRequest,
   type Season,
 } from '@/core/climate';
-import type { Design } from '@/core/design';
+import { playWhatIf, type WhatIfId } from '@/core/whatIf';
+import type { Design } from '@/core/document';
 import { layGround } from '@/core/ground';
 import { shadedField, type FieldName, type Plane } from '@/core/light';
 
 const api = {
-  forecast: (design: Design, catalogue: Catalogue, asked: ForecastAsked) =>
+  forecast: (design: Design, catalogue: Catalogue, asked: ForecastRequest) =>
     forecast(design, catalogue, asked),
   /** Light with the shadows of what stands in the box. */
   light(
@@ -30,9 +29,9 @@ const api = {
     const lamps = lampsOf(design, catalogue, today).map((it) => it.lamp);
     return shadedField(name, lamps, shades, plane, size.columns, size.rows);
   },
-  drill: (id: DrillId, design: Design, catalogue: Catalogue, season: Season) =>
-    drill(id, design, catalogue, season, 1),
-  calibrate: (asked: CalibrateAsked, catalogue: Catalogue, onProgress: (share: number) => void) =>
+  drill: (id: WhatIfId, design: Design, catalogue: Catalogue, season: Season) =>
+    playWhatIf(id, design, catalogue, season, 1),
+  calibrate: (asked: CalibrationInput, catalogue: Catalogue, onProgress: (share: number) => void) =>
     calibrate(asked, catalogue, onProgress),
 };
 

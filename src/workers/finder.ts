@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Answered, Locks, Proposal, Remedies, Result, Task, Three } from '@/core/search';
 import type { Verdict } from '@/core/verdict';
 import type { Sought, Step, VerdictApi } from './verdict.worker';
@@ -26,12 +26,12 @@ export interface Search<T> {
   readonly stop: () => void;
 }
 
-interface Hand {
+interface Helper {
   readonly worker: Worker;
   readonly api: Remote<VerdictApi>;
 }
 
-const open = (): Hand => {
+const open = (): Helper => {
   const worker = new Worker(new URL('./verdict.worker.ts', import.meta.url), { type: 'module' });
   return { worker, api: wrap<VerdictApi>(worker) };
 };
@@ -86,7 +86,7 @@ function search(
 }
 
 /** Deals tasks out one by one, and puts their results back by number. */
-async function shared(hands: readonly Hand[], tasks: readonly Task[]): Promise<readonly Result[]> {
+async function shared(hands: readonly Helper[], tasks: readonly Task[]): Promise<readonly Result[]> {
   const results = new Array<Result | undefined>(tasks.length);
   let next = 0;
   await Promise.all(

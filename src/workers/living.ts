@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
-import type { CrewAsked, CrewRisk, CrewRun, Survey } from '@/core/living';
+import type { Design } from '@/core/document';
+import type { CrewInput, CrewRisk, CrewRun, Survey } from '@/core/living';
 import type { LivingApi } from './living.worker';
 
 let kept: { readonly worker: Worker; readonly api: Remote<LivingApi> } | undefined;
@@ -56,6 +56,6 @@ export interface CrewAnswer {
 
 /** How crews fare over the months, as expected and in sampled years. */
 export const askCrew = (
-  asked: readonly Omit<CrewAsked, 'random'>[],
+  asked: readonly Omit<CrewInput, 'random'>[],
   samples: number,
 ): Promise<readonly CrewAnswer[]> => answered((api) => api.crew(asked, samples));

@@ -2,7 +2,7 @@ import highsLoader from 'highs';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { mixOfRecipe } from '@/core/design';
+import { mixOfRecipe } from '@/core/edits';
 import {
   propertiesOf,
   solveMix,

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Finding } from '@/core/findings';
 import { allFindings, type VerdictState } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';

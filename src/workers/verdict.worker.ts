@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
 import { ImpossibleClimate } from '@/core/climate';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Finding } from '@/core/findings';
 import {
   findThree,

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { harmsIn, yearFindings, type Verdict, type VerdictState } from '@/core/verdict';
 import { keepDerived, readDerivedMany } from '@/store';
 import type { Judged, VerdictApi } from './verdict.worker';
@@ -35,7 +35,7 @@ const listeners = new Set<() => void>();
 const TOLD_EVERY = 250;
 let toldAt = -Infinity;
 let telling: ReturnType<typeof setTimeout> | undefined;
-function tell(): void {
+function notify(): void {
   if (telling !== undefined) return;
   telling = setTimeout(
     () => {
@@ -99,16 +99,16 @@ export function knowVerdict(design: Design, catalogue: Catalogue, verdict: Verdi
 /** Progress over all that was wanted: how many still wait or are at work. */
 export const verdictsOpen = (): number => queue.size + busy;
 
-interface Hand {
+interface Helper {
   worker: Worker;
   api: Remote<VerdictApi>;
   told: Catalogue | null;
   free: boolean;
 }
-const hands: Hand[] = [];
+const hands: Helper[] = [];
 let busy = 0;
 
-function newHand(): Pick<Hand, 'worker' | 'api'> {
+function newHand(): Pick<Helper, 'worker' | 'api'> {
   const worker = new Worker(new URL('./verdict.worker.ts', import.meta.url), { type: 'module' });
   return { worker, api: wrap<VerdictApi>(worker) };
 }
@@ -119,7 +119,7 @@ function remember(key: string, state: VerdictState): void {
     const [oldest] = states.keys();
     if (oldest !== undefined) states.delete(oldest);
   }
-  tell();
+  notify();
 }
 
 const stateOf = (judged: Judged): VerdictState =>
@@ -160,7 +160,7 @@ async function work(): Promise<void> {
   else if (queue.size === 0) await countBy(hand);
 }
 
-async function judgeBy(hand: Hand, { key, design, catalogue }: Waiting): Promise<void> {
+async function judgeBy(hand: Helper, { key, design, catalogue }: Waiting): Promise<void> {
   queue.delete(key);
   hand.free = false;
   busy += 1;
@@ -176,13 +176,13 @@ async function judgeBy(hand: Hand, { key, design, catalogue }: Waiting): Promise
   } finally {
     hand.free = true;
     busy -= 1;
-    tell();
+    notify();
     void work();
   }
 }
 
 /** How sure one answer is, the last that was given first. */
-async function countBy(hand: Hand): Promise<void> {
+async function countBy(hand: Helper): Promise<void> {
   const next = [...uncounted].at(-1);
   if (!next) return;
   const [key, { design, catalogue }] = next;
@@ -207,7 +207,7 @@ async function countBy(hand: Hand): Promise<void> {
 
 /** Asks a worker that knows the catalogue. One that could not be loaded never answers: then this fails, and another takes its place. */
 async function answered<T>(
-  hand: Hand,
+  hand: Helper,
   catalogue: Catalogue,
   ask: (api: Remote<VerdictApi>) => Promise<T>,
 ): Promise<T> {

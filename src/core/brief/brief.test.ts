@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../assess';
 import { findAnimal, type Animal } from '../catalogue';
-import { applyEdit, proposeDesign, proposeSize, type Design, type Room } from '../design';
+import { applyEdit } from '../edits';
+import { proposeDesign, proposeSize } from '../propose';
+import { type Design, type Room } from '../document';
 import { corners } from '../ground';
 import { heightNeed, roomClimate, spaceNeed } from '.';
 

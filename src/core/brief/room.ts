@@ -1,4 +1,4 @@
-import type { Room } from '../design/schema';
+import type { Room } from '../document/schema';
 
 /**
  * What each answer to “how is the room” stands for in the mean of the year; a reading replaces it. Dry and middling: common

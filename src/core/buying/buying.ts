@@ -8,7 +8,7 @@ import {
   type Catalogue,
   type Pack,
 } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { jointLists, type SharedRoll } from '../ground/joint';
 import { bagsOf, type Purchase, type Shelf } from '../ground/shopping';
 import { culturesOf } from '../living/crew';

@@ -9,6 +9,8 @@ import {
   type DeviceKind,
   type Material,
   type PieceKind,
+  BED_IDS,
+  bedOf,
 } from '../catalogue';
 
 /** Kinds of shop, in the order of a round: what is heavy last but what lives. */
@@ -76,7 +78,8 @@ export function wareName(catalogue: Catalogue, key: string): string {
 
 /** Where each sort of thing is usually bought (common practice). */
 export function shopOfMaterial({ roles, mixing }: Material): Shop {
-  if (roles.some((it) => it === 'barrier' || it === 'raised-panel' || it === 'foam-grid' || it === 'support'))
+  const inSheets = BED_IDS.filter((it) => !bedOf(it).poured);
+  if (roles.some((it) => it === 'barrier' || it === 'support' || inSheets.some((bed) => bed === it)))
     return 'building';
   if (roles.includes('moss') || roles.includes('litter')) return 'animal';
   return mixing?.sort === 'sand' ? 'building' : 'garden';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
+import { findDeviceKind } from '../catalogue';
 import { entryOf } from '../log';
 import { after, awayDays, careNow, daily, daysOfUvLeft, dayPlus, meteredLamp, type HeldRule } from '.';
 
@@ -11,6 +12,7 @@ const rule = (change: Partial<HeldRule>): HeldRule => ({
   when: after(3),
   amount: [],
   minutes: 5,
+  needsAnimal: true,
   sitter: true,
   paused: false,
   reason: '',
@@ -87,5 +89,30 @@ describe('a lamp by its meter', () => {
     expect(
       meteredLamp({ ...fitted, climate: { ...fitted.climate, devices: [] } }, log, catalogue),
     ).toBeNull();
+  });
+  it('of several lamps it is the youngest that begins the count: readings before it tell of the old one', () => {
+    const hedge = demoDesigns(catalogue).find((it) => it.id === 'demo-hedge')!;
+    const uv = hedge.climate.devices.find((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv')!;
+    const two = {
+      ...hedge,
+      climate: {
+        ...hedge.climate,
+        devices: [
+          { ...uv, since: '2025-01-01' },
+          { ...uv, id: 'second', since: '2026-04-01' },
+        ],
+      },
+    };
+    const log = (['2026-01-10', '2026-02-10', '2026-04-10', '2026-07-10'] as const).map((day, i) =>
+      entryOf(
+        { kind: 'lamp', values: { uvIndex: [3, 2.8, 2, 1][i]! }, text: '' },
+        { id: day, design: hedge.id, at: Date.parse(day), changed: 0 },
+      ),
+    );
+    const found = meteredLamp(two, log, catalogue)!;
+    expect(found.readings).toBe(2);
+    // Halved in 91 days, by hand: from 1 to what is needed in 91 · log2(1 / needed) more.
+    const days = 91 * Math.log2(1 / found.needed);
+    expect(found.day).toBe(dayPlus('2026-07-10', Math.floor(Math.max(0, days))));
   });
 });

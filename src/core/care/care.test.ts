@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
-import { applyEdit, type Design, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { CARE_GROUPS, careRules, clock, rrulestr } from '.';
 
@@ -105,5 +106,29 @@ describe('what keeps an enclosure going', () => {
 
   it('writes a time of day', () => {
     expect([0, 485, 1439].map(clock)).toEqual(['00:00', '08:05', '23:59']);
+  });
+});
+
+describe('how often', () => {
+  // Common practice, day by day: a wrong figure here is a wrong year of keeping.
+  it.each([
+    ['filter', { by: 'since', days: 30 }],
+    ['water-test', { by: 'since', days: 14 }],
+    ['glass', { by: 'since', days: 7 }],
+    ['crew-seen', { by: 'since', days: 30 }],
+    ['prune', { by: 'since', days: 30 }],
+    ['soil', { by: 'since', days: 365 }],
+    ['cultures', { by: 'since', days: 7 }],
+    ['siphon', { by: 'since', days: 14 }],
+    ['nozzles', { by: 'since', days: 14 }],
+    ['uv-meter', { by: 'since', days: 90 }],
+    ['look', { by: 'calendar', rrule: 'FREQ=DAILY' }],
+    ['thermostat', { by: 'calendar', rrule: 'FREQ=MONTHLY;BYMONTHDAY=1' }],
+    ['residual-current', { by: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=6;BYMONTHDAY=1' }],
+  ] as const)('%s', (id, when) => {
+    const rules = demoDesigns(catalogue).flatMap((it) => careRules(it, catalogue));
+    const found = rules.filter((it) => it.id === id);
+    expect(found.length).toBeGreaterThan(0);
+    for (const it of found) expect(it.when).toEqual(when);
   });
 });

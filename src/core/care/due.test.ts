@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
-import { applyEdit, type Design, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { type Design } from '../document';
+import { firstDesign } from '@/catalogue/testing';
 import { entryOf, type Entry } from '../log';
-import { careOf, dueOf, lastDone, occurrences, type HeldRule } from '.';
+import { careNow, careOf, dueOf, lastDone, occurrences, type HeldRule } from '.';
 
 const TODAY = '2026-11-25';
 const [, hedge] = demoDesigns(catalogue);
@@ -15,6 +17,7 @@ const rule = (when: HeldRule['when'], id = 'r'): HeldRule => ({
   why: 'x',
   amount: [],
   minutes: 1,
+  needsAnimal: false,
   sitter: false,
   when,
   paused: false,
@@ -168,5 +171,25 @@ describe('care as its keeper changed it', () => {
         change: { what: '  ', why: '', when: { by: 'since', days: 1 }, sitter: false },
       }),
     ).toBe(hedge);
+  });
+});
+
+describe('while an enclosure only grows in', () => {
+  it('all care is there but what goes with an animal', () => {
+    const box = firstDesign('epipedobates-anthonyi', 'middle');
+    const at = (stage: Design['brief']['stage']): string[] =>
+      careNow(edit(box, { edit: 'setStage', change: { stage, since: null } }), catalogue).map((it) => it.id);
+    const lived = at('inhabited');
+    expect(lived).toEqual(
+      expect.arrayContaining(['look', 'feed', 'dust', 'vitamins', 'spot-clean', 'weigh']),
+    );
+    const grows = at('growing-in');
+    expect(lived.filter((it) => !grows.includes(it)).sort()).toEqual(
+      ['dish', 'dust', 'feed', 'feeders', 'look', 'spot-clean', 'vitamins', 'weigh'].filter((it) =>
+        lived.includes(it),
+      ),
+    );
+    expect(grows).toEqual(expect.arrayContaining(['glass', 'siphon', 'probes', 'crew-seen']));
+    expect(at('planned')).toEqual([]);
   });
 });

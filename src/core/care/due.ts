@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import type { Entry } from '../log';
 import { careRules } from './rules';
 import { RRule, rrulestr } from './recurrence';
@@ -36,12 +36,11 @@ export function careOf(design: Design, catalogue: Catalogue): readonly HeldRule[
   };
   return [
     ...careRules(design, catalogue).map((it) => held(it, false)),
-    ...design.care.own.map((it) => held({ ...it, group: 'records', amount: [], minutes: 5 }, true)),
+    ...design.care.own.map((it) =>
+      held({ ...it, group: 'records', amount: [], minutes: 5, needsAnimal: false }, true),
+    ),
   ];
 }
-
-/** Care that goes with an animal: there is none while the box only grows in. */
-const WITH_ANIMAL: ReadonlySet<string> = new Set(['spot-clean', 'urates', 'dish', 'look']);
 
 /** Of all its care, what is to be done as the box now stands: nothing while it is planned or being built. */
 export function careNow(design: Design, catalogue: Catalogue): readonly HeldRule[] {
@@ -49,7 +48,7 @@ export function careNow(design: Design, catalogue: Catalogue): readonly HeldRule
   if (design.brief.putAway || stage === 'planned' || stage === 'building') return [];
   const rules = careOf(design, catalogue);
   if (stage === 'inhabited') return rules;
-  return rules.filter((it) => it.group !== 'food' && it.group !== 'animal' && !WITH_ANIMAL.has(it.id));
+  return rules.filter((it) => !it.needsAnimal);
 }
 
 /** Days on which a calendar rule falls, from a first day on up to another, both included. */

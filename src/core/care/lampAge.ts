@@ -1,5 +1,5 @@
 import { findAnimal, findDeviceKind, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { UV_ZONES, type UvZone } from '../light';
 import type { Entry } from '../log';
 

@@ -1,6 +1,6 @@
-import type { CautionStep } from '../assess';
-import type { When } from '../design/schema';
-import type { Said } from '../units';
+import type { CautionStep } from '../catalogue';
+import type { When } from '../document/schema';
+import type { Message } from '../units';
 
 export type { When };
 
@@ -26,10 +26,12 @@ export interface CareRule {
   readonly why: string;
   readonly when: When;
   /** How much, how long; empty: it goes without saying. */
-  readonly amount: Said;
+  readonly amount: Message;
   /** Of one time. */
   readonly minutes: number;
   readonly caution?: CautionStep;
+  /** It goes with an animal: there is none of it while the enclosure only grows in. */
+  readonly needsAnimal: boolean;
   /** It must not be left out while its keeper is away. */
   readonly sitter: boolean;
 }

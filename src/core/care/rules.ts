@@ -1,7 +1,7 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { changeOvers, seasonsSaid } from '../climate/seasonWords';
-import { monthsOf, type Design } from '../design/schema';
-import { length, light, percent, say, type Said } from '../units';
+import { monthsOf, type Design } from '../document/schema';
+import { length, light, percent, message, type Message } from '../units';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type When } from './rule';
 
 /** Minutes since midnight as a time of day. */
@@ -10,10 +10,11 @@ export const clock = (minute: number): string =>
 
 /** Hours of UV a day that a tube is worn by. */
 const LIT_HOURS = 12;
-const NOTHING: Said = [];
+const NOTHING: Message = [];
 const allMonths = Array.from({ length: 12 }, (_, i) => i + 1);
 
-type Draft = Omit<CareRule, 'amount' | 'sitter'> & Partial<Pick<CareRule, 'amount' | 'sitter'>>;
+type Optional = 'amount' | 'sitter' | 'needsAnimal';
+type Draft = Omit<CareRule, Optional> & Partial<Pick<CareRule, Optional>>;
 
 /**
  * What keeps this box going, from its design and its animal: each with why, and how often. How often is common practice
@@ -24,7 +25,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
   const animal = findAnimal(catalogue, design.brief.animal);
   const rules: CareRule[] = [];
   const add = (draft: Draft): void => {
-    rules.push({ amount: NOTHING, sitter: false, ...draft });
+    rules.push({ amount: NOTHING, sitter: false, needsAnimal: false, ...draft });
   };
   const uses = new Set(
     scape.pieces.flatMap((it) => catalogue.scape.pieces.find((row) => row.id === it.kind)?.uses ?? []),
@@ -32,6 +33,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
 
   add({
     id: 'look',
+    needsAnimal: true,
     group: 'look',
     what: animal ? `Look for the ${animal.english}: bright, whole, where it should be` : 'Look it over',
     why: 'What is seen early is small.',
@@ -100,6 +102,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
   if (animal?.water.value === 'dish' || animal?.water.value === 'soaking dish' || uses.has('drink'))
     add({
       id: 'dish',
+      needsAnimal: true,
       group: 'water',
       what: 'Fresh water in the dish',
       why: 'It is drunk, soaked in and fouled, all three.',
@@ -117,7 +120,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       what: 'Change part of the water',
       why: 'What the filter leaves adds up; only a change takes it away.',
       when: after(living.water.everyDays),
-      amount: say`${percent(living.water.change)} of it, as warm as the rest and without chlorine`,
+      amount: message`${percent(living.water.change)} of it, as warm as the rest and without chlorine`,
       minutes: 15,
       caution: 'pumps',
     });
@@ -147,7 +150,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       what: 'Look at the water under the barrier; siphon what is too much',
       why: 'Water that reaches the barrier sours the soil from below, and nobody sees it.',
       when: after(14),
-      amount: say`keep about ${length(Math.max(0.005, ground.waterDepth))}`,
+      amount: message`keep about ${length(Math.max(0.005, ground.waterDepth))}`,
       minutes: 5,
     });
 
@@ -191,7 +194,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
         what: 'Dry food for the crew',
         why: 'A tidy animal leaves too little for it.',
         when: after(7),
-        amount: say`${light(living.supplement)} a week`,
+        amount: message`${light(living.supplement)} a week`,
         minutes: 2,
       });
     const springtails = living.crew.some((it) => findCrew(catalogue, it.kind)?.group === 'springtail');
@@ -220,7 +223,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       what: 'Refill the leaf litter',
       why: 'The crew has eaten it: that is what it is for.',
       when: after(Math.round(living.litter.everyMonths * 30.4)),
-      amount: say`${length(living.litter.depth)}`,
+      amount: message`${length(living.litter.depth)}`,
       minutes: 5,
       caution: 'collecting',
     });
@@ -231,8 +234,11 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       what:
         ground.schools.renewal === 'replace'
           ? 'Judge the soil: replace it when it is broken down'
-          : 'Judge the soil: top up 2 to 5 cm when it has sunk',
+          : 'Judge the soil: top it up when it has sunk',
       why: 'It breaks down and settles; roots and diggers lose their depth.',
+      ...(ground.schools.renewal === 'replace'
+        ? {}
+        : { amount: message`${length(0.02)} to ${length(0.05)} where it has sunk` }),
       when: after(365),
       minutes: 20,
     });
@@ -244,6 +250,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       living.company.ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
     add({
       id: 'weigh',
+      needsAnimal: true,
       group: 'animal',
       what: design.brief.count > 1 ? 'Weigh every animal' : 'Weigh it',
       why: 'Weight falls weeks before an animal looks thin.',
@@ -290,6 +297,7 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
   const diet = animal.growing?.diet.value ?? 'insects';
   add({
     id: 'feed',
+    needsAnimal: true,
     group: 'food',
     what:
       brief.count > 1 && animal.growing?.cautions.value.includes('fights over food')
@@ -304,6 +312,7 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
   if (diet.includes('insects')) {
     add({
       id: 'dust',
+      needsAnimal: true,
       group: 'food',
       what: 'Dust the food with calcium',
       why: 'Feeder insects have hardly any of their own. How much: by its label, or your veterinarian.',
@@ -312,6 +321,7 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
     });
     add({
       id: 'vitamins',
+      needsAnimal: true,
       group: 'food',
       what:
         animal.kind === 'frog'
@@ -323,6 +333,7 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
     });
     add({
       id: 'feeders',
+      needsAnimal: true,
       group: 'food',
       what: 'Feed and water the feeder insects',
       why: 'What they ate is what the animal eats.',
@@ -337,6 +348,7 @@ function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => voi
   const plain = living.crew.length === 0;
   add({
     id: 'spot-clean',
+    needsAnimal: true,
     group: 'clean',
     what: 'Lift out droppings and food that is left',
     why: plain ? 'There is no crew to do it.' : 'The crew lessens the work, it does not end it.',
@@ -353,6 +365,7 @@ function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => voi
   )
     add({
       id: 'urates',
+      needsAnimal: true,
       group: 'clean',
       what: 'Lift out the white urate',
       why: 'No crew eats it: it stays until a hand takes it.',

@@ -1,4 +1,6 @@
 export * from './types';
+export * from './drainage';
 export * from './lookup';
 export * from './report';
 export * from './names';
+export * from './caution';

@@ -49,7 +49,7 @@ export const Plant = z.strictObject({
   width: sourced(Range),
   /** Months from a fifth of its size to nine tenths of it, where it does well. */
   months: sourced(positive),
-  /** It does well inside; how far outside it lives is reckoned from these (see fit). */
+  /** It does well inside; how far outside it lives is calculated from these (see fit). */
   light: sourced(Range),
   temperature: sourced(Range),
   humidity: sourced(Range),

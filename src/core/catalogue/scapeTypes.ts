@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Body, Pump, Support } from '../design/scapeSchema';
+import { Body, Pump, Support } from './shapes';
 import { positive, price, Range, sourced } from './basis';
 
 /** What a piece is there for. */

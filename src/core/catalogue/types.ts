@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BED_IDS } from './drainage';
 import { Basis, positive, price, Range, sourced } from './basis';
 import { ClimateRows } from './climateTypes';
 import { Life, LivingRows, ScientificName } from './livingTypes';
@@ -41,9 +42,7 @@ export type AreaPack = Extract<Pack, { width: number }>;
 export type PipePack = Extract<Pack, { form: 'pipe' }>;
 
 export const Role = z.enum([
-  'bead-bed',
-  'raised-panel',
-  'foam-grid',
+  ...BED_IDS,
   'support',
   'barrier',
   'mix',

@@ -1,9 +1,10 @@
 import { roomClimate } from '../brief';
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
-import { BARE_CLIMATE, type Climate, type Design, type Device } from '../design/schema';
+import { BARE_CLIMATE, type Climate, type Design, type Device } from '../document/schema';
 import { siteAt } from '../ground/bodies';
-import { placePieces } from '../scape/place';
+import { placePieces } from '../pieces/place';
 import { baskingPoint, irradianceFor, warmPlace, wattsFor } from './basking';
+import { clearOver, TOO_HIGH } from './clearance';
 
 /** Times of the day, min. */
 const MORNING = 8 * 60 + 10;
@@ -40,6 +41,9 @@ function mistFor(
   }
 }
 
+/** m over the place it is for that a lamp on a wire hangs at (common practice: the height of a table lamp). */
+const ON_A_WIRE = 0.45;
+
 /** Lamps, heat and mist for the animal's climate: a start that is sound, to be changed. */
 export function arrangeClimate(design: Design, animal: Animal | undefined, catalogue: Catalogue): Climate {
   const { width, depth, height, top } = design.enclosure;
@@ -49,18 +53,13 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const warmX = warmPlace(width, design.scape.warm);
   const site = siteAt(design);
   const over = top === 'solid' ? height - 0.05 : height + 0.04;
+  /** Where a lamp for a place hangs: over the top, or on a wire where that is too far off. */
+  const hungOver = (z: number): number => (over - z > TOO_HIGH ? z + ON_A_WIRE : over);
   const devices: Device[] = [];
   const placed = placePieces(design.scape.pieces, site);
   /** As high as keeps it clear of all that stands under it. */
-  const clearOf = (at: Device['at'], clear: number): Device['at'] => {
-    const tops = placed
-      .filter(
-        ({ solid: { bounds: b } }) =>
-          at.x > b.x0 - clear && at.x < b.x1 + clear && at.y > b.y0 - clear && at.y < b.y1 + clear,
-      )
-      .map(({ solid: { bounds } }) => bounds.z1 + clear + 0.005);
-    return clear > 0 ? { ...at, z: Math.max(at.z, ...tops) } : at;
-  };
+  const clearOf = (at: Device['at'], clear: number): Device['at'] =>
+    clear > 0 ? { ...at, z: Math.max(at.z, clearOver(placed, at, clear)) } : at;
   const add = (id: string, told: Partial<Device>): void => {
     const kind = findDeviceKind(catalogue, id);
     if (!kind) return;
@@ -118,7 +117,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   if (basking && warm) {
     const target = (basking.low + basking.high) / 2;
     const at = { x: spot.x, y: spot.y };
-    const distance = Math.max(0.12, over - spot.z);
+    const distance = Math.max(0.12, hungOver(spot.z) - spot.z);
     const low = target - warm.high < 3;
     const kind = findDeviceKind(catalogue, low ? 'incandescent-bulb' : 'halogen-wide');
     const wanted = kind?.half
@@ -126,14 +125,14 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
           irradianceFor(target, warm.low),
           { radiant: kind.radiant.value, half: kind.half.value },
           distance,
-          top === 'mesh' ? 0.58 : 1,
+          top === 'mesh' && hungOver(spot.z) === over ? 0.58 : 1,
         )
       : 50;
     const power =
       [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ??
       Math.max(...(kind?.powers ?? [50]));
     add(kind?.id ?? 'halogen-flood', {
-      at: { ...at, z: over },
+      at: { ...at, z: hungOver(spot.z) },
       power,
       thermostat: {
         kind: 'proportional',

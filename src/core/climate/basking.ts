@@ -1,5 +1,5 @@
 import { inBeam, onAxis } from '../light/sources';
-import type { Placed } from '../scape/place';
+import type { Placed } from '../pieces/place';
 import { KELVIN, STEFAN_BOLTZMANN } from '../physics/constants';
 
 /** Of wood, stone and skin, for warmth that falls on them and that they give off (from memory). */

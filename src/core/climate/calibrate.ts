@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { ratioAt } from './air';
 import type { BoxModel } from './box';
 import { readyOf } from './forecast';
@@ -56,7 +56,7 @@ const DAY = 86_400;
 /** s by which a cheap probe is late (common practice; fitted records show 2 to 6 min). */
 const LAG = 180;
 
-export interface CalibrateAsked {
+export interface CalibrationInput {
   readonly design: Design;
   readonly readings: readonly Reading[];
   /** Day of the year of the first reading. */
@@ -67,7 +67,7 @@ export interface CalibrateAsked {
 
 /** Room hour by hour out of the record where it has one, otherwise as the design says. */
 function roomOf(
-  { readings, design, from }: CalibrateAsked,
+  { readings, design, from }: CalibrationInput,
   catalogue: Catalogue,
   days: number,
   box: BoxModel,
@@ -103,7 +103,7 @@ function roomOf(
  * probe's lag counted. Two days in three are fitted to; the last third only judges.
  */
 export function calibrate(
-  asked: CalibrateAsked,
+  asked: CalibrationInput,
   catalogue: Catalogue,
   onProgress: (share: number) => void = () => undefined,
 ): Fit {
@@ -144,7 +144,7 @@ export function calibrate(
   let damping = 0.05;
   let spread: number[][] = [];
   const rounds = 9;
-  // Pulled gently towards one: what the record does not tell stays as it was reckoned.
+  // Pulled gently towards one: what the record does not tell stays as it was calculated.
   const pull = 0.4;
   for (let round = 0; round < rounds; round += 1) {
     onProgress(round / rounds);

@@ -1,13 +1,13 @@
 import { findBackgroundKind, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
-import type { Placed } from '../scape/place';
+import type { Design } from '../document/schema';
+import type { Placed } from '../pieces/place';
 import type { Cell, CellModel, Column } from './box';
 import { WALL_STUFF } from './walls';
 
 /** J/m²K of the outermost millimetre of wood or foam that follows the air (from memory). */
 const HARD_SKIN = 1000;
 
-interface CellAsked {
+interface CellInput {
   readonly design: Design;
   readonly cell: Cell;
   readonly groundHeight: readonly [number, number];
@@ -28,7 +28,7 @@ export function cellModel({
   columnAt,
   leafy,
   catalogue,
-}: CellAsked): CellModel {
+}: CellInput): CellModel {
   const { width, depth, height, material, wallThickness, screened, top, topCover } = design.enclosure;
   const column = (cell >> 1) as Column;
   const canopy = (cell & 1) === 1;

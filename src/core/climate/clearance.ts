@@ -1,6 +1,29 @@
 import { findDeviceKind, findPieceKind, type Catalogue } from '../catalogue';
-import type { Design, Device } from '../design/schema';
-import type { Placed } from '../scape/place';
+import type { Design, Device } from '../document/schema';
+import type { Placed } from '../pieces/place';
+
+/**
+ * m between a lamp or heater and the place it is for, over which it is hung lower, on a wire (common practice in walk-in
+ * enclosures).
+ */
+export const TOO_HIGH = 1.2;
+
+/** m a hot lamp must hang at to keep clear of all that stands under it; 0: nothing does. */
+export function clearOver(
+  placed: readonly Placed[],
+  at: { readonly x: number; readonly y: number },
+  clear: number,
+): number {
+  return Math.max(
+    0,
+    ...placed
+      .filter(
+        ({ solid: { bounds: b } }) =>
+          at.x > b.x0 - clear && at.x < b.x1 + clear && at.y > b.y0 - clear && at.y < b.y1 + clear,
+      )
+      .map(({ solid: { bounds } }) => bounds.z1 + clear + 0.005),
+  );
+}
 
 /** What a hot lamp hangs too near to: a piece that chars or melts, or a wall that does; null: it hangs clear. */
 export function tooNear(

@@ -1,12 +1,12 @@
-import { materialOf, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import { materialOf, type Catalogue, drainageMethodOf, bedOf } from '../catalogue';
+import type { Design } from '../document/schema';
 import { WATER_DENSITY, VAPOUR_DIFFUSION } from '../physics/constants';
 import { hydraulicsOf } from '../ground/hydraulics';
 import { heightAt } from '../ground/floor';
-import type { Lying } from '../ground/lying';
+import type { PlacedLayer } from '../ground/placedLayers';
 import { normalise } from '../ground/parts';
 import { blendOf, SQUEEZE, type Blend } from '../ground/water';
-import type { Placed } from '../scape/place';
+import type { Placed } from '../pieces/place';
 import { NO_AREA, type Column, type ColumnModel, type FootModel, type SoilNode } from './box';
 import { letsThrough, WALL_STUFF } from './walls';
 
@@ -21,14 +21,14 @@ export interface Sample {
   readonly bed: number;
   readonly water: number;
   readonly litter: number;
-  readonly lying: readonly Lying[];
+  readonly placed: readonly PlacedLayer[];
 }
 
 const GRID = [12, 8] as const;
 
 export function samplesOf(
   design: Design,
-  stackAt: (x: number, y: number) => readonly Lying[],
+  stackAt: (x: number, y: number) => readonly PlacedLayer[],
   columnAt: (x: number) => Column,
 ): readonly Sample[] {
   const { width, depth } = design.enclosure;
@@ -37,9 +37,9 @@ export function samplesOf(
     for (let j = 0; j < GRID[1]; j += 1) {
       const x = (width * (i + 0.5)) / GRID[0];
       const y = (depth * (j + 0.5)) / GRID[1];
-      const lying = stackAt(x, y);
+      const placed = stackAt(x, y);
       let [soil, bed, water, litter, top, foot] = [0, 0, 0, 0, 0, 0];
-      for (const it of lying) {
+      for (const it of placed) {
         const low = heightAt(it.base, it.field, x, y);
         const high = heightAt(it.top, it.field, x, y);
         const thick = Math.max(0, high - low);
@@ -53,7 +53,7 @@ export function samplesOf(
         } else if (it.layer.kind === 'litter' || it.layer.kind === 'moss') litter += thick;
         top = Math.max(top, high);
       }
-      samples.push({ x, y, column: columnAt(x), soil, top, foot, bed, water, litter, lying });
+      samples.push({ x, y, column: columnAt(x), soil, top, foot, bed, water, litter, placed });
     }
   }
   return samples;
@@ -61,12 +61,10 @@ export function samplesOf(
 
 /** m²/s through leaf litter: porosity 0.9, tortuosity 0.64 (from memory): about 2100 s/m for 3 cm. */
 const LITTER_DIFFUSION = VAPOUR_DIFFUSION * 0.9 * 0.64;
-/** Pores of a raised panel or foam grid, as vapour finds them (from memory). */
-const PANEL_PORES = 0.9;
 
 const DEFAULT_BLEND: Blend = { porosity: 0.6, held: (suction) => 0.05 + 0.45 / (1 + (suction / 12) ** 0.9) };
 
-interface ColumnAsked {
+interface ColumnInput {
   readonly design: Design;
   readonly column: Column;
   readonly samples: readonly Sample[];
@@ -94,7 +92,7 @@ export function columnModel({
   basks,
   bedFull,
   sky,
-}: ColumnAsked): ColumnModel {
+}: ColumnInput): ColumnModel {
   const per = half / Math.max(1, samples.length);
   const wet = samples.filter((it) => it.water > 0.003);
   const land = samples.filter((it) => it.water <= 0.003 && it.soil > 0.005);
@@ -209,8 +207,10 @@ function footOf({
 }): FootModel | null {
   if (land.length === 0) return null;
   const { ground } = design;
-  if (ground.method === 'none') return null;
-  if (ground.method === 'full-water')
+  const method = drainageMethodOf(ground.method);
+  if (method.bed === null) return null;
+  const bed = bedOf(method.bed);
+  if (method.openWater)
     // Land in open water stands in it: it drinks from the level of the pool.
     return { height: foot, touches: 1, pores: 1, perMetre: WATER_DENSITY * Math.max(NO_AREA, poolArea) };
   const deep = Math.max(...land.map((it) => it.bed), 0);
@@ -220,21 +220,18 @@ function footOf({
   return {
     height: deep,
     touches: touching.length / land.length,
-    pores: ground.method === 'bead-bed' ? BED_PORES : PANEL_PORES,
+    pores: bed.pores,
     perMetre: bedFull / deep,
   };
 }
-/** Pores of a bed of beads as poured (common practice; Scott & Kilgour 1969 give 0.36 at the closest). */
-const BED_PORES = 0.4;
-
 const dishOf = (kind: string, catalogue: Catalogue): boolean =>
   catalogue.scape.pieces.some(
     (it) =>
       it.id === kind && it.uses.some((use) => use === 'drink' || use === 'soak') && it.group !== 'stone',
   );
 
-function layerAtLevel(sample: Sample, part: number): Lying | undefined {
-  const soils = sample.lying.filter((it) => it.layer.kind === 'substrate');
+function layerAtLevel(sample: Sample, part: number): PlacedLayer | undefined {
+  const soils = sample.placed.filter((it) => it.layer.kind === 'substrate');
   let left = part * sample.soil;
   for (const it of soils) {
     const thick =

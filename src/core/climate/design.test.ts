@@ -2,9 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { finerRecord } from '../../../tests/unit/finerModel';
 import { assess } from '../assess';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { proposeDesign } from '../propose';
+import { type Design } from '../document';
 import { layGround } from '../ground';
-import { calibrate, drill, forecast, outfitOf, sprayOf } from '.';
+import { calibrate, forecast, climateModelOf, sprayOf } from '.';
+import { playWhatIf } from '../whatIf';
 import { siteAt } from '../ground';
 
 const SIZE = { width: 0.6, depth: 0.45, height: 0.45 };
@@ -33,7 +36,7 @@ describe('a design as the engine takes it', () => {
   it('every proposal runs: shares sum to one, water and heat close, no severe finding of its fittings', () => {
     for (const animal of catalogue.animals) {
       const design = made(animal.id, [], { width: 0.9, depth: 0.5, height: 0.6 });
-      const { box } = outfitOf(design, layGround(design, catalogue), catalogue);
+      const { box } = climateModelOf(design, layGround(design, catalogue), catalogue);
       for (const { targets } of [...box.heaters, ...box.wetters])
         expect(targets.reduce((sum, it) => sum + it.share, 0)).toBeCloseTo(1, 9);
       const severe = assess(design, catalogue).findings.filter(
@@ -151,7 +154,7 @@ describe('findings of what is installed', () => {
     const design = made('anolis-carolinensis');
     const tube = design.climate.devices.find((it) => it.kind.startsWith('uv-tube'))!;
     const at = { ...tube.at, z: tube.at.z - 0.2 };
-    const before = outfitOf(design, layGround(design, catalogue), catalogue).lit.find(
+    const before = climateModelOf(design, layGround(design, catalogue), catalogue).lit.find(
       (it) => it.device.id === tube.id,
     )!;
     const held = applyEdit(
@@ -159,7 +162,7 @@ describe('findings of what is installed', () => {
       { edit: 'setClimate', change: { meter: { at, index: 1.3, on: '2026-11-01' } } },
       catalogue,
     );
-    const after = outfitOf(held, layGround(held, catalogue), catalogue).lit.find(
+    const after = climateModelOf(held, layGround(held, catalogue), catalogue).lit.find(
       (it) => it.device.id === tube.id,
     )!;
     expect(before.uv.high / before.uv.low).toBeGreaterThan(1.5);
@@ -171,13 +174,13 @@ describe('findings of what is installed', () => {
 describe('drills', () => {
   it('a heat wave passes the limit of an enclosure that is warm already; nobody for a week leaves the dish dry', () => {
     const design = made(GECKO);
-    const wave = drill('heat-wave', design, catalogue, 'summer', 1);
+    const wave = playWhatIf('heat-wave', design, catalogue, 'summer', 1);
     expect(wave.limits.find((it) => it.what === 'too hot')?.after).not.toBeNull();
-    const stuck = drill('stuck-thermostat', design, catalogue, 'summer', 1);
+    const stuck = playWhatIf('stuck-thermostat', design, catalogue, 'summer', 1);
     expect(Math.max(...stuck.run.series.air0)).toBeGreaterThan(
       Math.max(...wave.run.series.air0.slice(0, 20)),
     );
-    const cut = drill('power-cut', design, catalogue, 'winter', 1);
+    const cut = playWhatIf('power-cut', design, catalogue, 'winter', 1);
     expect(cut.run.used.every((it, i) => it <= stuck.run.used[i]!)).toBe(true);
   });
 });

@@ -1,21 +1,21 @@
 import { findAnimal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
-import { seasonOn, settingsOn } from '../design/seasonal';
+import type { Design } from '../document/schema';
+import { seasonOn, settingsOn } from '../document/seasonal';
 import { layGround, type GroundResult } from '../ground/layers';
-import { answersOf, bandsOf, type Answers, type Bands } from './answers';
+import { summarize, bandsOf, type ClimateSummary, type Bands } from './climateSummary';
 import type { BoxModel } from './box';
 import { hidesOf, type HideClimate } from './hides';
-import { outfitOf, type Outfit } from './outfit';
+import { climateModelOf, type ClimateModel } from './climateModel';
 import { dayOfSeason, profileOf, standingOf, type Season } from './roomProfile';
-import { settle } from './settle';
+import { comeToRest, settle } from './settle';
 import { SERIES, simulate, type Balance, type Run, type SeriesName, type Timetable } from './simulate';
 import { timetableOf } from './timetable';
-import { weatherOf, type Weather, type WeatherAsked } from './weather';
+import { weatherOf, type Weather, type WeatherInput } from './weather';
 import { zonesFor, type Zones } from './zones';
 
 export type Span = 'day' | 'week' | 'year';
 
-export interface ForecastAsked {
+export interface ForecastRequest {
   readonly span: Span;
   readonly season: Season;
   /** Of the room's weather. */
@@ -23,9 +23,9 @@ export interface ForecastAsked {
 }
 
 export interface Forecast {
-  readonly asked: ForecastAsked;
+  readonly asked: ForecastRequest;
   readonly run: Run;
-  readonly answers: Answers;
+  readonly answers: ClimateSummary;
   readonly bands: Bands;
   /** s of the day that it is light, on the first day. */
   readonly light: { readonly from: number; readonly to: number };
@@ -44,7 +44,7 @@ export interface Forecast {
 
 /** All that a run needs of a design: plain to make, so that a worker makes it from the design. */
 export interface Ready {
-  readonly outfit: Outfit;
+  readonly model: ClimateModel;
   readonly box: BoxModel;
   readonly bands: Bands;
   readonly from: number;
@@ -53,7 +53,7 @@ export interface Ready {
     days: number,
     seed: number | null,
     from?: number,
-    shift?: WeatherAsked['shift'],
+    shift?: WeatherInput['shift'],
   ) => Weather;
   /** Days after which the plan repeats. */
   readonly cycle: number;
@@ -76,42 +76,87 @@ export function settled(
     { box, weather: ready.weather(2, null), plan, looser, cycle, keptSoil, start: from },
     most,
   );
-  // The last days before the cycle begins anew, as they are.
-  const last = Math.min(cycle - 1, 2);
-  if (last <= 0) return start;
-  const weather = ready.weather(last + 1, null);
-  const { end } = simulate({
-    box,
-    weather,
-    plan,
-    days: last,
-    every: 7200,
-    start,
+  return upToCycle(ready, start, looser);
+}
+
+/** The last days before a cycle of mist begins anew, as they are. */
+function upToCycle({ box, plan, cycle, weather }: Ready, start: Float64Array, looser: number): Float64Array {
+  const days = Math.min(cycle - 1, 2);
+  if (days <= 0) return start;
+  const firstDay = cycle - days;
+  return simulate({ box, weather: weather(days + 1, null), plan, days, every: 7200, start, looser, firstDay })
+    .end;
+}
+
+/** Days of a cycle of mist that are told apart: the misted one, the next, and one that stands for all others. */
+const TOLD_APART = 3;
+
+export interface MeanDays {
+  /** Where the box came to rest: a like one may begin there. */
+  readonly rest: Float64Array;
+  /** Runs of a whole cycle of mist; one that stands for several days is there as often. */
+  readonly runs: readonly { readonly run: Run; readonly plan: Ready['plan'] }[];
+}
+
+/**
+ * The calm mean days of a box, quickly: the day it came to rest with, and where mist comes every so many days, the misted
+ * day and those after it.
+ * @param every s between two records
+ * @param most days it is given to come to rest, one or more
+ * @param from where a like box came to
+ */
+export function meanDaysOf(
+  ready: Ready,
+  {
     looser,
-    firstDay: cycle - last,
+    every,
+    most,
+    from,
+  }: {
+    readonly looser: number;
+    readonly every: number;
+    readonly most: number;
+    readonly from: Float64Array | null;
+  },
+): MeanDays {
+  const { box, plan, cycle, keptSoil } = ready;
+  const weather = ready.weather(TOLD_APART + 1, null);
+  const { state, last } = comeToRest(
+    { box, weather, plan, looser, cycle, keptSoil, start: from, every },
+    most,
+  );
+  if (cycle === 1) return { rest: state, runs: [{ run: last, plan }] };
+  const on = (start: Float64Array, firstDay: number, days: number) => ({
+    run: simulate({ box, weather, plan, days, every, start, looser, firstDay }),
+    plan: (day: number) => plan(firstDay + day),
   });
-  return end;
+  const misted = on(upToCycle(ready, state, looser), 0, Math.min(cycle, TOLD_APART - 1));
+  const others = cycle - misted.run.days;
+  return {
+    rest: state,
+    runs: others > 0 ? [misted, ...Array(others).fill(on(misted.run.end, misted.run.days, 1))] : [misted],
+  };
 }
 
 /**
  * A design made ready to be played, with the settings of the part of the year it begins in.
  * @param from day of the year
- * @param known its outfit, where it was made for another day of the same settings already
+ * @param known its model, where it was made for another day of the same settings already
  */
 export function readyOf(
   told: Design,
   catalogue: Catalogue,
   from: number,
   ground?: GroundResult,
-  known?: Outfit,
+  known?: ClimateModel,
 ): Ready {
   const design = settingsOn(told, from);
-  const outfit = known ?? outfitOf(design, ground ?? layGround(design, catalogue), catalogue);
+  const model = known ?? climateModelOf(design, ground ?? layGround(design, catalogue), catalogue);
   const profile = profileOf(design, catalogue);
   const tables = new Map<number, Timetable>();
   return {
-    outfit,
-    box: outfit.box,
+    model,
+    box: model.box,
     bands: bandsOf(findAnimal(catalogue, design.brief.animal)),
     from,
     cycle: design.climate.mist.times.length > 0 ? design.climate.mist.everyDays : 1,
@@ -119,7 +164,7 @@ export function readyOf(
     plan: (day) => {
       let table = tables.get(day);
       if (!table) {
-        table = timetableOf(design, outfit, catalogue, ((from - 1 + day) % 365) + 1, day);
+        table = timetableOf(design, model, catalogue, ((from - 1 + day) % 365) + 1, day);
         tables.set(day, table);
       }
       return table;
@@ -128,7 +173,7 @@ export function readyOf(
       weatherOf({
         profile,
         standing: standingOf(design),
-        pressure: outfit.box.pressure,
+        pressure: model.box.pressure,
         from: start,
         days,
         seed,
@@ -154,7 +199,7 @@ const FINE_DAYS = 3;
 export function forecast(
   design: Design,
   catalogue: Catalogue,
-  asked: ForecastAsked,
+  asked: ForecastRequest,
   ground?: GroundResult,
 ): Forecast {
   const { latitude } = design.climate.room;
@@ -174,18 +219,18 @@ export function forecast(
   return told(asked, design, ready, run, days);
 }
 
-function told(asked: ForecastAsked, design: Design, ready: Ready, run: Run, days: number): Forecast {
+function told(asked: ForecastRequest, design: Design, ready: Ready, run: Run, days: number): Forecast {
   const { bottle } = design.climate.mist;
   return {
     asked,
     run,
-    answers: answersOf({
+    answers: summarize({
       run,
       box: ready.box,
       bands: ready.bands,
       plan: ready.plan,
       bottle: bottle === null ? null : bottle * 1000,
-      bedFull: ready.outfit.bedFull,
+      bedFull: ready.model.bedFull,
     }),
     bands: ready.bands,
     light: ready.plan(0).day[0] ?? { from: 0, to: 0 },
@@ -209,19 +254,24 @@ function told(asked: ForecastAsked, design: Design, ready: Ready, run: Run, days
 }
 
 /** A year whose settings change: each part of it goes on from where the one before ended, in one weather. */
-function ofYear(design: Design, catalogue: Catalogue, asked: ForecastAsked, ground: GroundResult): Forecast {
+function ofYear(
+  design: Design,
+  catalogue: Catalogue,
+  asked: ForecastRequest,
+  ground: GroundResult,
+): Forecast {
   const { every, days, looser } = SPANS.year;
   const first = readyOf(design, catalogue, 1, ground);
   const weather = first.weather(days + 1, asked.seed);
-  const outfits = new Map<string | undefined, Outfit>([[seasonOn(design, 1)?.id, first.outfit]]);
+  const models = new Map<string | undefined, ClimateModel>([[seasonOn(design, 1)?.id, first.model]]);
   const runs: Run[] = [];
   let ready = first;
   let y = settled(first);
   for (let from = 0, to = 0; from < days; from = to) {
     const season = seasonOn(design, from + 1)?.id;
     while (to < days && seasonOn(design, to + 1)?.id === season) to += 1;
-    ready = readyOf(design, catalogue, from + 1, ground, outfits.get(season));
-    outfits.set(season, ready.outfit);
+    ready = readyOf(design, catalogue, from + 1, ground, models.get(season));
+    models.set(season, ready.model);
     const run = simulate({
       box: ready.box,
       weather: cutFrom(weather, from),
@@ -235,7 +285,7 @@ function ofYear(design: Design, catalogue: Catalogue, asked: ForecastAsked, grou
     runs.push(run);
     y = run.end;
   }
-  const widest = [...outfits.values()].sort((a, b) => b.box.wetters.length - a.box.wetters.length)[0];
+  const widest = [...models.values()].sort((a, b) => b.box.wetters.length - a.box.wetters.length)[0];
   const whole = joined(runs);
   return told(asked, design, { ...first, box: widest?.box ?? first.box }, whole, days);
 }

@@ -1,5 +1,5 @@
 import { AIR_DENSITY, MOIST_AIR_HEAT, WATER_HEAT } from '../physics/constants';
-import type { Placed } from '../scape/place';
+import type { Placed } from '../pieces/place';
 import type { ChamberModel, Cell } from './box';
 import type { Run } from './simulate';
 import { FACE } from './walls';

@@ -1,5 +1,5 @@
 import { findDeviceKind, findGauze, type Catalogue, type DeviceKind } from '../catalogue';
-import type { Design, Device } from '../design/schema';
+import type { Design, Device } from '../document/schema';
 import { siteAt } from '../ground/bodies';
 import { bounce, cavityOf, type Cavity } from '../light/cavity';
 import { uvFrom, type Lamp, type Point3 } from '../light/field';
@@ -7,7 +7,7 @@ import { landingOf, type Scene } from '../light/rays';
 import { tubeAt } from '../light/sources';
 import { bandsGiven, facesOf, lidFor, underCover, type Band } from './optics';
 
-/** How far UV may be from what is reckoned: of the tube itself, by its make and reflector; and by the gauze. */
+/** How far UV may be from what is calculated: of the tube itself, by its make and reflector; and by the gauze. */
 export interface UvRange {
   /** Times the middle value. */
   readonly low: number;
@@ -178,12 +178,12 @@ const DRY_LAND = { area: 1, pool: { area: 0, full: 0, toBed: 0 } } as const;
 function anchored(lit: readonly Lit[], design: Design): readonly Lit[] {
   const { meter } = design.climate;
   if (!meter) return lit;
-  const reckoned = uvSum(
+  const calculated = uvSum(
     lit.map((it) => it.lamp),
     meter.at,
   );
-  if (reckoned <= 0.02) return lit;
-  const scale = meter.index / reckoned;
+  if (calculated <= 0.02) return lit;
+  const scale = meter.index / calculated;
   return lit.map((it) => ({
     ...it,
     lamp: { ...it.lamp, uvIndex: it.lamp.uvIndex * scale },

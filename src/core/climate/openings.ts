@@ -1,5 +1,5 @@
 import { findGauze, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { stackLaw, type Gauze, type Opening } from './vents';
 
 /** Air the room's own draught moves through an opening, m/s: k of model section 7, in its middle (to be calibrated). */

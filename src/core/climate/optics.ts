@@ -1,5 +1,5 @@
 import { findBackgroundKind, findDeviceKind, findGauze, type Catalogue, type DeviceKind } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { patchOf, PATCHES } from '../light/rays';
 import type { Column, ColumnModel } from './box';
 
@@ -152,7 +152,7 @@ export interface Face {
   readonly out: number;
 }
 
-interface FacesAsked {
+interface FacesInput {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly band: Band;
@@ -165,7 +165,7 @@ interface FacesAsked {
 const NONE = { pane: 0, hard: 0, soil: 0, water: 0, out: 0 } as const;
 
 /** The sixteen patches of a box as a band meets them. */
-export function facesOf({ design, catalogue, band, columns, columnOf, tier }: FacesAsked): readonly Face[] {
+export function facesOf({ design, catalogue, band, columns, columnOf, tier }: FacesInput): readonly Face[] {
   const { enclosure, scape, climate } = design;
   const { material, screened, top, topCover, height } = enclosure;
   const glass: Matter = MATTER[material === 'mesh' ? 'glass' : material];

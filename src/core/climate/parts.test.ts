@@ -1,17 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, Design, proposeDesign, type EditCall, type Room, foundIn } from '../design';
+import { applyEdit, type EditCall, foundIn } from '../edits';
+import { Design, type Room } from '../document';
+import { proposeDesign } from '../propose';
 import { layGround } from '../ground';
 import { dayLength } from '../light';
 import {
-  answersOf,
+  summarize,
   bandsOf,
   burned,
   dayOfSeason,
   lightHours,
   momentsOf,
-  outfitOf,
+  climateModelOf,
   profileOf,
   seasonAt,
   reader,
@@ -24,7 +26,7 @@ import {
   type SeriesName,
   type Timetable,
 } from '.';
-import { chance, normal } from './chance';
+import { seededRandom, normal } from '../random';
 import { byMonth } from './weather';
 import { boxOf, FLAT, INDOORS, TWO_MISTS } from './testing';
 
@@ -49,9 +51,9 @@ const made = (edits: readonly EditCall[] = []): Design =>
 
 describe('chance', () => {
   it('the same seed gives the same numbers; they are even, and normal ones have mean 0 and spread 1', () => {
-    const [a, b] = [chance(7), chance(7)];
+    const [a, b] = [seededRandom(7), seededRandom(7)];
     expect(Array.from({ length: 5 }, a)).toEqual(Array.from({ length: 5 }, b));
-    const next = chance(3);
+    const next = seededRandom(3);
     const list = Array.from({ length: 4000 }, () => normal(next));
     const mean = list.reduce((sum, it) => sum + it, 0) / list.length;
     const spread = Math.sqrt(list.reduce((sum, it) => sum + (it - mean) ** 2, 0) / list.length);
@@ -70,6 +72,21 @@ describe('the room', () => {
     const mean = calm.temperature.slice(0, 720).reduce((sum, it) => sum + it, 0) / 720;
     expect(mean).toBeCloseTo(21, 1);
     expect(Math.max(...calm.temperature)).toBeCloseTo(22.5, 1);
+  });
+  it('a radiator warms a box beside it by 2.5 K by day in winter, an outside wall cools it by 1.5 K', () => {
+    const told = (standing: Partial<typeof INDOORS>) =>
+      weatherOf({ ...asked, standing: { ...INDOORS, ...standing }, seed: null }).temperature;
+    const plain = told({});
+    // The tenth of January, at noon and at two in the morning.
+    for (const [hour, share] of [
+      [12, 1],
+      [26, 0.4],
+    ] as const) {
+      const winter = (told({ radiator: true })[hour]! - plain[hour]!) / (2.5 * share);
+      expect(winter).toBeGreaterThan(0.9);
+      expect(winter).toBeLessThanOrEqual(1);
+      expect(told({ outsideWall: true })[hour]! - plain[hour]!).toBeCloseTo(-1.5 * winter, 6);
+    }
   });
   it('months are met in their middle', () => {
     const values = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12];
@@ -179,11 +196,11 @@ describe('the timetable', () => {
       ...turned,
       climate: { ...turned.climate, mist: { ...turned.climate.mist, everyDays: 3 } },
     };
-    const outfit = outfitOf(seldom, layGround(seldom, catalogue), catalogue);
+    const model = climateModelOf(seldom, layGround(seldom, catalogue), catalogue);
     const on = (count: number): number =>
-      timetableOf(seldom, outfit, catalogue, 15, count).wetters.flat().length;
+      timetableOf(seldom, model, catalogue, 15, count).wetters.flat().length;
     expect([on(0), on(1), on(2), on(3)].map((it) => it > 0)).toEqual([true, false, false, true]);
-    const turns = timetableOf(seldom, outfit, catalogue, 15, 0).fans[0]!;
+    const turns = timetableOf(seldom, model, catalogue, 15, 0).fans[0]!;
     expect(turns).toHaveLength(16);
     expect(turns[1]).toEqual({ from: 5400, to: 7200 });
   });
@@ -236,7 +253,7 @@ describe('answers, from a run worked by hand', () => {
   };
   const bands = bandsOf(undefined);
   const answers = (told: Partial<Record<SeriesName, Float32Array>>, bottle: number | null = 1.2) =>
-    answersOf({ run: run(told), box, bands, plan: (): Timetable => TWO_MISTS, bottle, bedFull: 10 });
+    summarize({ run: run(told), box, bands, plan: (): Timetable => TWO_MISTS, bottle, bedFull: 10 });
 
   it('hours in band by day and by night, gradient and drop', () => {
     const warm = Float32Array.from(t, (_, i) => (lit(i) ? 25 : 19));
@@ -321,7 +338,7 @@ describe('edits of the climate', () => {
           expect(at.x).toBeLessThanOrEqual(design.enclosure.width);
           expect(at.z).toBeLessThanOrEqual(design.enclosure.height + 0.5);
         }
-        outfitOf(design, layGround(design, catalogue), catalogue);
+        climateModelOf(design, layGround(design, catalogue), catalogue);
       }),
       { numRuns: 40 },
     );

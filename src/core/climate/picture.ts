@@ -1,7 +1,7 @@
 import { heatFrom, ppfdFrom, type Field, type Lamp, type Plane, type Point3 } from '../light/field';
 import { dailyLight } from '../light/sources';
 import { relativeAt, ratioAt } from './air';
-import type { Outfit } from './outfit';
+import type { ClimateModel } from './climateModel';
 import type { Run, SeriesName } from './simulate';
 
 /** Air, and the warmth of lamps, of one moment, laid out over the box. */
@@ -9,7 +9,7 @@ export interface Moment {
   readonly run: Run;
   /** Number of the record. */
   readonly at: number;
-  readonly outfit: Pick<Outfit, 'tierHeight' | 'groundHeight' | 'heaterDevices' | 'lit' | 'box'>;
+  readonly model: Pick<ClimateModel, 'tierHeight' | 'groundHeight' | 'heaterDevices' | 'lit' | 'box'>;
   readonly warm: 'left' | 'right';
   readonly width: number;
   readonly height: number;
@@ -21,15 +21,15 @@ const ABSORBS = 0.85;
 
 /** Shares of the four cells at a place, bilinear between their middles. */
 function sharesAt(
-  { outfit, warm, width, height }: Moment,
+  { model, warm, width, height }: Moment,
   x: number,
   z: number,
 ): readonly [number, number, number, number] {
   const across = Math.min(1, Math.max(0, (x - width / 4) / (width / 2)));
   const toWarm = warm === 'right' ? across : 1 - across;
-  const ground = (outfit.groundHeight[0] + outfit.groundHeight[1]) / 2;
-  const low = (ground + outfit.tierHeight) / 2;
-  const high = (outfit.tierHeight + height) / 2;
+  const ground = (model.groundHeight[0] + model.groundHeight[1]) / 2;
+  const low = (ground + model.tierHeight) / 2;
+  const high = (model.tierHeight + height) / 2;
   const up = Math.min(1, Math.max(0, (z - low) / Math.max(0.01, high - low)));
   return [toWarm * (1 - up), toWarm * up, (1 - toWarm) * (1 - up), (1 - toWarm) * up];
 }
@@ -41,10 +41,10 @@ const mixed = ({ run, at }: Moment, name: 'air' | 'rh', shares: readonly number[
 export function litNow({
   run,
   at,
-  outfit,
+  model,
 }: Moment): readonly { readonly lamp: Lamp; readonly share: number }[] {
-  return outfit.lit.map(({ lamp, device }) => {
-    const index = outfit.heaterDevices.findIndex((it) => it.id === device.id);
+  return model.lit.map(({ lamp, device }) => {
+    const index = model.heaterDevices.findIndex((it) => it.id === device.id);
     const full = device.power * device.dim;
     const now = run.powers[index]?.[at] ?? 0;
     return { lamp, share: full > 0 ? now / full : 0 };
@@ -52,7 +52,7 @@ export function litNow({
 }
 
 /** What a small body would come to at a place, °C: the air, and what lamps add. */
-export function warmthAt(moment: Moment, { x, y, z }: Point3): number {
+export function temperatureAt(moment: Moment, { x, y, z }: Point3): number {
   const air = mixed(moment, 'air', sharesAt(moment, x, z));
   const shine = litNow(moment).reduce((sum, { lamp, share }) => sum + share * heatFrom(lamp, x, y, z), 0);
   return air + (ABSORBS * shine) / GIVES_OFF;
@@ -61,7 +61,7 @@ export function warmthAt(moment: Moment, { x, y, z }: Point3): number {
 /** Relative humidity of the air at a place. */
 export function humidityAt(moment: Moment, { x, z }: Point3): number {
   const shares = sharesAt(moment, x, z);
-  const { pressure } = moment.outfit.box;
+  const { pressure } = moment.model.box;
   const ratio = shares.reduce((sum, share, cell) => {
     const t = moment.run.series[`air${cell}` as SeriesName][moment.at] ?? 20;
     const rh = moment.run.series[`rh${cell}` as SeriesName][moment.at] ?? 0;
@@ -99,7 +99,11 @@ export function momentField(
 }
 
 /** Plant light at a place, µmol/m²s with all lamps lit, and mol/m² a day by the hours each is on. */
-export function plantLightAt(lit: Outfit['lit'], { x, y, z }: Point3, hours: (device: string) => number) {
+export function plantLightAt(
+  lit: ClimateModel['lit'],
+  { x, y, z }: Point3,
+  hours: (device: string) => number,
+) {
   let ppfd = 0;
   let daily = 0;
   for (const { lamp, device } of lit) {

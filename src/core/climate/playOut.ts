@@ -1,5 +1,5 @@
 import { settled, type Ready } from './forecast';
-import { warmthAt, humidityAt, type Moment } from './picture';
+import { temperatureAt, humidityAt, type Moment } from './picture';
 import { simulate, type Run, type Timetable, type Window } from './simulate';
 import type { Point3 } from '../light/field';
 
@@ -30,7 +30,7 @@ export interface ExtraMist {
   readonly seconds: number;
 }
 
-export interface PlayAsked {
+export interface PlayOutInput {
   readonly ready: Ready;
   readonly days: number;
   /** s between two records. */
@@ -54,7 +54,7 @@ function without(windows: readonly Window[], from: number, to: number): readonly
 }
 
 /** A timetable of one day as troubles and a hand at the sprayer leave it. */
-function troubled(ready: Ready, day: number, asked: PlayAsked): Timetable {
+function troubled(ready: Ready, day: number, asked: PlayOutInput): Timetable {
   const table = ready.plan(day);
   const begins = day * DAY;
   const reach = ({ from, to }: Trouble): readonly [number, number] => [
@@ -70,7 +70,7 @@ function troubled(ready: Ready, day: number, asked: PlayAsked): Timetable {
       case 'power-cut':
         heaters = heaters.map(cut);
         // A hand sprayer needs no plug.
-        wetters = wetters.map((it, i) => (ready.outfit.wetterDevices[i] === null ? it : cut(it)));
+        wetters = wetters.map((it, i) => (ready.model.wetterDevices[i] === null ? it : cut(it)));
         fans = fans.map(cut);
         falls = cut(falls);
         break;
@@ -112,10 +112,10 @@ function troubled(ready: Ready, day: number, asked: PlayAsked): Timetable {
 
 /** Lamps that light are not what keeps it warm by night. */
 const isLamp = (ready: Ready, index: number): boolean =>
-  ready.outfit.lit.some((it) => it.device.id === ready.outfit.heaterDevices[index]?.id);
+  ready.model.lit.some((it) => it.device.id === ready.model.heaterDevices[index]?.id);
 
 /** Plays days of a box with what goes wrong in them. Openings that are covered, and thermostats that stick, hold for all of it. */
-export function playOut(asked: PlayAsked): Run {
+export function playOut(asked: PlayOutInput): Run {
   const { ready, days, every, seed, troubles } = asked;
   const has = (kind: TroubleKind): Trouble | undefined => troubles.find((it) => it.kind === kind);
   const box = {
@@ -144,13 +144,13 @@ export const momentOf = (
   run: Run,
   at: number,
   box: { readonly width: number; readonly height: number; readonly warm: 'left' | 'right' },
-): Moment => ({ run, at, outfit: ready.outfit, ...box });
+): Moment => ({ run, at, model: ready.model, ...box });
 
 /** What a probe at a place would read at a record: °C, relative humidity. */
 export const readAt = (
   moment: Moment,
   place: Point3,
 ): { readonly temperature: number; readonly humidity: number } => ({
-  temperature: warmthAt(moment, place),
+  temperature: temperatureAt(moment, place),
   humidity: humidityAt(moment, place),
 });

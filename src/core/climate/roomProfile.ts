@@ -1,6 +1,6 @@
 import { roomClimate } from '../brief';
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { byMonth, type RoomProfile, type Standing } from './weather';
 
 /** A flat with nothing known of it: from 1 K under its mean in winter to 1.5 over it in summer (common practice). */

@@ -1,6 +1,6 @@
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import type { Body, Scene } from '../light/rays';
-import type { Placed } from '../scape/place';
+import type { Placed } from '../pieces/place';
 import type { Cell, CellModel, Column } from './box';
 
 /** Column of a side of the box, 0 left and 1 right: the warm one is 0. */
@@ -15,7 +15,7 @@ export const cellOfQuarter = (design: Pick<Design, 'scape'>, quarter: number): C
 const opaqueOf = ({ solid: { bounds: b, shades } }: Placed): number =>
   Math.min(1, shades / Math.max(1e-6, (b.x1 - b.x0) * (b.y1 - b.y0)));
 
-interface SceneAsked {
+interface SceneInput {
   readonly design: Design;
   /** By column. */
   readonly groundHeight: readonly [number, number];
@@ -25,7 +25,7 @@ interface SceneAsked {
 }
 
 /** A box as rays pass through it: its air with leaves, and what stands in it. */
-export function sceneOf({ design, groundHeight, tierHeight, cells, pieces }: SceneAsked): Scene {
+export function sceneOf({ design, groundHeight, tierHeight, cells, pieces }: SceneInput): Scene {
   const { width, depth, height } = design.enclosure;
   const density = (quarter: number): number => {
     const cell = cells[cellOfQuarter(design, quarter)];

@@ -1,6 +1,6 @@
-import { monthsOf, type Design, type Device, type SeasonSettings, type Timer } from '../design/schema';
-import { isOff } from '../design/seasonal';
-import { percent, say, temperature, type Said } from '../units';
+import { monthsOf, type Design, type Device, type SeasonSettings, type Timer } from '../document/schema';
+import { isOff } from '../document/seasonal';
+import { percent, message, temperature, type Message } from '../units';
 
 export const MONTHS = [
   'January',
@@ -52,8 +52,8 @@ export function timerWords(timer: Timer): string {
 /** One thing that is set otherwise for a part of the year: what it is then, and what it is in the rest. */
 export interface SeasonLine {
   readonly what: string;
-  readonly then: Said;
-  readonly rest: Said;
+  readonly then: Message;
+  readonly rest: Message;
 }
 
 /** All that a part of the year sets otherwise. */
@@ -106,9 +106,9 @@ export function seasonLines(
 export function heldWords(
   { day, night }: Pick<NonNullable<Device['thermostat']>, 'day' | 'night'>,
   of: typeof temperature,
-): Said {
+): Message {
   const one = (value: number | null) => (value === null ? 'off' : of(value));
-  return say`${one(day)} by day, ${one(night)} by night`;
+  return message`${one(day)} by day, ${one(night)} by night`;
 }
 
 /** Months in which no part of the year sets anything otherwise. */
@@ -124,10 +124,10 @@ export const changeOvers = ({ climate }: Design): readonly number[] => {
 };
 
 /** What is set when, part by part of the year, in the order of the year; for a care sheet. */
-export function seasonsSaid(design: Design): Said {
+export function seasonsSaid(design: Design): Message {
   const parts = [...design.climate.seasons].sort((a, b) => a.from - b.from);
-  const said = parts.flatMap((part): Said => {
-    const lines = seasonLines(design, part).flatMap(({ what, then, rest }): Said => [
+  const said = parts.flatMap((part): Message => {
+    const lines = seasonLines(design, part).flatMap(({ what, then, rest }): Message => [
       `${what} `,
       ...then,
       ' (in the rest of the year ',

@@ -1,24 +1,32 @@
 import { WATER_DENSITY } from '../physics/constants';
 import { contentAt, emptyWater, readWater } from '../ground/hydraulics';
 import type { BoxModel, Column } from './box';
-import { simulate, type Asked, type Timetable, type Window } from './simulate';
+import { simulate, type SimulationInput, type Run, type Timetable, type Window } from './simulate';
 import { AT } from './states';
 import { COLUMNS, LAND, startOf } from './stores';
 
-type Settles = Omit<Asked, 'start' | 'days' | 'every' | 'stop'> & {
+type Settles = Omit<SimulationInput, 'start' | 'days' | 'every' | 'stop'> & {
   /** Where a like box came to: the nearer, the sooner it is at rest. */
   readonly start?: Float64Array | null;
   /** Days after which the plan repeats: its mist. */
   readonly cycle?: number;
   /** The keeper keeps the soil as it was filled: without drainage nothing else waters its depth. */
   readonly keptSoil?: boolean;
+  /** s between two records of its days; 2 h when it is not said. */
+  readonly every?: number;
 };
+
+export interface AtRest {
+  readonly state: Float64Array;
+  /** The last day that was played: the next would be like it. */
+  readonly last: Run;
+}
 
 /** m³/m³ a day, over its depth, by which soil may still change: it stands. */
 const STANDS = 8e-4;
 /** Days before the soil is looked at: air, wood and glass come to rest within them. */
 const WARMS_UP = 2;
-/** Days in which a box whose soil is kept comes to rest. */
+/** The same, where the soil is kept as it was: the box rests then. */
 const KEPT_DAYS = 3;
 
 /**
@@ -28,40 +36,41 @@ const KEPT_DAYS = 3;
  * takes months: so each half's whole is carried towards the day it would repeat, by doubled strides until it lies
  * between two amounts and by false position from then on (the Illinois rule: Dowell & Jarratt 1971, BIT 11: 168), its layers
  * moved along their own curves. The bed is kept at its level, as the keeper keeps it.
- * @param most days that are played at the most
+ * @param most days that are played at the most, one or more
  */
-export function settle(asked: Settles, most = 30): Float64Array {
-  const { box, cycle = 1, keptSoil = false } = asked;
+export function comeToRest(asked: Settles, most = 30): AtRest {
+  const { box, cycle = 1, keptSoil = false, every = 7200 } = asked;
   const table = asked.plan(0);
   const daily = cycle > 1 ? spread(table, asked.plan(1), cycle) : table;
   const soils = COLUMNS.filter((column) => box.columns[column].area > LAND).map((column) =>
     soilOf(box, column),
   );
-  let y: Float64Array | null = asked.start ?? null;
-  for (let day = 0; day < most; day += 1) {
-    const before: Float64Array | null = y;
-    const run = simulate({ ...asked, plan: () => daily, days: 1, every: 7200, start: before });
-    y = run.end;
+  const first = asked.start ? 1 : keptSoil ? KEPT_DAYS : WARMS_UP;
+  let before: Float64Array | null = asked.start ?? null;
+  for (let day = 0; ; day += 1) {
+    const last: Run = simulate({ ...asked, plan: () => daily, days: 1, every, start: before });
+    const y = last.end;
     y[AT.reservoir] = box.reservoir.start;
+    let stands = day >= first;
     if (keptSoil) {
       const filled = before ?? startOf(box, 20, 0.007);
       for (const { layers } of soils) for (const { at } of layers) y[at] = filled[at] ?? 0;
-      if (day >= KEPT_DAYS) break;
-      continue;
+    } else if (before && stands) {
+      for (const soil of soils) {
+        const had = soil.whole(before);
+        const gained = soil.whole(y) - had;
+        if (Math.abs(gained) < STANDS * soil.volume) continue;
+        stands = false;
+        soil.carry(y, soil.next(had, gained));
+      }
     }
-    if (!before || day < (asked.start ? 1 : WARMS_UP)) continue;
-    let stands = true;
-    for (const soil of soils) {
-      const had = soil.whole(before);
-      const gained = soil.whole(y) - had;
-      if (Math.abs(gained) < STANDS * soil.volume) continue;
-      stands = false;
-      soil.carry(y, soil.next(had, gained));
-    }
-    if (stands) break;
+    if (stands || day + 1 >= most) return { state: y, last };
+    before = y;
   }
-  return y ?? startOf(box, 20, 0.007);
 }
+
+/** Where a box comes to rest. */
+export const settle = (asked: Settles, most?: number): Float64Array => comeToRest(asked, most).state;
 
 /** The soil of one half as a whole: how much water it holds, how much it should be tried with next. Volumes as kg of water. */
 function soilOf(box: BoxModel, column: Column) {

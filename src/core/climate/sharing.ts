@@ -1,5 +1,5 @@
 import { findBackgroundKind, type Catalogue, type DeviceKind } from '../catalogue';
-import type { Design, Device } from '../design/schema';
+import type { Design, Device } from '../document/schema';
 import { bounce, cavityOf } from '../light/cavity';
 import { heatFrom } from '../light/field';
 import { landingOf, LEAF_EXTINCTION, PATCHES, type Scene } from '../light/rays';
@@ -15,7 +15,7 @@ import {
   type Band,
   type Face,
 } from './optics';
-import type { Outfit } from './outfit';
+import type { ClimateModel } from './climateModel';
 import { cellOfQuarter, columnOfSide } from './scene';
 import type { Spray } from './spray';
 
@@ -82,13 +82,13 @@ function cellOfPatch(design: Design, patch: number): Cell {
   return cellOfQuarter(design, (patch - 8) % 4);
 }
 
-interface WarmsAsked {
+interface HeatInput {
   readonly around: Around;
   readonly device: Device;
   readonly kind: DeviceKind;
   readonly cell: Cell;
   readonly column: Column;
-  readonly basking: Outfit['basking'];
+  readonly basking: ClimateModel['basking'];
   readonly lit: readonly Lit[];
 }
 
@@ -107,7 +107,15 @@ const SPOT_MOST = 0.5;
  * is thrown back and forth until it is taken up or let out; its fitting warms the air, from above the lid by what its
  * lower side gives.
  */
-export function warms({ around, device, kind, cell, column, basking, lit }: WarmsAsked): readonly Target[] {
+export function heatTargets({
+  around,
+  device,
+  kind,
+  cell,
+  column,
+  basking,
+  lit,
+}: HeatInput): readonly Target[] {
   const { design, catalogue, columns } = around;
   const canopy = (column * 2 + 1) as Cell;
   const shares = new Shares();
@@ -262,7 +270,7 @@ export function quartersAlong(
 }
 
 /** Mist by where its drops end: each in its own half and tier; leaves on the way keep what they cover, the finest floats. */
-export function wets(around: Around, sprays: readonly Spray[], fine: boolean): readonly Target[] {
+export function waterTargets(around: Around, sprays: readonly Spray[], fine: boolean): readonly Target[] {
   const { design, scene, columns } = around;
   const floats = fine ? FLOATS.fine : FLOATS.coarse;
   const shares = new Shares();
@@ -318,7 +326,7 @@ export function wets(around: Around, sprays: readonly Spray[], fine: boolean): r
 }
 
 /** Fog spreads to all sides from where it is let out: by how much of each quarter lies about it. */
-export function fogs(
+export function fogTargets(
   around: Around,
   at: { readonly x: number; readonly y: number; readonly z: number },
 ): readonly Target[] {

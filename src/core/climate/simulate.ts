@@ -27,7 +27,7 @@ export interface Timetable {
   readonly fills: number | null;
 }
 
-export interface Asked {
+export interface SimulationInput {
   readonly box: BoxModel;
   readonly weather: Weather;
   /** By the number of the day, from 0. */
@@ -189,7 +189,7 @@ function startFrom(box: BoxModel, start: Float64Array | null, room: RoomNow): Fl
 }
 
 /** Runs a box through its days. */
-export function simulate(asked: Asked): Run {
+export function simulate(asked: SimulationInput): Run {
   const { box, weather, plan, days, every } = asked;
   const { system, stepper: prepared } = preparedFor(box);
   const read = reader(weather);
@@ -377,9 +377,9 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
       set('mist', all - given);
       given = all;
       chambers.forEach((it, index) => {
-        const { t: warmth, ratio, store } = chamberAt(box, index);
-        it.temperature[at] = y[warmth] ?? 0;
-        it.humidity[at] = relativeAt(y[warmth] ?? 0, y[ratio] ?? 0, box.pressure);
+        const { t: temperature, ratio, store } = chamberAt(box, index);
+        it.temperature[at] = y[temperature] ?? 0;
+        it.humidity[at] = relativeAt(y[temperature] ?? 0, y[ratio] ?? 0, box.pressure);
         it.store[at] = y[store] ?? 0;
       });
       set('room', room.temperature);

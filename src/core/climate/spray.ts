@@ -1,6 +1,6 @@
-import type { Device } from '../design/climateSchema';
-import type { Placed } from '../scape/place';
-import type { Site } from '../scape/place';
+import type { Device } from '../document/climateSchema';
+import type { Placed } from '../pieces/place';
+import type { Site } from '../pieces/place';
 
 export interface Drop {
   readonly x: number;

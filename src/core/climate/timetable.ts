@@ -1,7 +1,7 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
-import type { Climate, Design, Device, Timer } from '../design/schema';
+import type { Climate, Design, Device, Timer } from '../document/schema';
 import { dayLength } from '../light/dayLength';
-import type { Outfit } from './outfit';
+import type { ClimateModel } from './climateModel';
 import type { Timetable, Window } from './simulate';
 
 const DAY = 86_400;
@@ -51,7 +51,7 @@ function turns(windows: readonly Window[], duty: NonNullable<Device['duty']>): r
 /** What is switched on a day of the year; `count` is the number of the day from the start, for mist every so many days. */
 export function timetableOf(
   design: Design,
-  outfit: Pick<Outfit, 'heaterDevices' | 'wetterDevices' | 'fanDevices'>,
+  model: Pick<ClimateModel, 'heaterDevices' | 'wetterDevices' | 'fanDevices'>,
   catalogue: Catalogue,
   dayOfYear: number,
   count: number,
@@ -74,9 +74,9 @@ export function timetableOf(
   };
   return {
     day: [light],
-    heaters: outfit.heaterDevices.map(of),
-    wetters: outfit.wetterDevices.map(of),
-    fans: outfit.fanDevices.map(of),
+    heaters: model.heaterDevices.map(of),
+    wetters: model.wetterDevices.map(of),
+    fans: model.fanDevices.map(of),
     falls: windowsOf(climate.falls, light),
     fills: climate.fills === null ? null : minutes(climate.fills),
   };

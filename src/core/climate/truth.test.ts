@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { proposeDesign } from '../propose';
+import { type Design } from '../document';
 import { layGround } from '../ground';
 import { ppfdFrom } from '../light';
 import {
@@ -10,7 +12,7 @@ import {
   forecast,
   humidityAtRecord,
   lampsOf,
-  outfitOf,
+  climateModelOf,
   ratioAt,
   reader,
   readyOf,
@@ -47,7 +49,7 @@ const made = (
     ),
   );
 };
-const outfit = (design: Design) => outfitOf(design, layGround(design, catalogue), catalogue);
+const model = (design: Design) => climateModelOf(design, layGround(design, catalogue), catalogue);
 const day = (design: Design, season: 'winter' | 'summer' = 'winter') =>
   forecast(design, catalogue, { span: 'day', season, seed: 1 });
 const calm = (box: BoxModel, days: number) =>
@@ -70,7 +72,7 @@ describe('no enclosure runs away', () => {
     const { run, answers } = day(design);
     const room = run.series.room.reduce((most, value) => Math.max(most, value), 0);
     expect(answers.hottest).toBeLessThan(room + 9);
-    const { box } = outfit(design);
+    const { box } = model(design);
     const ready = readyOf(design, catalogue, 15);
     for (const part of [0, 0.001, 0.1, 1]) {
       // A tenth of the leaves catch a tenth of the light; the rest flies on through the gauze.
@@ -112,7 +114,7 @@ describe('no enclosure runs away', () => {
 
   it('what a lamp gives lands by what is there: a wall of gauze keeps none of it, glass and leaves by their area', () => {
     const share = (design: Design, to: string): number =>
-      outfit(design)
+      model(design)
         .box.heaters.flatMap((it) => it.targets)
         .reduce((sum, target) => sum + (target.to === to ? target.share : 0), 0);
     const open = made('anolis-carolinensis', 'humid');
@@ -160,7 +162,7 @@ describe('mist where it falls', () => {
         },
       };
       const sums: [number, number] = [0, 0];
-      for (const target of outfit(moved).box.wetters[0]!.targets) {
+      for (const target of model(moved).box.wetters[0]!.targets) {
         if ('column' in target) sums[target.column] += target.share;
         else if ('cell' in target) sums[(target.cell >> 1) as Column] += target.share;
       }
@@ -740,7 +742,7 @@ describe('as practice knows it (common practice, no source)', () => {
       },
       14,
     );
-    const { box } = outfit(design);
+    const { box } = model(design);
     const { soil } = day(design).answers;
     // A third of the pores or more, as the crew’s own response to moisture has it.
     const share = Math.max(...soil.map((it, i) => it.middle / box.columns[i]!.soil[1].soil.porosity));

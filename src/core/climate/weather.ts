@@ -1,6 +1,6 @@
 import { ratioAt } from './air';
 import type { RoomNow } from './box';
-import { chance, normal } from './chance';
+import { seededRandom, normal } from '../random';
 import { sunAt } from '../light/dayLength';
 
 /** A room through the year: twelve months of middle temperature, °C, and relative humidity, 0 to 1. */
@@ -53,7 +53,7 @@ export function byMonth(values: readonly number[], day: number): number {
   return (values[low] ?? 0) * (1 - part) + (values[(low + 1) % 12] ?? 0) * part;
 }
 
-export interface WeatherAsked {
+export interface WeatherInput {
   readonly profile: RoomProfile;
   readonly standing: Standing;
   /** Pa */
@@ -70,9 +70,9 @@ export interface WeatherAsked {
 }
 
 /** The room over so many days. Temperature and humidity scatter from day to day as weather does, by the seed. */
-export function weatherOf(asked: WeatherAsked): Weather {
+export function weatherOf(asked: WeatherInput): Weather {
   const { profile, standing, pressure, from, days, seed, front, shift } = asked;
-  const next = seed === null ? null : chance(Math.abs(seed));
+  const next = seed === null ? null : seededRandom(Math.abs(seed));
   const way = seed !== null && seed < 0 ? -1 : 1;
   const count = Math.ceil(days * 24) + 25;
   const temperature = new Float64Array(count);

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
-import { applyEdit, type Design } from '../design';
+import { applyEdit } from '../edits';
+import { type Design } from '../document';
 import { entryOf, type EntryKind, type EntryValues } from '../log';
 import { DAY, HOUR, toSteps, trackOf, WEEK } from '../readings';
-import { METRIC, tell } from '../units';
+import { METRIC, formatMessage } from '../units';
 import { differencesOf, sharedTime, weeksOf, whatItShows, type Kept } from '.';
 
 const [bog, hedge] = demoDesigns(catalogue);
@@ -58,13 +59,13 @@ describe('how designs differ', () => {
     );
     const found = differencesOf([bog!, fork], catalogue);
     expect(found.map((it) => [it.where, it.what])).toEqual([['climate', 'Mist']]);
-    expect(tell(found[0]!.sides[1]!, { prefs: METRIC, locale: 'en' })).toContain('99 s');
+    expect(formatMessage(found[0]!.sides[1]!, { prefs: METRIC, locale: 'en' })).toContain('99 s');
   });
   it('a vent made smaller or closed is told, and a fogger turned down', () => {
     const says = (fork: Design): readonly (readonly string[])[] =>
       differencesOf([airy, fork], catalogue).map((it) => [
         it.what,
-        tell(it.sides[1]!, { prefs: METRIC, locale: 'en' }).replaceAll(/\s/g, ' '),
+        formatMessage(it.sides[1]!, { prefs: METRIC, locale: 'en' }).replaceAll(/\s/g, ' '),
       ]);
     const airy = applyEdit(bog!, { edit: 'addVent', change: { wall: 'left', where: 'low' } }, catalogue);
     const vent = airy.climate.vents.at(-1)!;

@@ -1,13 +1,13 @@
 import { findAnimal, findCrew, findDeviceKind, findMaterial, findPlant, type Catalogue } from '../catalogue';
 import { monthWords, seasonLines } from '../climate/seasonWords';
-import type { Corners, Design, Layer } from '../design';
-import { length, percent, temperature, type Said } from '../units';
+import type { Corners, Design, Layer } from '../document';
+import { length, percent, temperature, type Message, number } from '../units';
 
 /** Something two designs do not have alike. */
 export interface Difference {
   readonly where: 'brief' | 'room' | 'enclosure' | 'ground' | 'scape' | 'living' | 'climate';
   readonly what: string;
-  readonly sides: readonly Said[];
+  readonly sides: readonly Message[];
 }
 
 const mean = (it: Corners): number => (it.frontLeft + it.frontRight + it.backLeft + it.backRight) / 4;
@@ -16,9 +16,9 @@ const mean = (it: Corners): number => (it.frontLeft + it.frontRight + it.backLef
 function linesOf(
   design: Design,
   catalogue: Catalogue,
-): ReadonlyMap<string, { where: Difference['where']; said: Said }> {
-  const lines = new Map<string, { where: Difference['where']; said: Said }>();
-  const put = (where: Difference['where'], what: string, said: Said): void =>
+): ReadonlyMap<string, { where: Difference['where']; said: Message }> {
+  const lines = new Map<string, { where: Difference['where']; said: Message }>();
+  const put = (where: Difference['where'], what: string, said: Message): void =>
     void lines.set(what, { where, said });
   const { brief, enclosure, ground, scape, living, climate } = design;
   put('brief', 'Animal', [findAnimal(catalogue, brief.animal)?.english ?? 'none yet']);
@@ -73,8 +73,8 @@ function linesOf(
     const name = findDeviceKind(catalogue, it.kind)?.name ?? it.name;
     const n = (devices.get(name) ?? 0) + 1;
     devices.set(name, n);
-    const held = (set: number | null): Said => (set === null ? ['off'] : [temperature(set)]);
-    const damp = (set: number | null): Said => (set === null ? ['off'] : [percent(set)]);
+    const held = (set: number | null): Message => (set === null ? ['off'] : [temperature(set)]);
+    const damp = (set: number | null): Message => (set === null ? ['off'] : [percent(set)]);
     put('climate', n === 1 ? name : `${name}, ${n}`, [
       `${Math.round(it.power * it.dim)} W`,
       ...(it.humidistat && it.dim < 1 ? [', turned down to ', percent(it.dim)] : []),
@@ -105,14 +105,15 @@ function linesOf(
         then,
       );
   put('climate', 'Hours of light', [
-    `${Math.round((climate.day.off - climate.day.on) / 6) / 10}, from ${String(Math.floor(climate.day.on / 60)).padStart(2, '0')}:${String(climate.day.on % 60).padStart(2, '0')}`,
+    number(Math.round((climate.day.off - climate.day.on) / 6) / 10),
+    `, from ${String(Math.floor(climate.day.on / 60)).padStart(2, '0')}:${String(climate.day.on % 60).padStart(2, '0')}`,
   ]);
   put(
     'climate',
     'Vents',
     climate.vents.length === 0
       ? ['none']
-      : climate.vents.flatMap((it, index): Said => [
+      : climate.vents.flatMap((it, index): Message => [
           `${index > 0 ? ', ' : ''}${it.wall} `,
           ...(it.area > 0 ? [length(Math.sqrt(it.area)), ' square'] : ['closed']),
         ]),

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue';
-import { settingsAt, type Design } from '../design';
+import { settingsAt, type Design } from '../document';
 import type { Entry } from '../log';
 import type { PointTrack } from './features';
 import { factsOf, isMisted, signsRead } from './facts';
@@ -7,7 +7,7 @@ import { readingCauses } from './readingCauses';
 import { signCauses } from './signCauses';
 import type { Cause, Diagnosis, SignId } from './types';
 
-export interface DiagnosisAsked {
+export interface DiagnosisInput {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly points: readonly PointTrack[];
@@ -30,7 +30,7 @@ const APART = 0.7;
  * Ranks what may be behind what is seen and read, each with its evidence. Never a medical diagnosis: of the animal it
  * says what of its surroundings may be wrong, and when to call a veterinarian.
  */
-export function diagnose(asked: DiagnosisAsked): Diagnosis {
+export function diagnose(asked: DiagnosisInput): Diagnosis {
   const { catalogue, points, isDay, now } = asked;
   // What is set for this part of the year is what was at work.
   const design = settingsAt(asked.design, now);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import type { TroubleKind } from '../climate';
-import { applyEdit, type Design } from '../design';
+import { applyEdit } from '../edits';
+import { type Design } from '../document';
 import { entryOf, type Entry, type EntryKind, type EntryValues } from '../log';
 import { diagnose, SIGNS, type SignId } from '.';
 import { caseOf, type Case, type ProbeFault } from './testing';

@@ -1,8 +1,9 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
-import type { Design } from '../design';
+import type { Design } from '../document';
 import { HOUR, type MeasuringPlace } from '../readings';
 import { courseOf, partingOf, type Course, type PointTrack } from './features';
 import type { SignId } from './types';
+import { difference, message, type Message } from '../units';
 
 /** What the readings of a box come to, all together. */
 export interface Facts {
@@ -14,7 +15,7 @@ export interface Facts {
   readonly warmer: number | null;
   readonly wetter: number | null;
   /** K of that which lies within what its days differ by anyway. */
-  readonly usualWarmth: number;
+  readonly usualTemperature: number;
   readonly usualWet: number;
   /** Sudden rises of humidity, against before: 1 as many; null: there were none, or none are known. */
   readonly mists: number | null;
@@ -81,7 +82,7 @@ export function factsOf(points: readonly PointTrack[], isDay: (at: number) => bo
   const temperatures = of('temperature').map((it) => it.course);
   const humidities = of('humidity').map((it) => it.course);
   const sound = (all: readonly Course[]): readonly Course[] => all.filter((it) => trusted(it, now));
-  const usualWarmth = Math.max(0.9, 2.4 * (median(temperatures.map((it) => it.spread)) ?? 0));
+  const usualTemperature = Math.max(0.9, 2.4 * (median(temperatures.map((it) => it.spread)) ?? 0));
   const usualWet = Math.max(0.045, 2.4 * (median(humidities.map((it) => it.spread)) ?? 0));
   const mists = median(
     known(
@@ -108,9 +109,9 @@ export function factsOf(points: readonly PointTrack[], isDay: (at: number) => bo
     humidities,
     others: courses.filter((it) => !inBox.includes(it)).map((it) => it.course),
     room: courses.map((it) => it.course).filter((it) => it.series.place === 'room'),
-    warmer: median(known(sound(temperatures).map((it) => shiftOf(it, usualWarmth)))),
+    warmer: median(known(sound(temperatures).map((it) => shiftOf(it, usualTemperature)))),
     wetter: median(known(sound(humidities).map((it) => shiftOf(it, usualWet)))),
-    usualWarmth,
+    usualTemperature,
     usualWet,
     mists,
     lampsMissing: median(swings),
@@ -130,39 +131,42 @@ export const LAMPS_GONE = 0.55;
 export function signsRead(
   facts: Facts,
   misted: boolean,
-): readonly { readonly sign: SignId; readonly words: string }[] {
-  const found: { sign: SignId; words: string }[] = [];
-  const { warmer, wetter, usualWarmth, usualWet } = facts;
-  if (warmer !== null && warmer > usualWarmth)
-    found.push({ sign: 'hot', words: `${warmer.toFixed(1)} K warmer than at these hours before` });
-  if (warmer !== null && warmer < -usualWarmth)
-    found.push({ sign: 'cold', words: `${(-warmer).toFixed(1)} K colder than at these hours before` });
+): readonly { readonly sign: SignId; readonly words: Message }[] {
+  const found: { sign: SignId; words: Message }[] = [];
+  const { warmer, wetter, usualTemperature, usualWet } = facts;
+  if (warmer !== null && warmer > usualTemperature)
+    found.push({ sign: 'hot', words: message`${difference(warmer, 1)} warmer than at these hours before` });
+  if (warmer !== null && warmer < -usualTemperature)
+    found.push({ sign: 'cold', words: message`${difference(-warmer, 1)} colder than at these hours before` });
   else if (facts.lampsMissing !== null && facts.lampsMissing > LAMPS_GONE)
-    found.push({ sign: 'cold', words: 'by day it does not grow warm as it did' });
+    found.push({ sign: 'cold', words: message`by day it does not grow warm as it did` });
   if (wetter !== null && wetter > usualWet)
     found.push({
       sign: 'wet',
-      words: `humidity ${Math.round(100 * wetter)} points higher than at these hours before`,
+      words: message`humidity ${Math.round(100 * wetter)} points higher than at these hours before`,
     });
   if (wetter !== null && wetter < -usualWet)
     found.push({
       sign: 'dry',
-      words: `humidity ${Math.round(-100 * wetter)} points lower than at these hours before`,
+      words: message`humidity ${Math.round(-100 * wetter)} points lower than at these hours before`,
     });
   else if (misted && facts.mists !== null && facts.mists < NO_MIST && (wetter ?? 0) < usualWet)
-    found.push({ sign: 'dry', words: 'humidity no longer rises as it does when it is misted' });
+    found.push({ sign: 'dry', words: message`humidity no longer rises as it does when it is misted` });
   for (const it of [...facts.temperatures, ...facts.humidities, ...facts.others]) {
     if (it.flatSince !== null)
-      found.push({ sign: 'probe', words: `${it.series.name} reads one and the same for hours` });
+      found.push({ sign: 'probe', words: message`${it.series.name} reads one and the same for hours` });
     else if (facts.now - it.last > 3 * HOUR && it.series.source !== null)
       found.push({
         sign: 'probe',
-        words: `${it.series.name} has not been heard for ${Math.round((facts.now - it.last) / HOUR)} h`,
+        words: message`${it.series.name} has not been heard for ${Math.round((facts.now - it.last) / HOUR)} h`,
       });
   }
   for (const it of facts.parted)
     if (isParted(it, facts))
-      found.push({ sign: 'probe', words: `${it.course.series.name} goes away from the others of its kind` });
+      found.push({
+        sign: 'probe',
+        words: message`${it.course.series.name} goes away from the others of its kind`,
+      });
   return found;
 }
 

@@ -1,9 +1,21 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
-import { coverEdit, type Design, type EditCall } from '../design';
+import { coverEdit, type EditCall } from '../edits';
+import { type Design } from '../document';
 import { HOUR, type MeasuringPlace } from '../readings';
 import { isMisted, isParted, known, LAMPS_GONE, median, NO_MIST, type Facts } from './facts';
 import type { Course } from './features';
 import type { Cause, Evidence } from './types';
+import {
+  asMessage,
+  difference,
+  mass,
+  message,
+  number,
+  percent,
+  temperature,
+  type Message,
+  type Quantity,
+} from '../units';
 
 interface Draft extends Omit<Cause, 'score' | 'evidence' | 'edits' | 'vet' | 'caution' | 'basis'> {
   /** What it is worth before anything is looked at: natural logarithm of the odds. */
@@ -13,15 +25,23 @@ interface Draft extends Omit<Cause, 'score' | 'evidence' | 'edits' | 'vet' | 'ca
   readonly caution?: Cause['caution'];
 }
 
-const read = (words: string, weight: number): Evidence => ({ words, weight, from: 'readings' });
-const drawn = (words: string, weight: number): Evidence => ({ words, weight, from: 'design' });
+const read = (words: string | Message, weight: number): Evidence => ({
+  words: asMessage(words),
+  weight,
+  from: 'readings',
+});
+const drawn = (words: string, weight: number): Evidence => ({
+  words: asMessage(words),
+  weight,
+  from: 'design',
+});
 /** Grows from none to full as a value goes from one bound to the other. */
 const ramp = (value: number, from: number, to: number): number =>
   Math.min(1, Math.max(0, (value - from) / (to - from)));
 
 /** Causes that readings speak for. Weights were set on simulated boxes, two thirds of those in the test. */
 export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts): readonly Cause[] {
-  const { warmer, wetter, usualWarmth, usualWet, lampsMissing } = facts;
+  const { warmer, wetter, usualTemperature, usualWet, lampsMissing } = facts;
   const w = warmer ?? 0;
   const h = wetter ?? 0;
   const kinds = design.climate.devices.map((it) => findDeviceKind(catalogue, it.kind));
@@ -49,17 +69,17 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       ? null
       : read('By day it grows warm as before', -3.5);
   const hotSays =
-    w > usualWarmth
+    w > usualTemperature
       ? read(
-          `It is ${w.toFixed(1)} K warmer than at these hours before`,
-          1.2 + 1.8 * ramp(w, usualWarmth, 2.4 * usualWarmth),
+          message`It is ${difference(w, 1)} warmer than at these hours before`,
+          1.2 + 1.8 * ramp(w, usualTemperature, 2.4 * usualTemperature),
         )
       : read('It is no warmer than before', -3);
   const coldSays =
-    w < -usualWarmth
+    w < -usualTemperature
       ? read(
-          `It is ${(-w).toFixed(1)} K colder than at these hours before`,
-          0.8 + 1.8 * ramp(-w, 1.2 * usualWarmth, 2.4 * usualWarmth),
+          message`It is ${difference(-w, 1)} colder than at these hours before`,
+          0.8 + 1.8 * ramp(-w, 1.2 * usualTemperature, 2.4 * usualTemperature),
         )
       : read('It is no colder than before', -3);
   const alone = facts.parted.some((it) => isParted(it, facts))
@@ -74,7 +94,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       evidence: [
         lampsSay,
         noMist ? read('Nothing is misted either', 2) : mistsOn ? read('It is misted as before', -2.5) : null,
-        noMist && w < -usualWarmth ? read('and all of it is colder', 1) : null,
+        noMist && w < -usualTemperature ? read('and all of it is colder', 1) : null,
         full > 0.5 ? read('but humidity stands at the top', -3) : null,
       ],
       check:
@@ -151,7 +171,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
           : read('It is no wetter than before', -2.5),
         w > 0.3
           ? read('and it is warmer, as shut in air is', 1.3)
-          : w < -usualWarmth
+          : w < -usualTemperature
             ? read('but it is colder, and colder air is nearer to full', -2)
             : w < -0.3
               ? read('but it is cooler', -1)
@@ -177,7 +197,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
         hotSays,
         side > 0.12
           ? read('on the warm side more than on the cool one', 1.8)
-          : w > usualWarmth
+          : w > usualTemperature
             ? read('but on the cool side as much', -1.8)
             : null,
         roomWarmer === null
@@ -200,7 +220,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
         hotSays,
         side > 0.12
           ? read('on one side more than on the other', -1.8)
-          : w > usualWarmth
+          : w > usualTemperature
             ? read('on both sides', 1)
             : null,
         roomWarmer === null
@@ -224,7 +244,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
         lampsGone ? read('the lamps’ heat is missing as well', heatLamp ? 0.4 : -0.6) : null,
         side > 0.1
           ? read('on the warm side more than on the cool one', 1.2)
-          : w < -usualWarmth
+          : w < -usualTemperature
             ? read('but on the cool side as much', -1)
             : null,
         roomWarmer === null
@@ -271,7 +291,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
           : mistsOn
             ? read('though it is misted as before', 1.2)
             : null,
-        w > usualWarmth ? read('but it is warmer, and warmer air is drier', -1.5) : null,
+        w > usualTemperature ? read('but it is warmer, and warmer air is drier', -1.5) : null,
         lampsGone ? read('but the lamps’ heat is missing', -1) : null,
       ],
       check: 'Measure the room’s humidity. Heating in winter and a fan in summer dry it.',
@@ -339,7 +359,7 @@ function probeDrafts(facts: Facts): readonly Draft[] {
       evidence: [
         flat.length > 0
           ? read(
-              `${names(flat)} reads ${flat.map((it) => fromText(it)).join(', ')} without a change for hours`,
+              message`${names(flat)} reads ${flat.flatMap((it, i): Message => (i > 0 ? [', ', fromText(it)] : [fromText(it)]))} without a change for hours`,
               5,
             )
           : read('Every probe moves', -6),
@@ -367,9 +387,19 @@ function probeDrafts(facts: Facts): readonly Draft[] {
   ];
 }
 
-const fromText = ({ now, series }: Course): string => {
+const fromText = ({ now, series }: Course): Quantity => {
   const value = now?.high ?? 0;
-  return series.quantity === 'humidity' ? `${Math.round(100 * value)} %` : value.toFixed(1);
+  switch (series.quantity) {
+    case 'humidity':
+    case 'soilWater':
+      return percent(value);
+    case 'temperature':
+      return temperature(value, 1);
+    case 'mass':
+      return mass(value);
+    case 'uvIndex':
+      return number(value, 1);
+  }
 };
 const finish = ({ prior, evidence, edits = [], caution = null, ...rest }: Draft): Cause => {
   const held = evidence.filter((it): it is Evidence => it !== null);

@@ -1,9 +1,9 @@
 import { DAY } from '../readings';
-import { ROWS, type Known, type SignAsked } from './signRows';
+import { ROWS, type Known, type SignInput } from './signRows';
 import type { Cause, Evidence } from './types';
 
 /** Causes that what was seen speaks for, each with its evidence. */
-export function signCauses(asked: SignAsked): readonly Cause[] {
+export function signCauses(asked: SignInput): readonly Cause[] {
   const { design, log, signs, now } = asked;
   const lastOf = (what: string): number | null => {
     const at = log

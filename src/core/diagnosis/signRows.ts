@@ -1,14 +1,15 @@
 import { findAnimal } from '../catalogue';
-import type { CautionStep } from '../assess';
+import type { CautionStep } from '../catalogue';
 import { DAY } from '../readings';
 import type { Facts } from './facts';
-import type { DiagnosisAsked } from './diagnose';
+import type { DiagnosisInput } from './diagnose';
 import type { Evidence, SignId } from './types';
+import { asMessage } from '../units';
 
-export type SignAsked = DiagnosisAsked & { readonly facts: Facts; readonly signs: ReadonlySet<SignId> };
+export type SignInput = DiagnosisInput & { readonly facts: Facts; readonly signs: ReadonlySet<SignId> };
 
 /** What is worth knowing of a box for causes that no probe reads. */
-export interface Known extends SignAsked {
+export interface Known extends SignInput {
   /** Days since an entry of a kind, or of care by a rule, was last written; null: never. */
   readonly since: (what: string) => number | null;
   /** Days the box has stood in its stage; null: not written down. */
@@ -27,13 +28,21 @@ interface Row {
   readonly caution?: CautionStep;
 }
 
-const saw = (words: string, weight: number): Evidence => ({ words, weight, from: 'log' });
-const drawn = (words: string, weight: number): Evidence => ({ words, weight, from: 'design' });
-const read = (words: string, weight: number): Evidence => ({ words, weight, from: 'readings' });
+const saw = (words: string, weight: number): Evidence => ({ words: asMessage(words), weight, from: 'log' });
+const drawn = (words: string, weight: number): Evidence => ({
+  words: asMessage(words),
+  weight,
+  from: 'design',
+});
+const read = (words: string, weight: number): Evidence => ({
+  words: asMessage(words),
+  weight,
+  from: 'readings',
+});
 
 const isWet = ({ facts }: Known): boolean =>
   (facts.wetter ?? 0) > facts.usualWet || facts.humidities.some((it) => (it.now?.mean ?? 0) > 0.92);
-const isCold = ({ facts }: Known): boolean => (facts.warmer ?? 0) < -facts.usualWarmth;
+const isCold = ({ facts }: Known): boolean => (facts.warmer ?? 0) < -facts.usualTemperature;
 const isDry = ({ facts }: Known): boolean => (facts.wetter ?? 0) < -facts.usualWet;
 const within = (days: number | null, most: number): boolean => days !== null && days <= most;
 const leaf = ({ design }: Known): boolean => design.ground.layers.some((it) => it.kind === 'litter');

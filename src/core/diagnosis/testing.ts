@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue';
 import { momentOf, playOut, readAt, readyOf, type TroubleKind } from '../climate';
-import type { Design } from '../design';
+import type { Design } from '../document';
 import { toSteps, trackOf, type MeasuringPlace, type ReadQuantity } from '../readings';
 import type { PointTrack } from './features';
 
@@ -18,7 +18,7 @@ export interface Case {
 /** What is done to the probes, not to the box. */
 export type ProbeFault = 'probe-stuck' | 'probe-drift' | 'probe-silent';
 
-export interface CaseAsked {
+export interface CaseInput {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly troubles: readonly TroubleKind[];
@@ -54,7 +54,7 @@ function random(seed: number): () => number {
 }
 
 /** Eleven days of a box, what goes wrong beginning one and a half to three and a half days before the end; noise, holes, coarse probes. */
-export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseAsked): Case {
+export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseInput): Case {
   const rng = random(seed + 17);
   const ready = readyOf(design, catalogue, 124 + (seed % 200));
   const began = (DAYS - 1.5 - 2 * rng()) * 86_400;
@@ -79,7 +79,7 @@ export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseA
       : { run: sound, record: Math.min(first, index) };
   };
   const { width, depth, height } = design.enclosure;
-  const { groundHeight, tierHeight } = ready.outfit;
+  const { groundHeight, tierHeight } = ready.model;
   const warmX = design.scape.warm === 'right' ? 0.8 : 0.2;
   const low = Math.max(...groundHeight) + 0.3 * (tierHeight - Math.max(...groundHeight));
   const probes: readonly { place: MeasuringPlace; x: number; z: number }[] = [

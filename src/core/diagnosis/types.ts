@@ -1,6 +1,7 @@
+import type { Message } from '../units';
 import type { Basis } from '../catalogue';
-import type { CautionStep } from '../assess';
-import type { EditCall } from '../design';
+import type { CautionStep } from '../catalogue';
+import type { EditCall } from '../edits';
 
 /** What one can see, smell or read. */
 export const SIGNS = [
@@ -9,7 +10,7 @@ export const SIGNS = [
   { id: 'wet', words: 'Too wet', group: 'air' },
   { id: 'cold', words: 'Too cold', group: 'air' },
   { id: 'hot', words: 'Too hot', group: 'air' },
-  { id: 'probe', words: 'A probe says what cannot be', group: 'air' },
+  { id: 'probe', words: 'A probe reads the impossible', group: 'air' },
   { id: 'sour', words: 'Sour or rotten smell', group: 'soil' },
   { id: 'water-high', words: 'Water stands at the barrier', group: 'soil' },
   { id: 'sinking', words: 'Soil is sinking', group: 'soil' },
@@ -29,7 +30,7 @@ export type SignId = (typeof SIGNS)[number]['id'];
 
 /** One thing that speaks for a cause, or against it. */
 export interface Evidence {
-  readonly words: string;
+  readonly words: Message;
   /** How much it speaks for it: natural logarithm of the odds; negative against. */
   readonly weight: number;
   readonly from: 'design' | 'readings' | 'log' | 'sign';
@@ -58,7 +59,7 @@ export interface Diagnosis {
   /** The likeliest first. */
   readonly causes: readonly Cause[];
   /** Signs that the readings gave by themselves. */
-  readonly read: readonly { readonly sign: SignId; readonly words: string }[];
+  readonly read: readonly { readonly sign: SignId; readonly words: Message }[];
   /** What to check where it cannot be told yet. */
   readonly next: string | null;
 }

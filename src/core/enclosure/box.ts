@@ -1,4 +1,4 @@
-import type { Enclosure } from '../design/schema';
+import type { Enclosure } from '../document/schema';
 
 /**
  * kg/m³ of what walls are made of. Glass 2500: EN 572-1 (soda-lime glass). The others from memory:

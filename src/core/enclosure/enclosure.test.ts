@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, proposeDesign, type Enclosure } from '../design';
+import { applyEdit } from '../edits';
+import { proposeDesign } from '../propose';
+import { type Enclosure } from '../document';
 import {
   bendingFactor,
   checkPanes,

@@ -1,4 +1,4 @@
-import type { Enclosure } from '../design/schema';
+import type { Enclosure } from '../document/schema';
 import { outsideSize } from './box';
 
 const GRAVITY = 9.81;

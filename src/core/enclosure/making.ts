@@ -1,4 +1,4 @@
-import type { Bore, Enclosure } from '../design/schema';
+import type { Bore, Enclosure } from '../document/schema';
 import { outsideSize } from './box';
 
 export interface Piece {

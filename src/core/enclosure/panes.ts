@@ -1,4 +1,4 @@
-import type { Enclosure } from '../design/schema';
+import type { Enclosure } from '../document/schema';
 
 /**
  * Bending factor β of a pane held at three edges, its top free, under water as deep as the pane is high, by

@@ -1,12 +1,12 @@
 import { findMaterial, findRecipe, type Catalogue } from '../catalogue';
-import type { Mix } from '../design/schema';
-import { mixOfRecipe } from '../design/mixOfRecipe';
+import type { Mix } from '../document/schema';
+import { mixOfRecipe } from '../edits/mixOfRecipe';
 import { mean } from '../ground/corners';
 import { materialsIn, type Part } from '../ground/layers';
 import type { SoilMoisture } from '../ground/moisture';
 import { airlessZone, blendOf, type Stratum } from '../ground/water';
-import { length, percent, say } from '../units';
-import type { Finding, Looked, Remedy, Rule } from './finding';
+import { length, percent, message } from '../units';
+import type { Finding, RuleContext, Remedy, Rule } from '../finding/finding';
 
 /** A thin airless film over the bed is in every soil; this much of it sours, m (common practice). */
 const TOLERATED = 0.025;
@@ -15,7 +15,7 @@ const TOLERATED = 0.025;
 export const airless: Rule = (looked) =>
   looked.moistures.flatMap(({ part, moisture }) => ofPart(looked, part, moisture));
 
-function ofPart(looked: Looked, part: Part, moisture: SoilMoisture): Finding[] {
+function ofPart(looked: RuleContext, part: Part, moisture: SoilMoisture): Finding[] {
   const lowest = part.stack.find((it) => it.layer.kind === 'substrate' && mean(it.thickness) > 0);
   if (!lowest) return [];
   // Over soil that it shares with the rest of the floor there is nothing new to say.
@@ -29,8 +29,8 @@ function ofPart(looked: Looked, part: Part, moisture: SoilMoisture): Finding[] {
         code: 'soil-airy',
         severity: 'fine',
         place,
-        what: say`${where}${where ? 'the' : 'The'} soil stays open.`,
-        because: say`Once drained it holds ${percent(moisture.air)} of air over its depth; only the lowest ${length(moisture.airless)} stay airless.`,
+        what: message`${where}${where ? 'the' : 'The'} soil stays open.`,
+        because: message`Once drained it holds ${percent(moisture.air)} of air over its depth; only the lowest ${length(moisture.airless)} stay airless.`,
         remedies: [],
         ...grounds(looked, part),
       },
@@ -42,9 +42,9 @@ function ofPart(looked: Looked, part: Part, moisture: SoilMoisture): Finding[] {
       severity: 'look',
       place,
       what: all
-        ? say`${where}${where ? 'the' : 'The'} soil stays airless all through.`
-        : say`${where}${where ? 'the' : 'The'} lowest ${length(moisture.airless)} of soil stay airless.`,
-      because: say`Fine soil holds its water above an open bed: the coarse layer does not pull it down, and more drainage would not help. Only a coarser mix lets air in.`,
+        ? message`${where}${where ? 'the' : 'The'} soil stays airless all through.`
+        : message`${where}${where ? 'the' : 'The'} lowest ${length(moisture.airless)} of soil stay airless.`,
+      because: message`Fine soil holds its water above an open bed: the coarse layer does not pull it down, and more drainage would not help. Only a coarser mix lets air in.`,
       remedies: coarser(looked, part, lowest.layer.id, moisture.airless),
       ...grounds(looked, part),
     },
@@ -52,7 +52,7 @@ function ofPart(looked: Looked, part: Part, moisture: SoilMoisture): Finding[] {
 }
 
 /** The equation is published; the judgement is only as good as the weakest curve put into it. */
-function grounds({ catalogue }: Looked, { stack }: Part): Pick<Finding, 'basis' | 'source'> {
+function grounds({ catalogue }: RuleContext, { stack }: Part): Pick<Finding, 'basis' | 'source'> {
   const published = stack
     .filter((it) => it.layer.kind === 'substrate')
     .flatMap((it) => materialsIn(it.layer))
@@ -72,7 +72,7 @@ function recipeMix(recipe: string, catalogue: Catalogue): Mix {
 }
 
 /** The wet or middling recipe that, in place of the lowest soil, leaves least of it airless. */
-function coarser({ catalogue }: Looked, { stack }: Part, layer: string, now: number): Remedy[] {
+function coarser({ catalogue }: RuleContext, { stack }: Part, layer: string, now: number): Remedy[] {
   const zoneWith = (recipe: string): number => {
     const strata: Stratum[] = [];
     for (const it of stack) {
@@ -91,7 +91,7 @@ function coarser({ catalogue }: Looked, { stack }: Part, layer: string, now: num
   if (!recipe || best.zone > TOLERATED) return [];
   return [
     {
-      label: say`Use ${recipe.name.toLowerCase()} below: ${length(best.zone)} airless`,
+      label: message`Use ${recipe.name.toLowerCase()} below: ${length(best.zone)} airless`,
       call: { edit: 'useRecipe', change: { layer, recipe: recipe.id } },
     },
   ];

@@ -1,6 +1,6 @@
-import { say } from '../units';
+import { message } from '../units';
 import type { Part } from '../ground/layers';
-import type { Finding, Rule } from './finding';
+import type { Finding, Rule } from '../finding/finding';
 
 /** Soil over a bed without a cloth between falls into the water. */
 export const barrierMissing: Rule = ({ ground }) => ground.parts.flatMap((part) => ofPart(part));
@@ -20,17 +20,17 @@ function ofPart({ stack, region }: Part): Finding[] {
       code: 'barrier-missing',
       severity: 'look',
       place: { at: 'ground' },
-      what: say`Soil will fall into the drainage layer.`,
+      what: message`Soil will fall into the drainage layer.`,
       because:
         cloth >= 0
-          ? say`The barrier lies above the soil instead of under it.`
-          : say`No barrier lies between them. The bed silts up and the water turns foul.`,
+          ? message`The barrier lies above the soil instead of under it.`
+          : message`No barrier lies between them. The bed silts up and the water turns foul.`,
       remedies:
         cloth >= 0
           ? []
           : [
               {
-                label: say`Lay a barrier`,
+                label: message`Lay a barrier`,
                 call: {
                   edit: 'addLayer',
                   change: { kind: 'barrier', ...(region ? { region: region.id } : {}) },

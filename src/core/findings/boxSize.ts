@@ -1,8 +1,8 @@
 import { many } from '../catalogue';
 import { heightNeed, spaceNeed } from '../brief';
-import { proposeSize } from '../design/propose';
-import { capital, length, say } from '../units';
-import type { Finding, Rule } from './finding';
+import { proposeSize } from '../propose/propose';
+import { capital, length, message } from '../units';
+import type { Finding, Rule } from '../finding/finding';
 
 /** Too small for the animals, or standing the wrong way up. */
 export const boxSize: Rule = ({ design, animal }) => {
@@ -27,11 +27,11 @@ export const boxSize: Rule = ({ design, animal }) => {
         code: 'wrong-way-up',
         severity: 'severe',
         place,
-        what: say`The enclosure stands the wrong way up.`,
+        what: message`The enclosure stands the wrong way up.`,
         because: climbs
-          ? say`${capital(many(animal.english))} live high: they want ${length(tall)} of height, and this enclosure gives ${length(box.height)}.`
-          : say`${capital(many(animal.english))} live on the floor: they want ${length(need.width)} by ${length(need.depth)} of it.`,
-        remedies: [{ label: say`Turn it on its side`, call: { edit: 'turnEnclosure', change: {} } }],
+          ? message`${capital(many(animal.english))} live high: they want ${length(tall)} of height, and this enclosure gives ${length(box.height)}.`
+          : message`${capital(many(animal.english))} live on the floor: they want ${length(need.width)} by ${length(need.depth)} of it.`,
+        remedies: [{ label: message`Turn it on its side`, call: { edit: 'turnEnclosure', change: {} } }],
         basis,
       },
     ];
@@ -44,11 +44,11 @@ export const boxSize: Rule = ({ design, animal }) => {
   };
   const remedies: Finding['remedies'] = [
     {
-      label: say`Take ${length(larger.width)} × ${length(larger.depth)} × ${length(larger.height)}`,
+      label: message`Take ${length(larger.width)} × ${length(larger.depth)} × ${length(larger.height)}`,
       call: { edit: 'setEnclosure', change: larger },
     },
     ...(count > 1
-      ? [{ label: say`Keep one`, call: { edit: 'setCount', change: { count: 1 } } as const }]
+      ? [{ label: message`Keep one`, call: { edit: 'setCount', change: { count: 1 } } as const }]
       : []),
   ];
   return [
@@ -56,8 +56,8 @@ export const boxSize: Rule = ({ design, animal }) => {
       code: 'box-too-small',
       severity: 'severe',
       place,
-      what: say`Too small for ${count === 1 ? `a ${animal.english}` : `${count} ${many(animal.english)}`}.`,
-      because: say`${count === 1 ? 'It wants' : 'They want'} ${length(wanted.width)} × ${length(wanted.depth)} of floor and ${length(tall)} of height, ground included.`,
+      what: message`Too small for ${count === 1 ? `a ${animal.english}` : `${count} ${many(animal.english)}`}.`,
+      because: message`${count === 1 ? 'It wants' : 'They want'} ${length(wanted.width)} × ${length(wanted.depth)} of floor and ${length(tall)} of height, ground included.`,
       remedies,
       basis,
     },

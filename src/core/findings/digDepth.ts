@@ -1,7 +1,7 @@
 import { many, materialOf } from '../catalogue';
-import { allLayers } from '../design/schema';
-import { capital, length, say } from '../units';
-import type { Rule } from './finding';
+import { allLayers } from '../document/schema';
+import { capital, length, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Deep enough to dig and den in, at the deepest place. */
 export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
@@ -18,8 +18,8 @@ export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
         code: 'on-paper',
         severity: 'note',
         place: { at: 'ground' },
-        what: say`On paper until it is known to be healthy.`,
-        because: say`Droppings, mites and meals are seen at once. ${capital(many(animal.english))} want ${length(wanted)} of soil to dig in afterwards; until then give a hide they can wedge into.`,
+        what: message`On paper until it is known to be healthy.`,
+        because: message`Droppings, mites and meals are seen at once. ${capital(many(animal.english))} want ${length(wanted)} of soil to dig in afterwards; until then give a hide they can wedge into.`,
         remedies: [],
         basis: 'practice',
         otherSchool: 'Others put a captive-bred animal on soil from the first day: hiding calms it.',
@@ -32,11 +32,11 @@ export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
         code: 'too-shallow-to-dig',
         severity: 'severe',
         place: { at: 'ground' },
-        what: say`Too shallow to dig.`,
-        because: say`The soil is ${length(deepest)} at its deepest; ${many(animal.english)} want ${length(wanted)}.`,
+        what: message`Too shallow to dig.`,
+        because: message`The soil is ${length(deepest)} at its deepest; ${many(animal.english)} want ${length(wanted)}.`,
         remedies: [
           {
-            label: say`Deepen the soil to ${length(wanted)}`,
+            label: message`Deepen the soil to ${length(wanted)}`,
             call: { edit: 'setSoilDepth', change: { deepest: wanted } },
           },
         ],
@@ -49,8 +49,8 @@ export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
       code: 'deep-enough-to-dig',
       severity: 'fine',
       place: { at: 'ground' },
-      what: say`Deep enough to dig.`,
-      because: say`${length(deepest)} of soil at its deepest; ${many(animal.english)} want ${length(wanted)}.`,
+      what: message`Deep enough to dig.`,
+      because: message`${length(deepest)} of soil at its deepest; ${many(animal.english)} want ${length(wanted)}.`,
       remedies: [],
       basis,
     },

@@ -1,6 +1,6 @@
 import { materialOf, materialsFor } from '../catalogue';
-import { length, say } from '../units';
-import type { Rule } from './finding';
+import { length, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Beads smaller than the drain run into it. */
 export const drainBore: Rule = ({ design, catalogue }) => {
@@ -17,18 +17,18 @@ export const drainBore: Rule = ({ design, catalogue }) => {
       code: 'beads-in-the-drain',
       severity: 'look',
       place: { at: 'layer', layer: bed.id },
-      what: say`Beads would run into the drain.`,
-      because: say`The smallest are ${length(smallest)} across, the drain is ${length(bore)} wide.`,
+      what: message`Beads would run into the drain.`,
+      because: message`The smallest are ${length(smallest)} across, the drain is ${length(bore)} wide.`,
       remedies: [
         ...(larger
           ? [
               {
-                label: say`Use ${larger.name.toLowerCase()}`,
+                label: message`Use ${larger.name.toLowerCase()}`,
                 call: { edit: 'setLayerMaterial', change: { layer: bed.id, material: larger.id } } as const,
               },
             ]
           : []),
-        { label: say`Put a strainer over the drain` },
+        { label: message`Put a strainer over the drain` },
       ],
       basis: 'computed',
     },

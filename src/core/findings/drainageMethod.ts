@@ -1,6 +1,6 @@
 import { many } from '../catalogue';
-import { say } from '../units';
-import type { Rule } from './finding';
+import { message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Drainage under a wet box, none under a dry or temperate one; both schools are named. */
 export const drainageMethod: Rule = ({ design, animal }) => {
@@ -13,15 +13,15 @@ export const drainageMethod: Rule = ({ design, animal }) => {
         code: 'drainage-missing',
         severity: 'severe',
         place: { at: 'ground' },
-        what: say`Nothing drains this wet enclosure.`,
-        because: say`What is misted for ${many(animal.english)} gathers in the lowest soil and turns it sour.`,
+        what: message`Nothing drains this wet enclosure.`,
+        because: message`What is misted for ${many(animal.english)} gathers in the lowest soil and turns it sour.`,
         remedies: [
           {
-            label: say`Lay a clay-pebble layer`,
+            label: message`Lay a clay-pebble layer`,
             call: { edit: 'setMethod', change: { method: 'bead-bed' } },
           },
           {
-            label: say`Stand it on a raised panel`,
+            label: message`Stand it on a raised panel`,
             call: { edit: 'setMethod', change: { method: 'raised-panel' } },
           },
         ],
@@ -36,10 +36,10 @@ export const drainageMethod: Rule = ({ design, animal }) => {
         code: 'drainage-unwanted',
         severity: 'look',
         place: { at: 'ground' },
-        what: say`This species wants no water under it.`,
-        because: say`Standing water under ${many(animal.english)} keeps the air wet: scale and lung trouble follow.`,
+        what: message`This species wants no water under it.`,
+        because: message`Standing water under ${many(animal.english)} keeps the air wet: scale and lung trouble follow.`,
         remedies: [
-          { label: say`Take the drainage out`, call: { edit: 'setMethod', change: { method: 'none' } } },
+          { label: message`Take the drainage out`, call: { edit: 'setMethod', change: { method: 'none' } } },
         ],
         basis: 'practice',
         otherSchool: 'Others drain every planted enclosure, keep the bed dry, and water only the plants.',

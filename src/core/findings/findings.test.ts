@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../assess';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
-import { METRIC, tell, US, type UnitPrefs } from '../units';
+import { applyEdit, type EditCall } from '../edits';
+import { proposeDesign } from '../propose';
+import { type Design } from '../document';
+import { METRIC, formatMessage, US, type UnitPrefs } from '../units';
 
 const FROG = 'dendrobates-tinctorius';
 const SMALL_FROG = 'ranitomeya-imitator';
@@ -27,8 +29,8 @@ const build = (animal: string | null, ...calls: EditCall[]): Design =>
 /** What a finding says, in words; undefined where it is not raised. */
 function said(design: Design, code: string, prefs: UnitPrefs = METRIC) {
   const found = assess(design, catalogue).findings.find((it) => it.code === code);
-  const words = (it: Parameters<typeof tell>[0]): string =>
-    tell(it, { prefs, locale: 'en' }).replaceAll('\u00a0', ' ');
+  const words = (it: Parameters<typeof formatMessage>[0]): string =>
+    formatMessage(it, { prefs, locale: 'en' }).replaceAll('\u00a0', ' ');
   return found && { ...found, what: words(found.what), because: words(found.because) };
 }
 const outline = (x: number, y: number, width: number, depth: number): EditCall => ({
@@ -92,7 +94,7 @@ describe('a panel', () => {
     const above = result.layers.slice(bed + 1).reduce((sum, it) => sum + it.wetMass, 0);
     expect(said(design, 'panel-unrated')?.what).toBe(`The panel carries ${above.toFixed(1)} kg, wet.`);
     const perArea = above / 0.27;
-    expect(said(design, 'panel-unrated')?.because).toContain(`${perArea.toFixed(1)} kg to the square metre`);
+    expect(said(design, 'panel-unrated')?.because).toContain(`${perArea.toFixed(1)} kg/m²`);
     expect(said(design, 'panel-unrated')?.because).toContain(
       `${(above / 20).toFixed(2)} kg on each of 20 legs`,
     );
@@ -216,7 +218,7 @@ describe('regions and what is shared under them', () => {
       catalogue,
     );
     const found = assess(muddy, catalogue).findings.find((it) => it.code === 'soil-airless')!;
-    expect(tell(found.what, { prefs: METRIC })).toMatch(/^Den: the lowest/);
+    expect(formatMessage(found.what, { prefs: METRIC })).toMatch(/^Den: the lowest/);
     expect(found.place).toEqual({ at: 'layer', layer: soil.id });
     const mended = applyEdit(muddy, found.remedies[0]!.call!, catalogue);
     expect(assess(mended, catalogue).findings.some((it) => it.code === 'soil-airless')).toBe(false);

@@ -1,8 +1,6 @@
 import { FLOOR_DESIGN } from '../enclosure/loads';
-import { mass, say } from '../units';
-import type { Finding, Rule } from './finding';
-
-const kilonewtons = (pascal: number): string => (pascal / 1000).toFixed(1);
+import { mass, message, pressure } from '../units';
+import type { Finding, Rule } from '../finding/finding';
 
 /** What the stand is rated for, and what the floor of a dwelling is designed for. */
 export const floorLoad: Rule = ({ design, loads, standingMass }) => {
@@ -16,8 +14,8 @@ export const floorLoad: Rule = ({ design, loads, standingMass }) => {
             code: 'stand-overloaded',
             severity: 'severe',
             place,
-            what: say`The stand is rated for less than this weighs.`,
-            because: say`Standing it weighs ${mass(standingMass)}; the stand is rated for ${mass(standRating)}. Wood, plants, lamps and people leaning on it come on top.`,
+            what: message`The stand is rated for less than this weighs.`,
+            because: message`Standing it weighs ${mass(standingMass)}; the stand is rated for ${mass(standRating)}. Wood, plants, lamps and people leaning on it come on top.`,
             remedies: [],
             basis: 'computed',
           }
@@ -25,8 +23,8 @@ export const floorLoad: Rule = ({ design, loads, standingMass }) => {
             code: 'stand-carries',
             severity: 'fine',
             place,
-            what: say`The stand carries it.`,
-            because: say`${mass(standingMass)} of the ${mass(standRating)} it is rated for.`,
+            what: message`The stand carries it.`,
+            because: message`${mass(standingMass)} of the ${mass(standRating)} it is rated for.`,
             remedies: [],
             basis: 'computed',
           },
@@ -37,8 +35,8 @@ export const floorLoad: Rule = ({ design, loads, standingMass }) => {
       code: 'floor-pressure',
       severity: 'note',
       place,
-      what: say`It presses ${kilonewtons(loads.pressure)} kN/m² where it stands.`,
-      because: say`Floors of dwellings are commonly designed for 1.5 to 2.0 kN/m² (EN 1991-1-1, table 6.2), spread over the whole room. One enclosure is rarely a worry; for several, or an old floor, ask the owner or a structural engineer.`,
+      what: message`It presses ${pressure(loads.pressure)} where it stands.`,
+      because: message`Floors of dwellings are commonly designed for ${pressure(1500)} to ${pressure(2000)} (EN 1991-1-1, table 6.2), spread over the whole room. One enclosure is rarely a worry; for several, or an old floor, ask the owner or a structural engineer.`,
       remedies: [],
       // The standard is published; its figures were not looked up again.
       basis: 'memory',

@@ -1,6 +1,6 @@
 import { many } from '../catalogue';
-import { length, say } from '../units';
-import type { Finding, Rule } from './finding';
+import { length, message } from '../units';
+import type { Finding, Rule } from '../finding/finding';
 
 /** The ground must leave room over it: for the animal where it is known, otherwise half the box. */
 export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: deepest }) => {
@@ -14,13 +14,13 @@ export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: de
     fitting >= least
       ? [
           {
-            label: say`Bring the soil down to ${length(fitting)}`,
+            label: message`Bring the soil down to ${length(fitting)}`,
             call: { edit: 'setSoilDepth', change: { deepest: fitting } } as const,
           },
         ]
       : [
           {
-            label: say`Take an enclosure ${length(top + wanted)} high`,
+            label: message`Take an enclosure ${length(top + wanted)} high`,
             call: {
               edit: 'setEnclosure',
               change: { height: Math.ceil((top + wanted) * 100) / 100 },
@@ -34,8 +34,8 @@ export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: de
         ...shared,
         code: 'higher-than-the-box',
         severity: 'severe',
-        what: say`The ground is higher than the enclosure.`,
-        because: say`It stands ${length(top)} at its highest, in an enclosure ${length(design.enclosure.height)} high.`,
+        what: message`The ground is higher than the enclosure.`,
+        because: message`It stands ${length(top)} at its highest, in an enclosure ${length(design.enclosure.height)} high.`,
         basis: 'computed',
       },
     ];
@@ -45,10 +45,10 @@ export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: de
       ...shared,
       code: 'too-deep-for-the-box',
       severity: 'look',
-      what: say`The ground takes up too much of the enclosure.`,
+      what: message`The ground takes up too much of the enclosure.`,
       because: animal
-        ? say`${length(left)} are left above it; ${many(animal.english)} want ${length(wanted)} to move in.`
-        : say`${length(left)} are left above it, less than half the enclosure.`,
+        ? message`${length(left)} are left above it; ${many(animal.english)} want ${length(wanted)} to move in.`
+        : message`${length(left)} are left above it, less than half the enclosure.`,
       basis: animal?.space.basis ?? 'practice',
     },
   ];

@@ -1,7 +1,7 @@
-import type { Corners } from '../design/schema';
+import type { Corners } from '../document/schema';
 import type { LayerResult } from '../ground/layers';
-import { length, say, tank } from '../units';
-import type { Rule } from './finding';
+import { length, message, tank } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Water that is kept must stay this far under the barrier, m (common practice). */
 export const LEAST_FREEBOARD = 0.01;
@@ -23,13 +23,13 @@ export const freeboard: Rule = ({ design, drainage, layers }) => {
     ...(safe > 0
       ? [
           {
-            label: say`Keep ${length(safe)} of water`,
+            label: message`Keep ${length(safe)} of water`,
             call: { edit: 'setWaterDepth', change: { depth: safe } } as const,
           },
         ]
       : []),
     {
-      label: say`Raise the bed to ${length(deeper)}`,
+      label: message`Raise the bed to ${length(deeper)}`,
       call: {
         edit: 'setThickness',
         change: {
@@ -47,8 +47,8 @@ export const freeboard: Rule = ({ design, drainage, layers }) => {
         code: 'barrier-in-water',
         severity: 'severe',
         place,
-        what: say`The barrier stands in water.`,
-        because: say`Water is kept ${length(waterDepth)} deep, and the bed is ${length(drainage.depth)} at its thinnest. Soil that touches water stays sodden.`,
+        what: message`The barrier stands in water.`,
+        because: message`Water is kept ${length(waterDepth)} deep, and the bed is ${length(drainage.depth)} at its thinnest. Soil that touches water stays sodden.`,
         remedies,
         basis: 'computed',
       },
@@ -60,8 +60,8 @@ export const freeboard: Rule = ({ design, drainage, layers }) => {
         code: 'freeboard-low',
         severity: 'look',
         place,
-        what: say`The water comes within ${length(drainage.freeboard)} of the barrier.`,
-        because: say`Another ${tank(drainage.capacity - drainage.held)} and it touches. Keep ${length(LEAST_FREEBOARD)} clear.`,
+        what: message`The water comes within ${length(drainage.freeboard)} of the barrier.`,
+        because: message`Another ${tank(drainage.capacity - drainage.held)} and it touches. Keep ${length(LEAST_FREEBOARD)} clear.`,
         remedies,
         basis: 'practice',
       },
@@ -73,13 +73,13 @@ export const freeboard: Rule = ({ design, drainage, layers }) => {
         code: 'bed-dry',
         severity: 'note',
         place,
-        what: say`The bed is kept dry.`,
-        because: say`A little water in it feeds the air and the bacteria; wet enclosures keep 1 to 1.5 cm.`,
+        what: message`The bed is kept dry.`,
+        because: message`A little water in it feeds the air and the bacteria; wet enclosures keep ${length(0.01)} to ${length(0.015)}.`,
         remedies:
           drainage.depth >= 0.025
             ? [
                 {
-                  label: say`Keep ${length(0.012)} of water`,
+                  label: message`Keep ${length(0.012)} of water`,
                   call: { edit: 'setWaterDepth', change: { depth: 0.012 } },
                 },
               ]
@@ -93,8 +93,8 @@ export const freeboard: Rule = ({ design, drainage, layers }) => {
       code: 'freeboard-fine',
       severity: 'fine',
       place,
-      what: say`The water stays clear of the soil.`,
-      because: say`${length(drainage.freeboard)} under the barrier; ${tank(drainage.capacity - drainage.held)} more would reach it.`,
+      what: message`The water stays clear of the soil.`,
+      because: message`${length(drainage.freeboard)} under the barrier; ${tank(drainage.capacity - drainage.held)} more would reach it.`,
       remedies: [],
       basis: 'computed',
     },

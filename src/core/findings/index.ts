@@ -12,10 +12,12 @@ import {
   nightLight,
   nothingFitted,
   soilUnwatered,
-  ultraviolet,
   waterKind,
 } from './climate/fittings';
+import { ultraviolet } from './climate/ultraviolet';
+import { hungLamps } from './climate/hung';
 import { digDepth } from './digDepth';
+import { drainageMaterial } from './drainageMaterial';
 import { drainageMethod } from './drainageMethod';
 import { drainBore } from './drainBore';
 import { freeboard } from './freeboard';
@@ -40,9 +42,9 @@ import { unknownMaterial } from './unknownMaterial';
 import { waterAgainstGlass } from './waterAgainstGlass';
 import { waterOutlet } from './waterOutlet';
 import { watertight } from './watertight';
-import type { Finding, Looked, Rule, Severity } from './finding';
+import type { Finding, RuleContext, Rule, Severity } from '../finding/finding';
 
-export type { Finding, Looked, Severity } from './finding';
+export type { Finding, RuleContext, Severity } from '../finding/finding';
 export { ONE_PERSON, TWO_PEOPLE } from './lifting';
 export { mixOutside } from './mixOutside';
 
@@ -52,6 +54,7 @@ const RULES: readonly Rule[] = [
   digDepth,
   freeHeight,
   drainageMethod,
+  drainageMaterial,
   freeboard,
   airless,
   watertight,
@@ -88,6 +91,7 @@ const RULES: readonly Rule[] = [
   heaterHeld,
   matUnderSoil,
   lampClear,
+  hungLamps,
   ultraviolet,
   mistDriven,
   soilUnwatered,
@@ -112,6 +116,6 @@ const RULES: readonly Rule[] = [
 const RANK: Record<Severity, number> = { severe: 0, look: 1, note: 2, fine: 3 };
 
 /** Every rule, the gravest findings first, otherwise in the order of the rules. */
-export function judge(looked: Looked): readonly Finding[] {
+export function judge(looked: RuleContext): readonly Finding[] {
   return RULES.flatMap((rule) => rule(looked)).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }

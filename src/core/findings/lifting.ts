@@ -1,5 +1,5 @@
-import { mass, say } from '../units';
-import type { Rule } from './finding';
+import { mass, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /**
  * What one person and two people lift, kg: 25 close to the body at waist height; a team of two manages two thirds
@@ -19,8 +19,8 @@ export const lifting: Rule = ({ design, emptyMass, standingMass }) => {
         code: 'empty-too-heavy',
         severity: 'look',
         place,
-        what: say`Even empty, it is more than two people lift.`,
-        because: say`${mass(emptyMass)} empty and ${mass(standingMass)} standing. Get more hands or a trolley, and see that stand and floor are rated for it.`,
+        what: message`Even empty, it is more than two people lift.`,
+        because: message`${mass(emptyMass)} empty and ${mass(standingMass)} standing. Get more hands or a trolley, and see that stand and floor are rated for it.`,
         remedies: [],
         basis: 'published',
         source,
@@ -33,8 +33,8 @@ export const lifting: Rule = ({ design, emptyMass, standingMass }) => {
         code: 'standing-too-heavy',
         severity: 'note',
         place,
-        what: say`Build it where it will stand.`,
-        because: say`${mass(emptyMass)} empty${emptyMass > ONE_PERSON ? ', two people' : ''}; ${mass(standingMass)} standing, more than two people lift. Stand and floor must be rated for it.`,
+        what: message`Build it where it will stand.`,
+        because: message`${mass(emptyMass)} empty${emptyMass > ONE_PERSON ? ', two people' : ''}; ${mass(standingMass)} standing, more than two people lift. Stand and floor must be rated for it.`,
         remedies: [],
         basis: 'published',
         source,

@@ -1,6 +1,6 @@
-import { allLayers } from '../design/schema';
-import { say } from '../units';
-import type { Rule } from './finding';
+import { allLayers } from '../document/schema';
+import { message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Leaf litter is what gets forgotten until the end, and what the crew lives on. */
 export const litterForgotten: Rule = ({ design, animal }) => {
@@ -15,11 +15,11 @@ export const litterForgotten: Rule = ({ design, animal }) => {
       code: 'litter-forgotten',
       severity: 'look',
       place: { at: 'ground' },
-      what: say`No leaf litter.`,
-      because: say`The crew eats it and hides in it, and it keeps the soil from drying out.`,
+      what: message`No leaf litter.`,
+      because: message`The crew eats it and hides in it, and it keeps the soil from drying out.`,
       remedies: [
         {
-          label: say`Add leaf litter`,
+          label: message`Add leaf litter`,
           call: { edit: 'addLayer', change: { kind: 'litter', ...(land ? { region: land } : {}) } },
         },
       ],

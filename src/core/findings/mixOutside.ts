@@ -1,10 +1,10 @@
 import type { Catalogue } from '../catalogue';
-import type { Mix } from '../design/schema';
+import type { Mix } from '../document/schema';
 import { MEDIUM_RANGES, POROMETER } from '../ground/mediumRanges';
 import { capacityOf, placedShares, propertiesOf } from '../mixing/properties';
 import { stateOf, type Family } from '../mixing/targets';
-import { length, percent, say, type Said } from '../units';
-import type { Finding } from './finding';
+import { length, percent, message, type Message } from '../units';
+import type { Finding } from '../finding/finding';
 
 /**
  * Air and water of a mix against what nurseries grow in (Yeager et al.), in a vessel as tall as theirs. Ground for
@@ -14,7 +14,7 @@ export function mixOutside(mix: Mix, family: Family, catalogue: Catalogue): Find
   const { air, capacity } = propertiesOf(mix, catalogue);
   if (air === undefined || capacity === undefined) return [];
   const found: Finding[] = [];
-  const add = (code: string, what: Said, because: Said): void => {
+  const add = (code: string, what: Message, because: Message): void => {
     found.push({
       code,
       severity: 'note',
@@ -32,35 +32,35 @@ export function mixOutside(mix: Mix, family: Family, catalogue: Catalogue): Find
   if (at(air) < MEDIUM_RANGES.air.low) {
     add(
       'mix-little-air',
-      say`Once drained it holds ${percent(air)} of air; nurseries grow in ${percent(MEDIUM_RANGES.air.low)} to ${percent(MEDIUM_RANGES.air.high)}.`,
+      message`Once drained it holds ${percent(air)} of air; nurseries grow in ${percent(MEDIUM_RANGES.air.low)} to ${percent(MEDIUM_RANGES.air.high)}.`,
       dry
-        ? say`${wettest(mix, catalogue)} fill their pores when they are soaked. Ground like this is moistened by hand and never watered through: do not lay it over a bed that floods.`
-        : say`${wettest(mix, catalogue)} keep their pores full for ${length(POROMETER)} and more over an open bed. Lay it over a coarser mix, or deep enough that roots have the upper part.`,
+        ? message`${wettest(mix, catalogue)} fill their pores when they are soaked. Ground like this is moistened by hand and never watered through: do not lay it over a bed that floods.`
+        : message`${wettest(mix, catalogue)} keep their pores full for ${length(POROMETER)} and more over an open bed. Lay it over a coarser mix, or deep enough that roots have the upper part.`,
     );
   }
   if (at(air) > MEDIUM_RANGES.air.high) {
     add(
       'mix-much-air',
-      say`Once drained it holds ${percent(air)} of air; nurseries stay below ${percent(MEDIUM_RANGES.air.high)}.`,
-      say`${driest(mix, catalogue)} let water through. It never sours, even shallow over a bed, and dries sooner: it wants water oftener.`,
+      message`Once drained it holds ${percent(air)} of air; nurseries stay below ${percent(MEDIUM_RANGES.air.high)}.`,
+      message`${driest(mix, catalogue)} let water through. It never sours, even shallow over a bed, and dries sooner: it wants water oftener.`,
     );
   }
   if (at(capacity) < MEDIUM_RANGES.capacity.low) {
     add(
       'mix-little-water',
-      say`Once drained it keeps ${percent(capacity)} of water; nurseries want ${percent(MEDIUM_RANGES.capacity.low)} at least.`,
+      message`Once drained it keeps ${percent(capacity)} of water; nurseries want ${percent(MEDIUM_RANGES.capacity.low)} at least.`,
       dry
-        ? say`${driest(mix, catalogue)} have few pores for it. Dry ground should keep little.`
-        : say`${driest(mix, catalogue)} have few pores for it. As a lower layer that is no fault; on top it dries sooner.`,
+        ? message`${driest(mix, catalogue)} have few pores for it. Dry ground should keep little.`
+        : message`${driest(mix, catalogue)} have few pores for it. As a lower layer that is no fault; on top it dries sooner.`,
     );
   }
   if (at(capacity) > MEDIUM_RANGES.capacity.high) {
     add(
       'mix-much-water',
-      say`Once drained it keeps ${percent(capacity)} of water; nurseries stay below ${percent(MEDIUM_RANGES.capacity.high)}.`,
+      message`Once drained it keeps ${percent(capacity)} of water; nurseries stay below ${percent(MEDIUM_RANGES.capacity.high)}.`,
       dry
-        ? say`${wettest(mix, catalogue)} would keep it if they were soaked. Moisten this ground by hand, little at a time.`
-        : say`${wettest(mix, catalogue)} hold on to it: good for what lives damp, bad for roots in a shallow bed. Water it less often.`,
+        ? message`${wettest(mix, catalogue)} would keep it if they were soaked. Moisten this ground by hand, little at a time.`
+        : message`${wettest(mix, catalogue)} hold on to it: good for what lives damp, bad for roots in a shallow bed. Water it less often.`,
     );
   }
   return found;

@@ -1,13 +1,13 @@
-import { materialOf } from '../catalogue';
+import { bedOfMaterial, materialOf } from '../catalogue';
 import { legsUnder } from '../ground/panel';
-import { length, mass, say } from '../units';
-import type { Finding, Rule } from './finding';
+import { length, mass, message, areal } from '../units';
+import type { Finding, Rule } from '../finding/finding';
 
 /** What lies on a raised panel, against what its sheet is rated for, and how many legs carry it. */
 export const panelLoad: Rule = ({ ground, design, catalogue }) =>
   ground.layers.flatMap((bed): Finding[] => {
     if (bed.layer.kind !== 'drainage' || bed.area <= 0) return [];
-    if (!materialOf(catalogue, bed.layer.material).roles.includes('raised-panel')) return [];
+    if (!bedOfMaterial(materialOf(catalogue, bed.layer.material))?.legs) return [];
     const { panel } = design.ground;
     // What lies above it, over each part of the floor it runs under, by the share of itself that lies there.
     const above = ground.parts
@@ -25,11 +25,11 @@ export const panelLoad: Rule = ({ ground, design, catalogue }) =>
           code: 'panel-overloaded',
           severity: 'severe' as const,
           place,
-          what: say`The panel carries more than it is rated for.`,
-          because: say`Wet, ${mass(load)} lie on each square metre; it is rated for ${mass(panel.rating)} between legs ${length(panel.spacing)} apart.`,
+          what: message`The panel carries more than it is rated for.`,
+          because: message`Wet, ${areal(load)} lie on it; it is rated for ${areal(panel.rating)} between legs ${length(panel.spacing)} apart.`,
           remedies: [
-            { label: say`Set the legs closer and ask its maker for the rating` },
-            { label: say`Lay less soil on it` },
+            { label: message`Set the legs closer and ask its maker for the rating` },
+            { label: message`Lay less soil on it` },
           ],
           basis: 'computed' as const,
         },
@@ -40,8 +40,8 @@ export const panelLoad: Rule = ({ ground, design, catalogue }) =>
         code: panel.rating === null ? 'panel-unrated' : 'panel-carries',
         severity: panel.rating === null ? ('note' as const) : ('fine' as const),
         place,
-        what: say`The panel carries ${mass(above)}, wet.`,
-        because: say`${mass(load)} to the square metre, ${mass(above / legs.count)} on each of ${legs.count} legs${panel.rating === null ? '. Write down what the sheet is rated for, and it is checked' : ''}.`,
+        what: message`The panel carries ${mass(above)}, wet.`,
+        because: message`${areal(load)}, ${mass(above / legs.count)} on each of ${legs.count} legs${panel.rating === null ? '. Write down what the sheet is rated for, and it is checked' : ''}.`,
         remedies: [],
         basis: 'computed' as const,
         routine: true as const,

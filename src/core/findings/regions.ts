@@ -1,7 +1,7 @@
 import { many } from '../catalogue';
-import type { Point } from '../design/schema';
-import { length, percent, say, tank } from '../units';
-import type { Finding, Looked, Rule } from './finding';
+import type { Point } from '../document/schema';
+import { length, percent, message, tank } from '../units';
+import type { Finding, RuleContext, Rule } from '../finding/finding';
 
 /** Small frogs drown in more than this, m (common practice). */
 const SMALL_FROG_WATER = 0.015;
@@ -17,11 +17,11 @@ export const regions: Rule = (looked) => [
         code: 'region-hidden',
         severity: 'note' as const,
         place: { at: 'region' as const, region: region.id },
-        what: say`${region.name} lies wholly under other regions.`,
-        because: say`A later region covers an earlier one; nothing of it is counted.`,
+        what: message`${region.name} lies wholly under other regions.`,
+        because: message`A later region covers an earlier one; nothing of it is counted.`,
         remedies: [
           {
-            label: say`Lay it over the next`,
+            label: message`Lay it over the next`,
             call: { edit: 'orderRegion' as const, change: { region: region.id, by: 1 as const } },
           },
         ],
@@ -33,8 +33,8 @@ export const regions: Rule = (looked) => [
 ];
 
 function waterOf(
-  { design, animal }: Looked,
-  { region, stack }: Looked['ground']['parts'][number],
+  { design, animal }: RuleContext,
+  { region, stack }: RuleContext['ground']['parts'][number],
 ): Finding[] {
   const water = stack.find((it) => it.layer.kind === 'water');
   if (water?.layer.kind !== 'water') return [];
@@ -50,8 +50,8 @@ function waterOf(
       code: 'pool-too-deep',
       severity: 'look',
       place,
-      what: say`The water is deep for so small a frog.`,
-      because: say`It stands ${length(deepest)} deep; ${many(animal.english)} are safe in about ${length(0.01)}. Otherwise give them a way out at every edge.`,
+      what: message`The water is deep for so small a frog.`,
+      because: message`It stands ${length(deepest)} deep; ${many(animal.english)} are safe in about ${length(0.01)}. Otherwise give them a way out at every edge.`,
       remedies: [],
       basis: 'practice',
     });
@@ -62,11 +62,11 @@ function waterOf(
       code: 'pool-wants-a-bowl',
       severity: 'note',
       place,
-      what: say`This pool stands by itself and wants a bowl or a liner.`,
-      because: say`Its ${tank(water.placed)} are kept at ${length(water.layer.level)}, apart from the ${length(design.ground.waterDepth)} in the bed. Without a bowl they run into it.`,
+      what: message`This pool stands by itself and wants a bowl or a liner.`,
+      because: message`Its ${tank(water.placed)} are kept at ${length(water.layer.level)}, apart from the ${length(design.ground.waterDepth)} in the bed. Without a bowl they run into it.`,
       remedies: [
         {
-          label: say`Let it stand as high as the bed`,
+          label: message`Let it stand as high as the bed`,
           call: { edit: 'setWaterLevel', change: { layer: water.layer.id, level: null } },
         },
       ],
@@ -78,8 +78,8 @@ function waterOf(
       code: 'pool-edge',
       severity: 'note',
       place,
-      what: say`The ground beside the pool must be held back.`,
-      because: say`Its edge runs ${length(shore)} through the soil: stone, cork or a strip of liner keeps the soil out of ${tank(water.placed)} of water.`,
+      what: message`The ground beside the pool must be held back.`,
+      because: message`Its edge runs ${length(shore)} through the soil: stone, cork or a strip of liner keeps the soil out of ${tank(water.placed)} of water.`,
       remedies: [],
       basis: 'practice',
     });
@@ -88,7 +88,7 @@ function waterOf(
 }
 
 /** Length of an outline that does not run along a wall, m. */
-function shoreOf({ enclosure }: Looked['design'], outline: readonly Point[]): number {
+function shoreOf({ enclosure }: RuleContext['design'], outline: readonly Point[]): number {
   const { width, depth } = enclosure;
   const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-3;
   return outline.reduce((sum, a, index) => {
@@ -114,9 +114,9 @@ export const sunkTooLarge: Rule = ({ layers, design }) =>
         place: { at: 'layer' as const, layer: it.layer.id },
         what:
           wanted > it.gross
-            ? say`More is sunk in this layer than it holds.`
-            : say`Most of this layer is what is sunk in it.`,
-        because: say`The pieces displace ${tank(wanted)}, ${percent(wanted / Math.max(it.gross, 1e-9))} of its ${tank(it.gross)}. Check their sunk volume: only what lies below the surface counts.`,
+            ? message`More is sunk in this layer than it holds.`
+            : message`Most of this layer is what is sunk in it.`,
+        because: message`The pieces displace ${tank(wanted)}, ${percent(wanted / Math.max(it.gross, 1e-9))} of its ${tank(it.gross)}. Check their sunk volume: only what lies below the surface counts.`,
         remedies: [],
         basis: 'computed' as const,
       },

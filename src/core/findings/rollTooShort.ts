@@ -1,5 +1,5 @@
-import { length, say } from '../units';
-import type { Rule } from './finding';
+import { length, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** A barrier no roll on offer is long enough for. */
 export const rollTooShort: Rule = ({ lists }) =>
@@ -11,8 +11,8 @@ export const rollTooShort: Rule = ({ lists }) =>
             code: 'roll-too-short',
             severity: 'look' as const,
             place: { at: 'layer' as const, layer: item.layer },
-            what: say`No roll on offer is long enough.`,
-            because: say`The barrier is cut ${length(item.width)} × ${length(item.depth)}, and strips are not pieced lengthwise. It is missing from the buying list.`,
+            what: message`No roll on offer is long enough.`,
+            because: message`The barrier is cut ${length(item.width)} × ${length(item.depth)}, and strips are not pieced lengthwise. It is missing from the buying list.`,
             remedies: [],
             basis: 'computed' as const,
           },

@@ -1,5 +1,5 @@
-import { say } from '../units';
-import type { Rule } from './finding';
+import { message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Bare wood under moist ground. */
 export const timberUnsealed: Rule = ({ design, highest }) => {
@@ -10,14 +10,17 @@ export const timberUnsealed: Rule = ({ design, highest }) => {
       code: 'timber-unsealed',
       severity: 'look',
       place: { at: 'enclosure' },
-      what: say`Bare wood lies against moist ground.`,
-      because: say`It swells, moulds and lets the ${build === 'walk-in' ? 'wall' : 'floor'} rot out. Resin makes it watertight; varnish keeps splashes out; a liner does both and can be replaced.`,
+      what: message`Bare wood lies against moist ground.`,
+      because: message`It swells, moulds and lets the ${build === 'walk-in' ? 'wall' : 'floor'} rot out. Resin makes it watertight; varnish keeps splashes out; a liner does both and can be replaced.`,
       remedies: [
         {
-          label: say`Seal it with resin`,
+          label: message`Seal it with resin`,
           call: { edit: 'setEnclosure', change: { made: { ...made, seal: 'epoxy' } } },
         },
-        { label: say`Line it`, call: { edit: 'setEnclosure', change: { made: { ...made, seal: 'liner' } } } },
+        {
+          label: message`Line it`,
+          call: { edit: 'setEnclosure', change: { made: { ...made, seal: 'liner' } } },
+        },
       ],
       basis: 'practice',
     },

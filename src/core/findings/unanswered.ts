@@ -1,5 +1,5 @@
-import { say } from '../units';
-import type { Finding, Rule } from './finding';
+import { message, temperature } from '../units';
+import type { Finding, Rule } from '../finding/finding';
 
 /** What was answered with “do not know yet”, and what was taken instead. */
 export const unanswered: Rule = ({ design, animal, room }) => {
@@ -9,8 +9,8 @@ export const unanswered: Rule = ({ design, animal, room }) => {
       code: 'animal-open',
       severity: 'note',
       place: { at: 'brief' },
-      what: say`No animal chosen yet.`,
-      because: say`The ground is drained and planted: such an enclosure can be kept dry later, an undrained one never wet.`,
+      what: message`No animal chosen yet.`,
+      because: message`The ground is drained and planted: such an enclosure can be kept dry later, an undrained one never wet.`,
       remedies: [],
       basis: 'practice',
     });
@@ -19,8 +19,8 @@ export const unanswered: Rule = ({ design, animal, room }) => {
       code: 'animal-unknown',
       severity: 'look',
       place: { at: 'brief' },
-      what: say`“${design.brief.animal}” is not in the catalogue.`,
-      because: say`Nothing can be said about what it needs. Choose a species that is.`,
+      what: message`“${design.brief.animal}” is not in the catalogue.`,
+      because: message`Nothing can be said about what it needs. Choose a species that is.`,
       remedies: [],
       basis: 'computed',
     });
@@ -30,8 +30,8 @@ export const unanswered: Rule = ({ design, animal, room }) => {
       code: 'room-open',
       severity: 'note',
       place: { at: 'brief' },
-      what: say`The room is not known yet.`,
-      because: say`A middling one is taken, 21 °C and 50 %. A reading over a few days tells better.`,
+      what: message`The room is not known yet.`,
+      because: message`A middling one is taken, ${temperature(21)} and 50 %. A reading over a few days tells better.`,
       remedies: [],
       basis: 'practice',
     });

@@ -1,8 +1,8 @@
 import { findMaterial } from '../catalogue';
-import { allLayers } from '../design/schema';
+import { allLayers } from '../document/schema';
 import { materialsIn } from '../ground/layers';
-import { say } from '../units';
-import type { Rule } from './finding';
+import { message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** A material this catalogue does not hold counts for nothing: say so rather than guess. */
 export const unknownMaterial: Rule = ({ design, catalogue }) =>
@@ -13,8 +13,8 @@ export const unknownMaterial: Rule = ({ design, catalogue }) =>
         code: 'material-unknown',
         severity: 'severe' as const,
         place: { at: 'layer' as const, layer: layer.id },
-        what: say`“${id}” is not in the catalogue.`,
-        because: say`Its mass, its water and its price are left out of every sum. Choose another material for it.`,
+        what: message`“${id}” is not in the catalogue.`,
+        because: message`Its mass, its water and its price are left out of every sum. Choose another material for it.`,
         remedies: [],
         basis: 'computed' as const,
       })),

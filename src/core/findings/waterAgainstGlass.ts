@@ -1,5 +1,5 @@
-import { length, say } from '../units';
-import type { Rule } from './finding';
+import { length, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Under this, water asks nothing of a pane worth telling, m. */
 const SHALLOW = 0.05;
@@ -12,7 +12,7 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
   const millimetres = Math.ceil(panes.neededFlooded * 1000) / 1000;
   const remedies = [
     {
-      label: say`Take panes of ${length(millimetres)}`,
+      label: message`Take panes of ${length(millimetres)}`,
       call: { edit: 'setEnclosure', change: { wallThickness: millimetres } } as const,
     },
   ];
@@ -22,8 +22,8 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
         code: 'panes-too-thin',
         severity: 'severe',
         place,
-        what: say`The panes are too thin for this water.`,
-        because: say`${length(panes.kept)} of water ask for ${length(panes.neededKept)} by calculation; they are ${length(wallThickness)}. This is a check only: the maker’s rating decides.`,
+        what: message`The panes are too thin for this water.`,
+        because: message`${length(panes.kept)} of water ask for ${length(panes.neededKept)} by calculation; they are ${length(wallThickness)}. This is a check only: the maker’s rating decides.`,
         remedies,
         basis: 'memory',
       },
@@ -35,8 +35,8 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
         code: 'panes-thin-when-flooded',
         severity: 'look',
         place,
-        what: say`Flooded to the brim, the panes are too thin.`,
-        because: say`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)} of glass; it has ${length(wallThickness)}. The maker’s rating decides.`,
+        what: message`Flooded to the brim, the panes are too thin.`,
+        because: message`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)} of glass; it has ${length(wallThickness)}. The maker’s rating decides.`,
         remedies,
         basis: 'memory',
       },
@@ -47,8 +47,8 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
       code: 'panes-hold',
       severity: 'fine',
       place,
-      what: say`By calculation the panes hold the water.`,
-      because: say`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)}; the panes are ${length(wallThickness)}. A check only: the maker’s rating decides, and plain water outdoors proves it.`,
+      what: message`By calculation the panes hold the water.`,
+      because: message`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)}; the panes are ${length(wallThickness)}. A check only: the maker’s rating decides, and plain water outdoors proves it.`,
       remedies: [],
       basis: 'memory',
     },

@@ -1,5 +1,5 @@
-import { length, say } from '../units';
-import type { Rule } from './finding';
+import { length, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Water that gathers must be able to leave, and a drain keeps it no higher than itself. */
 export const waterOutlet: Rule = ({ design, drainage, layers }) => {
@@ -13,15 +13,15 @@ export const waterOutlet: Rule = ({ design, drainage, layers }) => {
         code: 'drain-lower-than-water',
         severity: 'look',
         place,
-        what: say`The drain lets the water out before it stands so high.`,
-        because: say`Water is to be kept ${length(waterDepth)} deep, and the drain opens at ${length(outlet.height)}.`,
+        what: message`The drain lets the water out before it stands so high.`,
+        because: message`Water is to be kept ${length(waterDepth)} deep, and the drain opens at ${length(outlet.height)}.`,
         remedies: [
           {
-            label: say`Keep ${length(outlet.height)} of water`,
+            label: message`Keep ${length(outlet.height)} of water`,
             call: { edit: 'setWaterDepth', change: { depth: outlet.height } },
           },
           {
-            label: say`Bore it at ${length(waterDepth)}`,
+            label: message`Bore it at ${length(waterDepth)}`,
             call: { edit: 'setOutlet', change: { outlet: { ...outlet, height: waterDepth } } },
           },
         ],
@@ -35,11 +35,11 @@ export const waterOutlet: Rule = ({ design, drainage, layers }) => {
       code: 'no-way-out',
       severity: 'note',
       place,
-      what: say`The water under the ground cannot be let out.`,
-      because: say`A bed that fills unseen drowns the soil from below. A tube to siphon through, a drain, or a lift-out corner lets you look and empty it.`,
+      what: message`The water under the ground cannot be let out.`,
+      because: message`A bed that fills unseen drowns the soil from below. A tube to siphon through, a drain, or a lift-out corner lets you look and empty it.`,
       remedies: [
         {
-          label: say`Stand a siphon tube in the back corner`,
+          label: message`Stand a siphon tube in the back corner`,
           call: {
             edit: 'setOutlet',
             change: {

@@ -1,5 +1,5 @@
-import { length, say } from '../units';
-import type { Rule } from './finding';
+import { length, message } from '../units';
+import type { Rule } from '../finding/finding';
 
 /** Water only where the walls hold it. */
 export const watertight: Rule = ({ design, drainage, highest, layers }) => {
@@ -14,14 +14,14 @@ export const watertight: Rule = ({ design, drainage, highest, layers }) => {
         code: 'water-runs-out',
         severity: 'severe',
         place,
-        what: say`Water stands where nothing is watertight.`,
-        because: say`It is kept ${length(waterDepth)} deep, and the walls hold water to ${length(watertightHeight)}. Test with plain water, outdoors, before anything goes in.`,
+        what: message`Water stands where nothing is watertight.`,
+        because: message`It is kept ${length(waterDepth)} deep, and the walls hold water to ${length(watertightHeight)}. Test with plain water, outdoors, before anything goes in.`,
         remedies: [
           {
-            label: say`Fit a tray ${length(wanted)} high`,
+            label: message`Fit a tray ${length(wanted)} high`,
             call: { edit: 'setEnclosure', change: { watertightHeight: wanted } },
           },
-          { label: say`Build without drainage`, call: { edit: 'setMethod', change: { method: 'none' } } },
+          { label: message`Build without drainage`, call: { edit: 'setMethod', change: { method: 'none' } } },
         ],
         basis: 'computed',
       },
@@ -33,11 +33,11 @@ export const watertight: Rule = ({ design, drainage, highest, layers }) => {
         code: 'floor-leaks',
         severity: 'look',
         place,
-        what: say`The floor does not hold water.`,
-        because: say`Moist soil weeps. A shallow tray under it keeps the stand dry.`,
+        what: message`The floor does not hold water.`,
+        because: message`Moist soil weeps. A shallow tray under it keeps the stand dry.`,
         remedies: [
           {
-            label: say`Fit a tray ${length(0.05)} high`,
+            label: message`Fit a tray ${length(0.05)} high`,
             call: { edit: 'setEnclosure', change: { watertightHeight: 0.05 } },
           },
         ],

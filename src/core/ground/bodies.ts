@@ -1,19 +1,19 @@
-import type { Corners, Design, Ground, Layer, Region } from '../design/schema';
-import type { Site } from '../scape/place';
-import type { Solid } from '../scape/solid';
+import type { Corners, Design, Ground, Layer, Region } from '../document/schema';
+import type { Site } from '../pieces/place';
+import type { Solid } from '../pieces/solid';
 import { heightAt, type Rect } from './floor';
-import { layAll, type Lying } from './lying';
+import { placeLayers, type PlacedLayer } from './placedLayers';
 
 /** What pieces of a design stand on, without what they weigh or displace. */
-export const siteAt = (design: Design): Site => siteOf(design, layAll(design).stackAt);
+export const siteAt = (design: Design): Site => siteOf(design, placeLayers(design).stackAt);
 
 /** Bears what stands on it: not moss, litter or water, which give way. */
-const bears = ({ layer }: Lying): boolean =>
+const bears = ({ layer }: PlacedLayer): boolean =>
   layer.kind !== 'water' && layer.kind !== 'moss' && layer.kind !== 'litter';
 
 export function siteOf(
   { enclosure, ground }: Design,
-  stackAt: (x: number, y: number) => readonly Lying[],
+  stackAt: (x: number, y: number) => readonly PlacedLayer[],
 ): Site {
   // A hair inside the walls, where every place belongs to a part.
   const inside = (at: number, size: number): number => Math.min(size - 1e-6, Math.max(1e-6, at));
@@ -54,7 +54,7 @@ const measured = new WeakMap<Solid, Measured>();
 export function bodyIn(
   solid: Solid,
   { ground, enclosure }: Design,
-  stackAt: (x: number, y: number) => readonly Lying[],
+  stackAt: (x: number, y: number) => readonly PlacedLayer[],
 ): ReadonlyMap<string, number> {
   const before = measured.get(solid);
   // While another piece is dragged, this one stands in the very same ground.

@@ -1,4 +1,4 @@
-import type { Corners } from '../design/schema';
+import type { Corners } from '../document/schema';
 
 /** A surface over the floor, given at the four corners, m above the floor; bilinear between them. */
 export const CORNERS = ['frontLeft', 'frontRight', 'backLeft', 'backRight'] as const;

@@ -1,5 +1,5 @@
 import type { AreaPack } from '../catalogue';
-import type { BarrierLayer, Enclosure } from '../design/schema';
+import type { BarrierLayer, Enclosure } from '../document/schema';
 
 export interface Cut {
   /** Finished piece, m. */

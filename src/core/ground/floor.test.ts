@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Corners, Point } from '../design';
+import type { Corners, Point } from '../document';
 import { level, sloped } from './corners';
 import {
   areaOfRect,

@@ -1,5 +1,5 @@
 import clipping, { type MultiPolygon } from 'polygon-clipping';
-import type { Corners, Point } from '../design/schema';
+import type { Corners, Point } from '../document/schema';
 import { highest, lowest } from './corners';
 
 /** An upright rectangle of the floor: x to the right from the left wall, y to the back from the front, m. */

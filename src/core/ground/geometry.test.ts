@@ -8,7 +8,7 @@ import { emptyMass, interiorVolume, shapesOf } from '../enclosure';
 import { mixNeed, single } from './mix';
 import { normalise } from './parts';
 import { choosePacks } from './packs';
-import type { Enclosure } from '../design/schema';
+import type { Enclosure } from '../document/schema';
 import type { VolumePack } from '../catalogue';
 
 const depth = fc.double({ min: 0, max: 0.5, noNaN: true });

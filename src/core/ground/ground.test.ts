@@ -2,16 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../assess';
-import {
-  applyEdit,
-  proposeDesign,
-  REGION_KINDS,
-  type Design,
-  type EditCall,
-  type Outlet,
-  type RegionKind,
-} from '../design';
-import { METRIC, tell } from '../units';
+import { applyEdit, REGION_KINDS, type EditCall, type RegionKind } from '../edits';
+import { proposeDesign } from '../propose';
+import { type Design, type Outlet } from '../document';
+import { METRIC, formatMessage } from '../units';
 import { CORNERS, highest } from './corners';
 import { heightAt, within } from './floor';
 import { legsUnder } from './panel';
@@ -568,7 +562,7 @@ describe('schools', () => {
 
   const said = (design: Design, code: string): string => {
     const found = assess(design, catalogue).preparations.find((it) => it.code === code)!;
-    return `${tell(found.title, { prefs: METRIC, locale: 'en' })}: ${tell(found.text, { prefs: METRIC, locale: 'en' })}`;
+    return `${formatMessage(found.title, { prefs: METRIC, locale: 'en' })}: ${formatMessage(found.text, { prefs: METRIC, locale: 'en' })}`;
   };
 
   it('each changes what follows', () => {

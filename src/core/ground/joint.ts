@@ -1,5 +1,5 @@
 import { materialOf, type AreaPack, type Catalogue } from '../catalogue';
-import type { BarrierLayer, Design } from '../design/schema';
+import type { BarrierLayer, Design } from '../document/schema';
 import type { GroundResult } from './layers';
 import { barrierSize, cutFromRoll } from './cut';
 import { nestOnRoll, type Nesting, type Piece } from './nest';

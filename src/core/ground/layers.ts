@@ -1,7 +1,16 @@
-import { materialOf, type Catalogue } from '../catalogue';
-import type { BarrierLayer, Corners, Design, Ground, Layer, Mix, Region, WaterLayer } from '../design/schema';
-import { backsOf, type Back } from '../scape/backs';
-import { placePieces, type Placed } from '../scape/place';
+import { materialOf, type Catalogue, bedOfMaterial } from '../catalogue';
+import type {
+  BarrierLayer,
+  Corners,
+  Design,
+  Ground,
+  Layer,
+  Mix,
+  Region,
+  WaterLayer,
+} from '../document/schema';
+import { backsOf, type Back } from '../pieces/backs';
+import { placePieces, type Placed } from '../pieces/place';
 import { bodyIn, siteOf } from './bodies';
 import { level } from './corners';
 import {
@@ -16,7 +25,7 @@ import {
   type Area,
   type Rect,
 } from './floor';
-import { layAll, type Lying } from './lying';
+import { placeLayers, type PlacedLayer } from './placedLayers';
 import { mixNeed, single, type MixNeed } from './mix';
 import { legsUnder } from './panel';
 import { SQUEEZE } from './water';
@@ -102,7 +111,7 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
   const { width, depth, height } = design.enclosure;
   const { ground } = design;
   const floor = rectOf(width, depth);
-  const { lyings, stacks, areas, seen, stackAt } = layAll(design);
+  const { layers: lyings, stacks, areas, seen, stackAt } = placeLayers(design);
   const pieces = placePieces(design.scape.pieces, siteOf(design, stackAt));
   const backs = backsOf(design.scape.backgrounds, design.enclosure);
   const bodies = new Map<string, ReadonlyMap<string, number>>();
@@ -110,9 +119,9 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
   for (const { background, solid } of backs) bodies.set(background.id, bodyIn(solid, design, stackAt));
   const sunk = displacedBy(design, stacks, stackAt, bodies);
   const damp = dampShares(ground, stacks, areas);
-  const results = new Map<Lying, LayerResult>();
-  for (const lying of lyings) {
-    results.set(lying, resultOf(lying, design, catalogue, sunk.get(lying) ?? 0, damp.get(lying) ?? 1));
+  const results = new Map<PlacedLayer, LayerResult>();
+  for (const placed of lyings) {
+    results.set(placed, resultOf(placed, design, catalogue, sunk.get(placed) ?? 0, damp.get(placed) ?? 1));
   }
 
   const parts = stacks.flatMap((stack, index): Part[] => {
@@ -150,17 +159,21 @@ export function layGround(design: Design, catalogue: Catalogue): GroundResult {
 }
 
 /** m³ of open water over a surface: where the ground rises out of it there is none. */
-function waterOver(lying: Lying, ground: Ground, over: readonly Area[]): number {
-  if (lying.layer.kind !== 'water') return 0;
-  const surface = lying.layer.level ?? ground.waterDepth;
+function waterOver(placed: PlacedLayer, ground: Ground, over: readonly Area[]): number {
+  if (placed.layer.kind !== 'water') return 0;
+  const surface = placed.layer.level ?? ground.waterDepth;
   return over.reduce(
-    (sum, area) => sum + momentsOf(area).area * surface - volumeBelow(lying.base, lying.field, area, surface),
+    (sum, area) =>
+      sum + momentsOf(area).area * surface - volumeBelow(placed.base, placed.field, area, surface),
     0,
   );
 }
 
 /** Water in a layer that lies between two surfaces, up to a level, m³ of layer. */
-export const filledTo = (it: Pick<Lying, 'base' | 'top' | 'field' | 'over'>, waterLevel: number): number =>
+export const filledTo = (
+  it: Pick<PlacedLayer, 'base' | 'top' | 'field' | 'over'>,
+  waterLevel: number,
+): number =>
   it.over.reduce(
     (sum, area) =>
       sum +
@@ -170,16 +183,16 @@ export const filledTo = (it: Pick<Lying, 'base' | 'top' | 'field' | 'over'>, wat
   );
 
 function resultOf(
-  lying: Lying,
+  at: PlacedLayer,
   design: Design,
   catalogue: Catalogue,
   sunk: number,
   damp: number,
 ): LayerResult {
-  const { layer, field, thickness, base, top, moments, region } = lying;
+  const { layer, field, thickness, base, top, moments, region } = at;
   const { ground } = design;
   const gross =
-    layer.kind === 'water' ? waterOver(lying, ground, lying.over) : volumeUnder(thickness, field, moments);
+    layer.kind === 'water' ? waterOver(at, ground, at.over) : volumeUnder(thickness, field, moments);
   const displaced = Math.min(sunk, gross);
   const placed = gross - displaced;
   const standing = {
@@ -208,18 +221,18 @@ function resultOf(
   const need = mixNeed(mixOf(layer), placed, catalogue, moisture);
   if (layer.kind === 'drainage') {
     const row = materialOf(catalogue, layer.material);
-    const panel = row.roles.includes('raised-panel');
-    const legs = panel ? legsUnder(field, ground.panel).area / (moments.area || 1) : 0;
+    const bed = bedOfMaterial(row);
+    const legs = bed?.legs ? legsUnder(field, ground.panel).area / (moments.area || 1) : 0;
     const voids = Math.max(0, (row.voids?.value ?? 0) - legs);
     const share = gross > 0 ? placed / gross : 1;
-    const water = voids * share * filledTo(lying, ground.waterDepth);
+    const water = voids * share * filledTo(at, ground.waterDepth);
     return {
       ...standing,
       voids,
       water,
       dryMass: need.dryMass,
       wetMass: need.dryMass + water * WATER_DENSITY,
-      need: panel || row.roles.includes('foam-grid') ? undefined : need,
+      need: bed?.poured === false ? undefined : need,
     };
   }
   const wetMass = need.dryMass + need.water * placed * WATER_DENSITY;
@@ -229,13 +242,13 @@ function resultOf(
 /** m³ taken up in each layer by what stands in it, is sunk in it, a siphon tube, or a basket that lifts out. */
 function displacedBy(
   { ground, enclosure }: Design,
-  stacks: readonly (readonly Lying[])[],
-  stackAt: (x: number, y: number) => readonly Lying[],
+  stacks: readonly (readonly PlacedLayer[])[],
+  stackAt: (x: number, y: number) => readonly PlacedLayer[],
   bodies: ReadonlyMap<string, ReadonlyMap<string, number>>,
-): ReadonlyMap<Lying, number> {
-  const displaced = new Map<Lying, number>();
-  const take = (lying: Lying, volume: number): void => {
-    if (volume > 0) displaced.set(lying, (displaced.get(lying) ?? 0) + volume);
+): ReadonlyMap<PlacedLayer, number> {
+  const displaced = new Map<PlacedLayer, number>();
+  const take = (placed: PlacedLayer, volume: number): void => {
+    if (volume > 0) displaced.set(placed, (displaced.get(placed) ?? 0) + volume);
   };
   const everywhere = new Map(stacks.flat().map((it) => [it.layer.id, it]));
   for (const piece of ground.sunk) {
@@ -286,14 +299,14 @@ export function liftOutMiddle(
  */
 function dampShares(
   ground: Ground,
-  stacks: readonly (readonly Lying[])[],
+  stacks: readonly (readonly PlacedLayer[])[],
   areas: readonly Area[],
-): ReadonlyMap<Lying, number> {
-  const shares = new Map<Lying, number>();
+): ReadonlyMap<PlacedLayer, number> {
+  const shares = new Map<PlacedLayer, number>();
   stacks.forEach((stack, index) => {
     const region = index === 0 ? undefined : ground.regions[index - 1];
     const over = index === 0 ? undefined : momentsOf(areas[index] ?? []);
-    const depthOf = (it: Lying): number => {
+    const depthOf = (it: PlacedLayer): number => {
       const moments = over ?? it.moments;
       return moments.area > 0 ? volumeUnder(it.thickness, it.field, moments) / moments.area : 0;
     };

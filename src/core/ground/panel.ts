@@ -1,4 +1,4 @@
-import type { Ground } from '../design/schema';
+import type { Ground } from '../document/schema';
 import type { Rect } from './floor';
 
 export interface Legs {

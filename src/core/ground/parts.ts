@@ -1,4 +1,4 @@
-import type { Mix } from '../design/schema';
+import type { Mix } from '../document/schema';
 
 export interface Share {
   readonly material: string;

@@ -1,6 +1,6 @@
 import { materialOf, type Catalogue, type Pack } from '../catalogue';
-import type { Design } from '../design/schema';
-import { length, mass, say, tank, type Said, bag } from '../units';
+import type { Design } from '../document/schema';
+import { length, mass, message, tank, type Message, bag } from '../units';
 import type { LayerResult } from './layers';
 import { blendOf, SQUEEZE } from './water';
 import { single } from './mix';
@@ -8,8 +8,8 @@ import { single } from './mix';
 /** Work on a material before it goes in, with what it comes to for this design. */
 export interface Preparation {
   readonly code: 'brick' | 'sterilise' | 'microbes' | 'renewal';
-  readonly title: Said;
-  readonly text: Said;
+  readonly title: Message;
+  readonly text: Message;
 }
 
 /** A baking tray or a large pot takes so much loose litter, m³ (common practice). */
@@ -59,8 +59,8 @@ function bricks(layers: readonly LayerResult[], suction: number, catalogue: Cata
     return [
       {
         code: 'brick' as const,
-        title: say`Soak the ${row.name.toLowerCase()}`,
-        text: say`By its dry mass a ${mass(brick.dryMass)} brick gives ${bag(brick.dryMass / row.density.value)} loose and takes ${tank(brickWater(brick, id, suction, catalogue))} of water. Labels promise less water and ten minutes; give it an hour, warm water is quicker.`,
+        title: message`Soak the ${row.name.toLowerCase()}`,
+        text: message`By its dry mass a ${mass(brick.dryMass)} brick gives ${bag(brick.dryMass / row.density.value)} loose and takes ${tank(brickWater(brick, id, suction, catalogue))} of water. Labels promise less water and ten minutes; give it an hour, warm water is quicker.`,
       },
     ];
   });
@@ -82,16 +82,16 @@ function sterilising(
   const plural = batches === 1 ? '' : school === 'bake' ? 's' : 'fuls';
   const text =
     school === 'bake'
-      ? say`${bag(loose)}: ${batches} tray${plural}, about ${MINUTES} minutes each at low heat, ${batches * MINUTES} in all. Stay with it.`
+      ? message`${bag(loose)}: ${batches} tray${plural}, about ${MINUTES} minutes each at low heat, ${batches * MINUTES} in all. Stay with it.`
       : school === 'boil'
-        ? say`${bag(loose)}: ${batches} pot${plural}, about ${MINUTES} minutes each, ${batches * MINUTES} in all. It loses its tannin and rots sooner.`
-        : say`${bag(loose)} go in as they are, with all that lives in them: rinse, look through by hand, and take nothing from where animals of the same species live.`;
+        ? message`${bag(loose)}: ${batches} pot${plural}, about ${MINUTES} minutes each, ${batches * MINUTES} in all. It loses its tannin and rots sooner.`
+        : message`${bag(loose)} go in as they are, with all that lives in them: rinse, look through by hand, and take nothing from where animals of the same species live.`;
   const title =
     school === 'bake'
-      ? say`Bake what you collect`
+      ? message`Bake what you collect`
       : school === 'boil'
-        ? say`Boil what you collect`
-        : say`Leave what you collect alive`;
+        ? message`Boil what you collect`
+        : message`Leave what you collect alive`;
   return [{ code: 'sterilise', title, text }];
 }
 
@@ -108,15 +108,15 @@ function microbes(
     ? [
         {
           code: 'microbes',
-          title: say`Bring the bacteria in`,
-          text: say`Let ${tank(water * STARTER)} of the ${tank(water)} to mix in be squeezed from a mature filter sponge, never from a tank with sick animals.`,
+          title: message`Bring the bacteria in`,
+          text: message`Let ${tank(water * STARTER)} of the ${tank(water)} to mix in be squeezed from a mature filter sponge, never from a tank with sick animals.`,
         },
       ]
     : [
         {
           code: 'microbes',
-          title: say`Let the bacteria arrive`,
-          text: say`Nothing to add: they come with soil, leaves and crew. Give them some weeks more before the animal.`,
+          title: message`Let the bacteria arrive`,
+          text: message`Nothing to add: they come with soil, leaves and crew. Give them some weeks more before the animal.`,
         },
       ];
 }
@@ -139,8 +139,8 @@ function renewal(
     return [
       {
         code: 'renewal',
-        title: say`Replace it when it has broken down`,
-        text: say`${bag(all)} loose, and ${mass(wet)} of old soil to carry out. Surer against waste that has gathered; the crew starts again.`,
+        title: message`Replace it when it has broken down`,
+        text: message`${bag(all)} loose, and ${mass(wet)} of old soil to carry out. Surer against waste that has gathered; the crew starts again.`,
       },
     ];
   }
@@ -148,8 +148,8 @@ function renewal(
   return [
     {
       code: 'renewal',
-      title: say`Top it up when it has broken down`,
-      text: say`${bag(more)} loose for ${length(TOP_UP)} over the soil there is. Crew and roots stay; what has gathered stays too.`,
+      title: message`Top it up when it has broken down`,
+      text: message`${bag(more)} loose for ${length(TOP_UP)} over the soil there is. Crew and roots stay; what has gathered stays too.`,
     },
   ];
 }

@@ -7,8 +7,9 @@ import {
   type Pack,
   type PipePack,
   type VolumePack,
+  bedOfMaterial,
 } from '../catalogue';
-import type { BarrierLayer, Design, Hole, Layer } from '../design/schema';
+import type { BarrierLayer, Design, Hole, Layer } from '../document/schema';
 import { barrierSize, cutFromRoll, sheetsFor, type Cut } from './cut';
 import { within, type Rect } from './floor';
 import type { GroundResult, LayerResult } from './layers';
@@ -277,7 +278,8 @@ function panelOf(
         : [],
     };
   };
-  const grid = row.roles.includes('foam-grid') ? everydayMaterial(catalogue, 'raised-panel') : row;
+  const under = bedOfMaterial(row)?.under;
+  const grid = under ? everydayMaterial(catalogue, under) : row;
   const top = sheetsOf(grid, () => 1);
   const panel: CutItem = {
     ...shared,

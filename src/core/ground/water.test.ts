@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '../assess';
 import type { RetentionCurve } from '../catalogue';
-import { applyEdit, mixOfRecipe } from '../design';
+import { applyEdit, mixOfRecipe } from '../edits';
 import {
   airlessHeight,
   airlessZone,

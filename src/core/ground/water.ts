@@ -1,5 +1,5 @@
 import { materialOf, type Catalogue, type RetentionCurve } from '../catalogue';
-import type { Mix } from '../design/schema';
+import type { Mix } from '../document/schema';
 import { normalise } from './parts';
 
 /**

@@ -36,7 +36,7 @@ export interface Point3 {
 }
 
 const references = new WeakMap<Lamp, number>();
-/** Of a tube at its reference distance, reckoned once for each lamp. */
+/** Of a tube at its reference distance, calculated once for each lamp. */
 function referenceOf(lamp: Lamp): number {
   let found = references.get(lamp);
   if (found === undefined) {

@@ -1,7 +1,7 @@
 import { underLeaves } from '../light/sources';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { SLACK } from './fit';
-import { leafIndex, monthsUntil, sizeAfter } from './growth';
+import { leafIndex, monthsUntil, sizeAfter } from '../pieces/growth';
 import type { PlantedResult } from './planted';
 
 export type GrowthEvent =
@@ -14,7 +14,7 @@ export type GrowthEvent =
   /** To be cut back. */
   | { readonly at: number; readonly plant: string; readonly what: 'cut back' };
 
-export interface GrowthAsked {
+export interface GrowthInput {
   readonly design: Design;
   readonly plants: readonly PlantedResult[];
   /** Fit of each plant by id, and light where it stands, mol/m² a day. */
@@ -34,7 +34,7 @@ const SQUEEZED = 1.9;
  * What growth comes to, in months from now, soonest first: when one reaches the lid, outgrows its place, shades another
  * to death, and each time it is then to be cut.
  */
-export function growthEvents({ design, plants, fit, light, months }: GrowthAsked): readonly GrowthEvent[] {
+export function growthEvents({ design, plants, fit, light, months }: GrowthInput): readonly GrowthEvent[] {
   const { height, width, depth } = design.enclosure;
   const events: GrowthEvent[] = [];
   for (const it of plants) {

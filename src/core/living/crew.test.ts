@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
-import { applyEdit } from '../design';
+import { applyEdit } from '../edits';
 import { layGround } from '../ground';
+import { seededRandom } from '../random';
 import {
-  carries,
+  carryingCapacity,
   chainOf,
   crewFitAt,
   crewHomeOf,
@@ -46,7 +47,7 @@ describe('the age chain', () => {
       // From next to nothing, so that it grows for many generations before it feels how full the place is.
       const run = runCrew({ kind: it, home, start: 1e-30, months: 120, every: 1 });
       // Less room is felt only when the place fills.
-      const half = run.carries * 1e-9;
+      const half = run.carryingCapacity * 1e-9;
       const at = run.adults.findIndex((adults) => adults > half);
       const days = at < 0 ? run.adults.length - 2 : at;
       const rate = (run.adults[days] ?? 0) / (run.adults[days - 1] ?? 1);
@@ -111,9 +112,9 @@ describe('a crew in its home', () => {
     for (const it of kinds) {
       const home = homeFor(it);
       const run = runCrew({ kind: it, home, start: 200, months: 120 });
-      if (run.carries < 20) continue;
-      expect(run.adults.at(-1)! / run.carries, it.english).toBeGreaterThan(0.85);
-      expect(run.adults.at(-1)! / run.carries, it.english).toBeLessThan(1.15);
+      if (run.carryingCapacity < 20) continue;
+      expect(run.adults.at(-1)! / run.carryingCapacity, it.english).toBeGreaterThan(0.85);
+      expect(run.adults.at(-1)! / run.carryingCapacity, it.english).toBeLessThan(1.15);
     }
   });
   it('more predators never give more crew, at no time and of no age', () => {
@@ -158,8 +159,8 @@ describe('a crew in its home', () => {
   });
   it('too cold, too dry, too shallow or without air it carries fewer, and says what holds it', () => {
     const pill = kind('armadillidium-vulgare');
-    const good = carries(pill, homeFor(pill)).adults;
-    const held = (told: Parameters<typeof homeFor>[1]) => carries(pill, homeFor(pill, told));
+    const good = carryingCapacity(pill, homeFor(pill)).adults;
+    const held = (told: Parameters<typeof homeFor>[1]) => carryingCapacity(pill, homeFor(pill, told));
     expect(held({ wetness: 0.02 })).toMatchObject({ limit: 'moisture' });
     expect(held({ depth: 0.01 })).toMatchObject({ limit: 'depth' });
     expect(held({ air: 0 })).toMatchObject({ limit: 'air' });
@@ -221,7 +222,7 @@ describe('a crew for an enclosure', () => {
         for (const it of crew) {
           expect(kind(it.kind).wanted).toBe(true);
           expect(kind(it.kind).escapes).toBe(false);
-          expect(carries(kind(it.kind), home).adults).toBeGreaterThan(0);
+          expect(carryingCapacity(kind(it.kind), home).adults).toBeGreaterThan(0);
         }
       }
     }
@@ -277,5 +278,19 @@ describe('cultures', () => {
   });
   it('in the cold nothing comes of it', () => {
     expect(cultureOf({ ...asked, temperature: 4 })).toMatchObject({ covers: false, firstHarvest: null });
+  });
+});
+
+describe('many sampled courses', () => {
+  it('tell the tenth and the ninetieth of a hundred ends, and how many died out', () => {
+    const row = kind('folsomia-candida');
+    const input = { kind: row, start: 6, home: homeFor(row), months: 2 };
+    const ends = Array.from({ length: 100 }, (_, i) => runCrew({ ...input, random: seededRandom(7000 + i) }));
+    const sorted = ends.map((it) => it.adults.at(-1)!).sort((a, b) => a - b);
+    const risk = sampleCrew(input, 100, 7);
+    expect(risk.low).toBe(sorted[10]);
+    expect(risk.high).toBe(sorted[90]);
+    expect(risk.low).toBeLessThan(sorted[25]!);
+    expect(risk.collapse).toBe(ends.filter((it) => it.gone !== null).length / 100);
   });
 });

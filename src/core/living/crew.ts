@@ -1,11 +1,18 @@
 import { findAnimal, findCrew, type Catalogue, type CrewKind } from '../catalogue';
-import { outfitOf } from '../climate/outfit';
-import type { Design } from '../design/schema';
+import { climateModelOf } from '../climate/climateModel';
+import type { Design } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { moistAt, paceAt } from './chain';
 import { LIVES } from './fit';
 import type { Place } from './places';
-import { carries, runCrew, sampleCrew, type CrewHome, type CrewLimit, type Hunters } from './population';
+import {
+  carryingCapacity,
+  runCrew,
+  sampleCrew,
+  type CrewHome,
+  type CrewLimit,
+  type Hunters,
+} from './population';
 import type { Survey } from './survey';
 import { wasteOf } from './waste';
 
@@ -46,9 +53,9 @@ export function crewHomeOf(
   survey: Survey,
 ): CrewHome {
   const { width, depth } = design.enclosure;
-  const outfit = outfitOf(design, ground, catalogue);
-  const land = outfit.box.columns.reduce((sum, it) => sum + it.area, 0);
-  const soilDepth = outfit.box.columns.reduce(
+  const model = climateModelOf(design, ground, catalogue);
+  const land = model.box.columns.reduce((sum, it) => sum + it.area, 0);
+  const soilDepth = model.box.columns.reduce(
     (sum, it) => sum + it.soil.reduce((own, node) => own + node.thickness, 0) / 2,
     0,
   );
@@ -75,7 +82,7 @@ export function crewHomeOf(
     survey.seasons.reduce((sum, it) => sum + (it.wetness[0][1] + it.wetness[1][1]) / 2, 0) /
     Math.max(1, survey.seasons.length);
   const cork = ground.pieces.reduce((sum, it) => sum + it.solid.shades, 0) / floor;
-  const { openings } = outfit;
+  const { openings } = model;
   return {
     floor,
     temperature,
@@ -113,7 +120,7 @@ const SCHOOL: Readonly<Record<Design['living']['school'], readonly CrewKind['gro
 export function crewChoices(home: CrewHome, catalogue: Catalogue): readonly CrewChoice[] {
   return catalogue.living.crew
     .map((kind): CrewChoice => {
-      const { adults, limit } = carries(kind, home);
+      const { adults, limit } = carryingCapacity(kind, home);
       const crowd = kind.crowd.value * home.floor;
       return {
         kind,

@@ -2,7 +2,7 @@ import type { CrewKind } from '../catalogue';
 import { runCrew, type CrewHome } from './population';
 
 /** A tub of a kind beside the boxes. */
-export interface CultureAsked {
+export interface CultureInput {
   readonly kind: CrewKind;
   /** Adults it is started with, and the floor of the tub, m². */
   readonly start: number;
@@ -54,20 +54,20 @@ export function cultureOf({
   temperature,
   wanted,
   days,
-}: CultureAsked): CultureAnswer {
+}: CultureInput): CultureAnswer {
   const home = tubHome(kind, floor, temperature);
   const run = runCrew({ kind, home, start, months: 24 });
   const at = (day: number): number => {
     const index = run.day.findIndex((it) => it >= day);
     return run.adults[index < 0 ? run.adults.length - 1 : index] ?? 0;
   };
-  const keep = Math.max(start, run.carries * 0.5);
+  const keep = Math.max(start, run.carryingCapacity * 0.5);
   const spare = (day: number): number => Math.max(0, at(day) - keep);
   const each = wanted / Math.max(1, tubs);
   const first = run.day.find((day) => at(day) > keep * 1.05);
   const enough = run.day.find((day) => spare(day) >= each);
   const most = run.day.reduce((best, day) => Math.max(best, spare(day)), 0);
-  const split = run.day.find((day) => at(day) >= run.carries * 0.8);
+  const split = run.day.find((day) => at(day) >= run.carryingCapacity * 0.8);
   return {
     there: at(days) * tubs,
     toTake: spare(days) * tubs,

@@ -1,5 +1,5 @@
 import type { Animal, Plant, Range } from '../catalogue';
-import { hanging } from './growth';
+import { hanging } from '../pieces/growth';
 import type { Place } from './places';
 import type { PlantedResult } from './planted';
 
@@ -187,7 +187,7 @@ export interface Ranked {
   readonly places: number;
 }
 
-/** From here on a plant is reckoned to live, if not at its best. */
+/** From here on a plant is taken to live, if not at its best. */
 export const LIVES = 0.25;
 
 /** All plants, those that suit most places best first; those that cannot live here last, with what keeps them from it. */

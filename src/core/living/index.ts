@@ -1,7 +1,6 @@
 export * from './survey';
 export * from './places';
 export * from './fit';
-export * from './growth';
 export * from './planted';
 export * from './planting';
 export * from './chain';
@@ -12,6 +11,6 @@ export * from './nitrogen';
 export * from './crew';
 export * from './calendar';
 export * from './prepare';
-export * from './company';
+export * from './group';
 export * from './moveIn';
 export * from './cultures';

@@ -23,7 +23,7 @@ export function unionised(ph: number, temperature: number): number {
   return 1 / (1 + 10 ** (pka - ph));
 }
 
-export interface WaterAsked {
+export interface NitrogenInput {
   /** m³ */
   readonly volume: number;
   readonly temperature: number;
@@ -61,7 +61,7 @@ const START = { ammonia: 0.05, nitrate: 2 } as const;
 export const HARMLESS = { unionised: 0.02, nitrite: 0.2 } as const;
 
 /** Water of a pool day by day from the first feeding on; Runge–Kutta of the fourth order, an hour a step or less. */
-export function runWater(asked: WaterAsked): WaterRun {
+export function runWater(asked: NitrogenInput): WaterRun {
   const { temperature: t, days, seeded, ph = 7.4 } = asked;
   const litres = Math.max(0.1, asked.volume * 1000);
   const mA = RATES.ammonia(t);

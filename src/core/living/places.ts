@@ -1,11 +1,11 @@
 import type { Catalogue } from '../catalogue';
-import { outfitOf, type Outfit } from '../climate/outfit';
+import { climateModelOf, type ClimateModel } from '../climate/climateModel';
 import { lightHours, windowsOf } from '../climate/timetable';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { siteOf } from '../ground/bodies';
 import { heightAt } from '../ground/floor';
 import type { GroundResult } from '../ground/layers';
-import { layAll } from '../ground/lying';
+import { placeLayers } from '../ground/placedLayers';
 import { heatFrom, luxFrom, seenFrom, thrownBackFrom, type Shade } from '../light/field';
 import { dailyLight, LUX_PER_PPFD } from '../light/sources';
 import type { PlantedResult } from './planted';
@@ -65,7 +65,7 @@ export type Reader = (
 ) => readonly Conditions[];
 
 /** Hours a day that each lamp is on, in the middle of the year. */
-function hoursOf(design: Design, lit: Outfit['lit']): readonly number[] {
+function hoursOf(design: Design, lit: ClimateModel['lit']): readonly number[] {
   const light = lightHours(design.climate, 81);
   return lit.map(({ device }) =>
     windowsOf(device.timer, light).reduce((sum, { from, to }) => sum + (to - from) / 3600, 0),
@@ -74,13 +74,13 @@ function hoursOf(design: Design, lit: Outfit['lit']): readonly number[] {
 
 export function readerOf(design: Design, ground: GroundResult, catalogue: Catalogue, survey: Survey): Reader {
   const { width, height } = design.enclosure;
-  const outfit = outfitOf(design, ground, catalogue);
+  const model = climateModelOf(design, ground, catalogue);
   const shades: readonly Shade[] = ground.pieces.map((it) => it.solid);
-  const hours = hoursOf(design, outfit.lit);
+  const hours = hoursOf(design, model.lit);
   const { warm } = design.scape;
-  const floor = (outfit.groundHeight[0] + outfit.groundHeight[1]) / 2;
-  const low = (floor + outfit.tierHeight) / 2;
-  const high = (outfit.tierHeight + height) / 2;
+  const floor = (model.groundHeight[0] + model.groundHeight[1]) / 2;
+  const low = (floor + model.tierHeight) / 2;
+  const high = (model.tierHeight + height) / 2;
   return (x, y, z, soil, water) => {
     const across = Math.min(1, Math.max(0, (x - width / 4) / (width / 2)));
     const toWarm = warm === 'right' ? across : 1 - across;
@@ -89,7 +89,7 @@ export function readerOf(design: Design, ground: GroundResult, catalogue: Catalo
     let daily = 0;
     const warmed: number[] = [];
     const at = { x, y, z: z + 0.01 };
-    outfit.lit.forEach(({ lamp }, index) => {
+    model.lit.forEach(({ lamp }, index) => {
       const seen = seenFrom(lamp, shades, at);
       daily += dailyLight(
         (seen * luxFrom(lamp, at.x, at.y, at.z) + thrownBackFrom(lamp, at.x, at.y, at.z)) /
@@ -111,7 +111,7 @@ export function readerOf(design: Design, ground: GroundResult, catalogue: Catalo
         humid += (share * (air.humidDay + air.humidNight)) / 2;
       }
       let shine = 0;
-      outfit.lit.forEach(({ device }, index) => {
+      model.lit.forEach(({ device }, index) => {
         shine += (warmed[index] ?? 0) * (season.lit[device.id] ?? 1);
       });
       const [w, c] = season.wetness;
@@ -140,7 +140,7 @@ export function placesOf(
   survey: Survey,
 ): readonly Place[] {
   const { width, depth, height } = design.enclosure;
-  const { stackAt } = layAll(design);
+  const { stackAt } = placeLayers(design);
   const site = siteOf(design, stackAt);
   const read = readerOf(design, ground, catalogue, survey);
   const solids = ground.pieces.map((it) => it.solid);
@@ -262,7 +262,7 @@ export function conditionsAt(
   survey: Survey,
 ): (plant: PlantedResult) => Place {
   const { width, height } = design.enclosure;
-  const { stackAt } = layAll(design);
+  const { stackAt } = placeLayers(design);
   const site = siteOf(design, stackAt);
   const read = readerOf(design, ground, catalogue, survey);
   const solids = ground.pieces.map((it) => it.solid);

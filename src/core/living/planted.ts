@@ -1,9 +1,9 @@
 import { findPlant, type Catalogue, type Plant } from '../catalogue';
-import type { Design, Planted } from '../design/schema';
+import type { Design, Planted } from '../document/schema';
 import { siteOf } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
-import { layAll } from '../ground/lying';
-import { grownSize, hanging, leafArea, sizeAfter } from './growth';
+import { placeLayers } from '../ground/placedLayers';
+import { grownSize, hanging, leafArea, sizeAfter } from '../pieces/growth';
 
 export const STRATA = ['carpet', 'middle', 'tall', 'walls', 'mounted', 'water'] as const;
 export type Stratum = (typeof STRATA)[number];
@@ -52,7 +52,7 @@ export function placePlants(
   const { plants } = design.living;
   if (plants.length === 0) return [];
   const { width, depth, height } = design.enclosure;
-  const site = siteOf(design, layAll(design).stackAt);
+  const site = siteOf(design, placeLayers(design).stackAt);
   return plants.map((planted): PlantedResult => {
     const { spot } = planted;
     const plant = findPlant(catalogue, planted.kind);

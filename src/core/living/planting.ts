@@ -1,8 +1,8 @@
 import { findAnimal, type Animal, type Catalogue, type Plant, type RegionName } from '../catalogue';
-import type { Design, Planted, PlantSpot } from '../design/schema';
+import type { Design, Planted, PlantSpot } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { asksForPots, fitAt, LIVES, treadOf, type Fit } from './fit';
-import { grownSize } from './growth';
+import { grownSize } from '../pieces/growth';
 import { placesOf, type Place } from './places';
 import { stratumOf, type Stratum } from './planted';
 import type { Survey } from './survey';
@@ -28,7 +28,7 @@ export function targetsOf(animal: Animal | undefined): Targets {
   return { carpet: 0.04, middle: own.middle * 0.45, tall: own.tall * 0.6, walls: 0, mounted: 0.02, water: 0 };
 }
 
-export interface PlantingAsked {
+export interface PlantingInput {
   readonly design: Design;
   readonly ground: GroundResult;
   readonly catalogue: Catalogue;
@@ -89,7 +89,7 @@ function spotOf({ plant, place }: Option, tread: ReturnType<typeof treadOf>): Pl
  * A balanced planting: stratum by stratum, back and tall first, each plant where it does best, no two too close, few of
  * a kind. Nothing is proposed where it would die; a stratum is left bare only when nothing lives there, and says so.
  */
-export function proposePlanting(asked: PlantingAsked): Planting {
+export function proposePlanting(asked: PlantingInput): Planting {
   const { design, ground, catalogue, survey, region = design.living.region } = asked;
   const animal = findAnimal(catalogue, design.brief.animal);
   const tread = treadOf(animal);

@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { findAnimal, findPlant, type Plant } from '../catalogue';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { proposeDesign } from '../propose';
+import { type Design } from '../document';
 import { layGround } from '../ground';
 import {
   conditionsAt,
@@ -10,19 +12,15 @@ import {
   fitOfPlanted,
   fitTable,
   GOES,
-  grownSize,
   growthEvents,
   guessSurvey,
-  hanging,
   LIVES,
   livingOf,
-  monthsUntil,
   placePlants,
   placesOf,
   preparePlant,
   proposePlanting,
   rankPlants,
-  sizeAfter,
   SLACK,
   targetsOf,
   treadOf,
@@ -30,6 +28,7 @@ import {
   type Place,
   type Tread,
 } from '.';
+import { grownSize, hanging, monthsUntil, sizeAfter } from '../pieces';
 import { surveyOf } from '../verdict';
 import { placeLike, wantedBy } from './testing';
 import { boughtFor, plantsToBuy } from './planted';

@@ -1,3 +1,4 @@
+import { seededRandom } from '../random';
 import type { CrewKind } from '../catalogue';
 import { chainOf, immature, moistAt, paceAt } from './chain';
 import { LEAF_DENSITY, warmed } from './litter';
@@ -52,7 +53,7 @@ export interface CrewRun {
   /** First day with fewer than two adults and none to come, or null. */
   readonly gone: number | null;
   /** Adults the place carries, and what holds them to it. */
-  readonly carries: number;
+  readonly carryingCapacity: number;
   readonly limit: CrewLimit;
   /** kg of litter and of other food taken in all, and animals eaten. */
   readonly litterEaten: number;
@@ -84,7 +85,7 @@ export function foodFor(kind: CrewKind, home: CrewHome): { litter: number; waste
 }
 
 /** Adults that a place carries: the least of what room and food allow, after moisture, depth and air. */
-export function carries(
+export function carryingCapacity(
   kind: CrewKind,
   home: CrewHome,
 ): { readonly adults: number; readonly limit: CrewLimit } {
@@ -110,7 +111,7 @@ export function carries(
   };
 }
 
-export interface CrewAsked {
+export interface CrewInput {
   readonly kind: CrewKind;
   readonly home: CrewHome;
   /** Adults let in, and young of an age in days since they hatched. */
@@ -144,10 +145,10 @@ export function runCrew({
   from = 0,
   every = 10,
   random = null,
-}: CrewAsked): CrewRun {
+}: CrewInput): CrewRun {
   const chain = chainOf(kind);
   const classes = Math.max(1, immature(chain));
-  const { adults: most, limit } = carries(kind, home);
+  const { adults: most, limit } = carryingCapacity(kind, home);
   // Everybody young shares the same odds of a day: one factor is kept for all, and each class is stored without it, so
   // that a day costs the same however many days of age there are.
   const ages = new Float64Array(classes);
@@ -276,7 +277,7 @@ export function runCrew({
     adults: outAdults,
     stands,
     gone,
-    carries: most,
+    carryingCapacity: most,
     limit,
     litterEaten: total > 0 ? (gets * food.litter) / total : 0,
     wasteEaten: total > 0 ? (gets * food.waste) / total : 0,
@@ -290,18 +291,6 @@ function few(expected: number, random: () => number): number {
   return whole + (random() < expected - whole ? 1 : 0);
 }
 
-/** A small fast generator of even numbers, seeded (mulberry32): the same seed, the same years. */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
-
 export interface CrewRisk {
   /** Share of sampled courses in which it died out within the time. */
   readonly collapse: number;
@@ -312,12 +301,12 @@ export interface CrewRisk {
 }
 
 /** Many sampled courses of one crew. */
-export function sampleCrew(asked: Omit<CrewAsked, 'random'>, count: number, seed = 1): CrewRisk {
+export function sampleCrew(asked: Omit<CrewInput, 'random'>, count: number, seed = 1): CrewRisk {
   const ends: number[] = [];
   const stood: number[] = [];
   let collapsed = 0;
   for (let i = 0; i < count; i += 1) {
-    const run = runCrew({ ...asked, random: seeded(seed * 1000 + i) });
+    const run = runCrew({ ...asked, random: seededRandom(seed * 1000 + i) });
     if (run.gone !== null) collapsed += 1;
     if (run.stands !== null) stood.push(run.stands);
     ends.push(run.adults.at(-1) ?? 0);

@@ -1,5 +1,5 @@
 import type { Plant } from '../catalogue';
-import type { Planted } from '../design/schema';
+import type { Planted } from '../document/schema';
 
 export interface PlantStep {
   readonly what: string;

@@ -1,8 +1,8 @@
 import type { Catalogue } from '../catalogue';
 import { findAnimal } from '../catalogue';
-import type { Design } from '../design/schema';
-import { bandsOf } from '../climate/answers';
-import { outfitOf, type Outfit } from '../climate/outfit';
+import type { Design } from '../document/schema';
+import { bandsOf } from '../climate/climateSummary';
+import { climateModelOf, type ClimateModel } from '../climate/climateModel';
 import type { Run, SeriesName, Window } from '../climate/simulate';
 import type { GroundResult } from '../ground/layers';
 
@@ -28,7 +28,7 @@ export interface SeasonOf {
   readonly soil: readonly [number, number];
 }
 
-/** The box as plants and crew find it. `guessed`: as the animal wants it, before the climate was reckoned. */
+/** The box as plants and crew find it. `guessed`: as the animal wants it, before the climate was calculated. */
 export interface Survey {
   readonly guessed: boolean;
   readonly seasons: readonly SeasonOf[];
@@ -49,7 +49,7 @@ export function guessSurvey(design: Design, ground: GroundResult, catalogue: Cat
     humidNight: middle(humidityNight),
   });
   const [w, c] = [side(middle(warm)), side(middle(cool))];
-  const { box, lit } = outfitOf(design, ground, catalogue);
+  const { box, lit } = climateModelOf(design, ground, catalogue);
   const wet = (column: 0 | 1): readonly [number, number] => {
     const { soil, start } = box.columns[column];
     const share = (node: number): number =>
@@ -102,7 +102,7 @@ export interface SeasonRuns {
 }
 
 /** One season of a box, as means by day and night over its runs. */
-export function seasonOf({ season, runs, light }: SeasonRuns, outfit: Outfit): SeasonOf {
+export function seasonOf({ season, runs, light }: SeasonRuns, model: ClimateModel): SeasonOf {
   const mean = (pick: (run: Run) => ArrayLike<number> | undefined, lit: boolean | null): number => {
     let [sum, count] = [0, 0];
     for (const run of runs) {
@@ -135,7 +135,7 @@ export function seasonOf({ season, runs, light }: SeasonRuns, outfit: Outfit): S
     };
   }) as [AirOf, AirOf, AirOf, AirOf];
   const wet = (column: 0 | 1): readonly [number, number] => {
-    const { soil } = outfit.box.columns[column];
+    const { soil } = model.box.columns[column];
     const share = (name: SeriesName, node: number): number =>
       Math.min(1, mean(series(name), null) / Math.max(0.05, soil[node]?.soil.porosity ?? 0.5));
     return [share(`top${column}`, 0), share(`mid${column}`, 1)];
@@ -144,8 +144,8 @@ export function seasonOf({ season, runs, light }: SeasonRuns, outfit: Outfit): S
     season,
     air,
     lit: Object.fromEntries(
-      outfit.lit.map(({ device }) => {
-        const index = outfit.heaterDevices.findIndex((it) => it.id === device.id);
+      model.lit.map(({ device }) => {
+        const index = model.heaterDevices.findIndex((it) => it.id === device.id);
         const full = device.power * device.dim;
         return [device.id, full > 0 && index >= 0 ? mean((run) => run.powers[index], true) / full : 1];
       }),

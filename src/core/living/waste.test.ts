@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
-import { loadOf, RATES, reptileFmr, runWater, unionised, wasteOf, type WaterAsked } from '.';
+import { loadOf, RATES, reptileFmr, runWater, unionised, wasteOf, type NitrogenInput } from '.';
 
 const animal = (id: string) => findAnimal(catalogue, id)!;
 
@@ -83,7 +83,7 @@ describe('water', () => {
       expect(unionised(ph, t) / share, `pH ${ph}, ${t} °C`).toBeCloseTo(1, 2);
   });
 
-  const pool: WaterAsked = {
+  const pool: NitrogenInput = {
     volume: 0.02,
     temperature: 22,
     nitrogen: 4e-6,
@@ -129,9 +129,26 @@ describe('water', () => {
     };
     expect(peaks(16)).toBeGreaterThan(peaks(22));
     expect(peaks(22)).toBeGreaterThanOrEqual(peaks(25));
-    const end = (told: Partial<WaterAsked>): number => runWater({ ...pool, ...told }).nitrate.at(-1)!;
+    const end = (told: Partial<NitrogenInput>): number => runWater({ ...pool, ...told }).nitrate.at(-1)!;
     expect(end({ nitrogen: 8e-6 })).toBeGreaterThan(end({}));
     expect(end({ change: 0.5 })).toBeLessThan(end({}));
     expect(end({ plants: 3e-6 })).toBeLessThan(end({}));
+  });
+});
+
+describe('droppings', () => {
+  it('are a share of the dry food by diet: a fifth of insects, 0.45 of plants, 0.15 of vertebrates (from memory)', () => {
+    for (const [id, share] of [
+      ['eublepharis-macularius', 0.2],
+      ['testudo-hermanni', 0.45],
+      ['pantherophis-guttatus', 0.15],
+    ] as const) {
+      const { eats, droppings } = wasteOf(animal(id));
+      expect(droppings / eats, id).toBeCloseTo(share, 12);
+    }
+    // 50 g by hand: 0.196 · 50^0.889 = 6.348 kJ free, half of it kept, 18 kJ to the gram of insects: 0.1763 g.
+    const { eats, droppings } = wasteOf(animal('eublepharis-macularius'), 0.05);
+    expect(eats).toBeCloseTo(1.7633e-4, 8);
+    expect(droppings).toBeCloseTo(3.5267e-5, 9);
   });
 });

@@ -36,7 +36,7 @@ export interface Waste {
   readonly droppings: number;
   /** Of droppings and urates or urine, kg. */
   readonly nitrogen: number;
-  /** Of the rate it is reckoned from. */
+  /** Of the rate it is calculated from. */
   readonly basis: Basis;
   readonly source: string | undefined;
 }
@@ -76,7 +76,7 @@ export interface Load {
   readonly plants: number;
 }
 
-export interface LoadAsked {
+export interface LoadInput {
   readonly waste: Waste | undefined;
   readonly count: number;
   /** Share the keeper lifts out. */
@@ -90,7 +90,7 @@ export interface LoadAsked {
 }
 
 /** What the animals leave against what crew and soil can take. */
-export function loadOf({ waste, count, spotClean, floor, wetness, leaves, crew }: LoadAsked): Load {
+export function loadOf({ waste, count, spotClean, floor, wetness, leaves, crew }: LoadInput): Load {
   const left = (waste?.droppings ?? 0) * count * (1 - spotClean);
   const takes = crew.reduce(
     (sum, { kind, adults }) => sum + adults * kind.mass.value * kind.eats.value * 1.6 * kind.diet.value.waste,

@@ -31,6 +31,8 @@ describe('a line in a hurry', () => {
     ['weighed 42,5 g', 'weight', { mass: 0.0425 }],
     ['42 g', 'weight', { mass: 0.042 }],
     ['1.2 kg', 'weight', { mass: 1.2 }],
+    ['weighed 3 oz', 'weight', { mass: 3 * 0.028349523125 }],
+    ['2 lb', 'weight', { mass: 2 * 0.45359237 }],
     ['74 F 60% basking', 'reading', { humidity: 0.6, point: 'basking' }],
     ['warm 28,5 °C', 'reading', { temperature: 28.5, point: 'warm' }],
     ['uvi 1.4', 'reading', { uvIndex: 1.4 }],

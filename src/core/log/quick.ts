@@ -1,3 +1,4 @@
+import { parseNumber, UNITS } from '../units';
 import type { Draft, EntryKind, EntryValues } from './entry';
 
 export interface QuickPlace {
@@ -35,10 +36,10 @@ const VERBS: readonly (readonly [RegExp, EntryKind])[] = [
   [/^(weight|weighed|weighs)\b/i, 'weight'],
 ];
 
-const NUMBER = String.raw`(-?\d+(?:[.,]\d+)?)`;
-const find = (text: string, unit: string): number | null => {
-  const found = new RegExp(`${NUMBER}\\s*(?:${unit})(?![a-z])`, 'i').exec(text);
-  return found?.[1] === undefined ? null : Number(found[1].replace(',', '.'));
+const DIGITS = String.raw`\d(?:[\d.,]*\d)?`;
+const find = (text: string, unit: string, locale: string | undefined): number | null => {
+  const found = new RegExp(`(-?${DIGITS})\\s*(?:${unit})(?![a-z])`, 'i').exec(text);
+  return found?.[1] === undefined ? null : parseNumber(found[1], locale);
 };
 const plain = (text: string): string =>
   text
@@ -67,11 +68,11 @@ function placeIn(
 }
 
 /** Readings in a text: °C or °F, %, UV index. */
-function readingIn(text: string): Partial<EntryValues> {
-  const celsius = find(text, '°\\s?C|C');
-  const fahrenheit = find(text, '°\\s?F|F');
-  const humidity = find(text, '%');
-  const uv = /\buvi?\s*(\d+(?:[.,]\d+)?)/i.exec(text)?.[1];
+function readingIn(text: string, locale: string | undefined): Partial<EntryValues> {
+  const celsius = find(text, '°\\s?C|C', locale);
+  const fahrenheit = find(text, '°\\s?F|F', locale);
+  const humidity = find(text, '%', locale);
+  const uv = new RegExp(String.raw`\buvi?\s*(${DIGITS})`, 'i').exec(text)?.[1];
   return {
     ...(celsius !== null
       ? { temperature: celsius }
@@ -79,31 +80,43 @@ function readingIn(text: string): Partial<EntryValues> {
         ? { temperature: ((fahrenheit - 32) * 5) / 9 }
         : {}),
     ...(humidity !== null ? { humidity: humidity / 100 } : {}),
-    ...(uv !== undefined ? { uvIndex: Number(uv.replace(',', '.')) } : {}),
+    ...(uv !== undefined ? { uvIndex: parseNumber(uv, locale) } : {}),
   };
 }
 
+/** What weights are written in, the longer spelling first. */
+const WEIGHTS = [
+  ['kg', UNITS.kg],
+  ['g|grams?', UNITS.g],
+  ['lbs?|pounds?', UNITS.lb],
+  ['oz|ounces?', UNITS.oz],
+] as const;
+
 /** One part as an entry; what no rule knows is a note. Says what is impossible rather than write it. */
-function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: string } {
+function draftOf(
+  text: string,
+  locale: string | undefined,
+): { readonly draft: Draft } | { readonly wrong: string } {
   const verb = VERBS.find(([pattern]) => pattern.test(text));
   const kind = verb?.[1];
   const after = verb ? text.replace(verb[0], '').trim() : text;
-  const grams = find(text, 'g|grams?');
-  const kilograms = find(text, 'kg');
-  const mass = kilograms ?? (grams === null ? null : grams / 1000);
+  const mass = WEIGHTS.reduce<number | null>((known, [spelt, unit]) => {
+    const found = known === null ? find(text, spelt, locale) : null;
+    return found === null ? known : found * unit.factor;
+  }, null);
   if (kind === 'mist') {
-    const minutes = find(text, 'min');
-    const seconds = find(text, 's|sec|seconds?') ?? (minutes === null ? null : minutes * 60);
+    const minutes = find(text, 'min', locale);
+    const seconds = find(text, 's|sec|seconds?', locale) ?? (minutes === null ? null : minutes * 60);
     return { draft: { kind, values: { seconds }, text: seconds === null ? after : '' } };
   }
   if (kind === 'feed') {
     const refused = /refused|off food|no food|nothing taken/i.test(text);
-    const left = /(\d+(?:[.,]\d+)?)\s+(?:left|over)\b/i.exec(text)?.[1];
-    const given = /^(\d+(?:[.,]\d+)?)\s*(.*)$/.exec(
-      after.replace(/,?\s*\d+(?:[.,]\d+)?\s+(?:left|over)\b/i, ''),
+    const left = /(\d(?:[\d.,]*\d)?)\s+(?:left|over)\b/i.exec(text)?.[1];
+    const given = /^(\d(?:[\d.,]*\d)?)\s*(.*)$/.exec(
+      after.replace(/,?\s*\d(?:[\d.,]*\d)?\s+(?:left|over)\b/i, ''),
     );
-    const count = given?.[1] === undefined ? null : Number(given[1].replace(',', '.'));
-    const leftOver = left === undefined ? null : Number(left.replace(',', '.'));
+    const count = given?.[1] === undefined ? null : parseNumber(given[1], locale);
+    const leftOver = left === undefined ? null : parseNumber(left, locale);
     if (count !== null && leftOver !== null && leftOver > count)
       return { wrong: `${leftOver} left of ${count} given` };
     return {
@@ -114,9 +127,12 @@ function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: st
       },
     };
   }
-  if (kind === 'weight' || (kind === undefined && mass !== null && /^[\d.,]+\s*k?g/i.test(text))) {
+  if (
+    kind === 'weight' ||
+    (kind === undefined && mass !== null && /^[\d.,]+\s*(?:k?g|oz|lbs?)\b/i.test(text))
+  ) {
     return mass === null
-      ? { wrong: 'how much it weighs is missing, such as 42 g' }
+      ? { wrong: 'how much it weighs is missing, such as 42 g or 1.5 oz' }
       : { draft: { kind: 'weight', values: { mass }, text: '' } };
   }
   if (kind === 'eggs' || kind === 'hatching' || kind === 'birth' || kind === 'death') {
@@ -124,7 +140,7 @@ function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: st
     return { draft: { kind, values: { count: count === undefined ? null : Number(count) }, text: after } };
   }
   if (kind !== undefined) return { draft: { kind, values: {}, text: after } };
-  const reading = readingIn(text);
+  const reading = readingIn(text, locale);
   if (Object.keys(reading).length > 0) {
     const { temperature = null, humidity = null } = reading;
     if (humidity !== null && (humidity < 0 || humidity > 1))
@@ -132,7 +148,7 @@ function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: st
     if (temperature !== null && (temperature < -60 || temperature > 120))
       return { wrong: 'no thermometer in an enclosure reads that' };
     const point = text
-      .replace(new RegExp(`${NUMBER}\\s*(?:°?\\s?[CF]\\b|%)|\\buvi?\\s*[\\d.,]+`, 'gi'), '')
+      .replace(new RegExp(`-?${DIGITS}\\s*(?:°?\\s?[CF]\\b|%)|\\buvi?\\s*[\\d.,]+`, 'gi'), '')
       .replace(/[,\s]+/g, ' ')
       .trim();
     return {
@@ -150,11 +166,13 @@ function draftOf(text: string): { readonly draft: Draft } | { readonly wrong: st
  * A line typed in a hurry, such as “bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %”: parts by semicolons, each with
  * the place named before it, or the one that is open. What is not understood is kept as a note; what cannot be is said.
  * @param open the enclosure that is meant where none is named; null: one must be named
+ * @param locale whose marks of decimals and groups its numbers have
  */
 export function quickEntries(
   line: string,
   places: readonly QuickPlace[],
   open: QuickPlace | null,
+  locale?: string,
 ): readonly QuickEntry[] {
   let place = open;
   return line
@@ -169,7 +187,7 @@ export function quickEntries(
       if (named) place = named.place;
       if (!place) return { source, place: null, draft: null, wrong: 'Begin with the name of an enclosure.' };
       if (rest === '') return { source, place, draft: null, wrong: `What about ${place.name}?` };
-      const read = draftOf(rest);
+      const read = draftOf(rest, locale);
       return 'wrong' in read
         ? { source, place, draft: null, wrong: `${read.wrong}.` }
         : { source, place, draft: read.draft, wrong: null };

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { materialOf } from '../catalogue';
-import { mixOfRecipe, type Mix } from '../design';
+import { mixOfRecipe } from '../edits';
+import { type Mix } from '../document';
 import { mixOutside } from '../findings';
 import { blendOf, drainedMeans, heldAt, MEDIUM_RANGES, normalise } from '../ground';
-import { tell } from '../units';
+import { formatMessage } from '../units';
 import { METRIC } from '../units';
 import {
   basisOf,
@@ -197,9 +198,9 @@ describe('targets', () => {
       if (expected === 0) inside += 1;
       for (const finding of said) {
         expect(finding.source).toBe('yeager-bmp');
-        expect(tell(finding.because, { prefs: METRIC }).length, recipe.name).toBeGreaterThan(60);
+        expect(formatMessage(finding.because, { prefs: METRIC }).length, recipe.name).toBeGreaterThan(60);
         // It names an ingredient that is in it.
-        const words = tell(finding.because, { prefs: METRIC }).toLowerCase();
+        const words = formatMessage(finding.because, { prefs: METRIC }).toLowerCase();
         expect(
           recipe.parts.some((part) =>
             words.includes(materialOf(catalogue, part.material).name.split(',')[0]!.toLowerCase()),

@@ -1,5 +1,5 @@
 import type { Range } from '../catalogue';
-import type { Mix } from '../design/schema';
+import type { Mix } from '../document/schema';
 import type { Shelf } from '../ground/shopping';
 import type { Property, State } from './properties';
 

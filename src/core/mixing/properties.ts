@@ -1,5 +1,5 @@
 import { materialOf, type Basis, type Catalogue, type Material } from '../catalogue';
-import type { Mix } from '../design/schema';
+import type { Mix } from '../document/schema';
 import { inPorometer, POROMETER } from '../ground/mediumRanges';
 import { normalise } from '../ground/parts';
 import { blendOf, drainedMeans, heldAt, SQUEEZE } from '../ground/water';

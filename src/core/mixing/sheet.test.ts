@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { INGREDIENT_SORTS } from '../catalogue';
-import { mixOfRecipe } from '../design';
+import { mixOfRecipe } from '../edits';
 import { brickWater, mixNeed } from '../ground';
 import { looseNeeds, saturationPressure, soilSheet, TUB_SHARE, yearOn, type SoilToMix, type TubLot } from '.';
 

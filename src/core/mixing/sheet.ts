@@ -6,7 +6,7 @@ import {
   type MaterialCaution,
   type Pack,
 } from '../catalogue';
-import type { Mix } from '../design/schema';
+import type { Mix } from '../document/schema';
 import { normalise } from '../ground/parts';
 import { blendOf } from '../ground/water';
 import { brickWater } from '../ground/prepare';

@@ -43,11 +43,11 @@ interface Aim {
   /** With the packs settled on before. */
   readonly samePacks?: true;
   /** How much of it later aims may give up. */
-  readonly leeway?: number;
+  readonly tolerance?: number;
 }
 
 /** A stretched bag may be this much less alike for the sake of money: a tenth of what a hand would feel. */
-const STRETCH_LEEWAY = 0.1;
+const STRETCH_TOLERANCE = 0.1;
 
 function aimsOf(form: Formulation, { goal }: MixProblem): readonly Aim[] {
   const cost: Aim = { terms: costTerms(form) };
@@ -60,7 +60,11 @@ function aimsOf(form: Formulation, { goal }: MixProblem): readonly Aim[] {
     case 'shelf':
       return [{ terms: shelfTerms(form) }, cost, { ...departure, samePacks: true }];
     case 'stretch':
-      return [{ terms: form.misses, leeway: STRETCH_LEEWAY }, cost, { terms: form.misses, samePacks: true }];
+      return [
+        { terms: form.misses, tolerance: STRETCH_TOLERANCE },
+        cost,
+        { terms: form.misses, samePacks: true },
+      ];
   }
 }
 
@@ -76,7 +80,7 @@ async function inTurn(
   let program: Program = form.builder.program([]);
   let first: Optimal | undefined;
   let last: Optimal | undefined;
-  for (const [index, { terms, samePacks, leeway = 0 }] of aims.entries()) {
+  for (const [index, { terms, samePacks, tolerance = 0 }] of aims.entries()) {
     if (terms.length === 0) continue;
     const report = (gap: number): void => onProgress({ step: from + index + 1, of, gap });
     report(1);
@@ -95,7 +99,7 @@ async function inTurn(
     first ??= outcome;
     last = outcome;
     const reached = outcome.objective;
-    const upper = reached + leeway + Math.max(1e-7, Math.abs(reached) * 1e-9);
+    const upper = reached + tolerance + Math.max(1e-7, Math.abs(reached) * 1e-9);
     program = {
       ...program,
       rows: [...program.rows, { name: `aim ${index}`, lower: -Infinity, upper, terms }],

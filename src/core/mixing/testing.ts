@@ -1,3 +1,4 @@
+import { seededRandom } from '../random';
 import { NO_CLIMATE_ROWS, NO_LIVING_ROWS, NO_SCAPE_ROWS, type Catalogue, type Material } from '../catalogue';
 import type { Build, MixProblem } from './problem';
 
@@ -93,24 +94,12 @@ export const ask = (builds: readonly Build[], told: Partial<MixProblem> = {}): M
   ...told,
 });
 
-/** A generator of numbers from 0 to 1, the same for the same seed (mulberry32, public domain). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** A random shop and a random question put to it. */
 export function randomCase(
   seed: number,
   size: { readonly ingredients: number; readonly packs: number; readonly builds: number },
 ): { readonly catalogue: Catalogue; readonly problem: MixProblem } {
-  const next = seeded(seed);
+  const next = seededRandom(seed);
   const between = (low: number, high: number): number => low + (high - low) * next();
   const whole = (low: number, high: number): number => Math.floor(between(low, high + 1));
   const cents = (value: number): number => Math.round(value * 100) / 100;

@@ -1,4 +1,4 @@
-import { length, say } from '../units';
+import { length, message } from '../units';
 import { days, type Work } from './work';
 
 /** The empty box: built, bored, tested for leaks, its backgrounds cured, until nothing smells. Gives the last step. */
@@ -30,7 +30,7 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
         title: 'Drill the holes',
         why: 'Later they would drop chips into the soil.',
         tools: ['drill', 'hole saw', 'water to cool it'],
-        amounts: enclosure.made.bores.map((it) => say`${it.use}, ${length(it.diameter)} across`),
+        amounts: enclosure.made.bores.map((it) => message`${it.use}, ${length(it.diameter)} across`),
         hands: 30 + 10 * enclosure.made.bores.length,
         after: box,
         cautions: ['drilling'],
@@ -50,7 +50,7 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
         waitFor: 'the seams to show whether they hold',
         after: box,
         cautions: wet ? ['water', 'lifting'] : ['lifting'],
-        measures: [{ what: 'every seam and corner', wanted: say`dry to a paper towel` }],
+        measures: [{ what: 'every seam and corner', wanted: message`dry to a paper towel` }],
       }),
     ];
   }
@@ -67,8 +67,8 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
         why: 'It needs the whole empty enclosure, and longest to stop smelling.',
         tools: ['gloves', 'knife', 'brush', 'silicone gun'],
         amounts: [
-          say`${kind?.name ?? 'Background'}, ${length(back.width)} by ${length(back.height)}, ${length(thickness)} thick`,
-          ...cures.map((it) => say`${it.step}`),
+          message`${kind?.name ?? 'Background'}, ${length(back.width)} by ${length(back.height)}, ${length(thickness)} thick`,
+          ...cures.map((it) => message`${it.step}`),
         ],
         hands: 60 + 90 * back.width * back.height * 4,
         wait: days(curing.low, (curing.low + curing.high) / 2, Math.max(curing.low, curing.high)),
@@ -88,7 +88,7 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
     wait: cured.length > 0 ? days(0, 3, 14) : null,
     waitFor: 'nothing to smell',
     after: cured.length > 0 ? cured : box,
-    measures: [{ what: 'air under the lid, in the morning', wanted: say`no smell at all` }],
+    measures: [{ what: 'air under the lid, in the morning', wanted: message`no smell at all` }],
     gate: 'smell',
   });
 }

@@ -1,10 +1,10 @@
 import { materialsIn } from '../ground/layers';
-import { length, mass, say, tank } from '../units';
+import { length, mass, message, tank } from '../units';
 import { days, type Work } from './work';
 
 /** From the bare floor to the last of the soil. Gives what comes before all that stands on it. */
 export function groundSteps(work: Work, smell: string): string[] {
-  const { design, assessment, animal, wet, pool, placed, steps, add, lying, named, filled } = work;
+  const { design, assessment, animal, wet, pool, placed, steps, add, layersOf, named, filled } = work;
   const { ground } = design;
   // What stands on the bare floor goes in before anything is poured round it.
   const onFloor = placed.filter((it) => it.placed.on === 'floor');
@@ -17,7 +17,7 @@ export function groundSteps(work: Work, smell: string): string[] {
         title: 'Stand what is heavy on the floor of the enclosure',
         why: 'On soil it would sink on to an animal that digs under it.',
         tools: ['thin foam or cork to lay under', 'two hands'],
-        amounts: onFloor.map((it) => say`${it.placed.piece.name}, ${mass(it.mass)}`),
+        amounts: onFloor.map((it) => message`${it.placed.piece.name}, ${mass(it.mass)}`),
         hands: 10 + 5 * onFloor.length,
         after: below,
         cautions: ['stone', 'lifting'],
@@ -27,7 +27,7 @@ export function groundSteps(work: Work, smell: string): string[] {
   }
 
   // The ground, from the floor up; moss and litter wait for the plants.
-  const drainage = lying(['drainage']);
+  const drainage = layersOf(['drainage']);
   if (drainage.length > 0) {
     below = [
       add({
@@ -42,13 +42,13 @@ export function groundSteps(work: Work, smell: string): string[] {
         cautions: ['mixing'],
         measures: drainage.map((it) => ({
           what: 'depth at front and back',
-          wanted: say`${length(it.thickness.frontLeft)} and ${length(it.thickness.backLeft)}`,
+          wanted: message`${length(it.thickness.frontLeft)} and ${length(it.thickness.backLeft)}`,
         })),
         holds: drainage.flatMap((it) => materialsIn(it.layer)),
       }),
     ];
   }
-  const barriers = lying(['barrier']);
+  const barriers = layersOf(['barrier']);
   if (barriers.length > 0) {
     below = [
       add({
@@ -57,11 +57,11 @@ export function groundSteps(work: Work, smell: string): string[] {
         title: 'Cut and lay the barrier',
         why: 'Soil that falls through fouls the water below.',
         tools: ['scissors', 'tape'],
-        amounts: barriers.map((it) => say`${named(it)}`),
+        amounts: barriers.map((it) => message`${named(it)}`),
         hands: 25,
         after: below,
         cautions: ['cutting'],
-        measures: [{ what: 'every edge and every pipe', wanted: say`no gap to see light through` }],
+        measures: [{ what: 'every edge and every pipe', wanted: message`no gap to see light through` }],
         holds: barriers.flatMap((it) => materialsIn(it.layer)),
       }),
     ];
@@ -75,7 +75,7 @@ export function groundSteps(work: Work, smell: string): string[] {
         title: 'Run the water for a day before soil goes in',
         why: 'Splashes and leaks are seen now, and nothing is spoiled.',
         tools: ['towel', 'watch'],
-        amounts: wet ? [say`${tank(assessment.standingWater)} of water`] : [],
+        amounts: wet ? [message`${tank(assessment.standingWater)} of water`] : [],
         hands: 30,
         wait: days(1, 1, 2),
         waitFor: 'the level to hold',
@@ -84,10 +84,10 @@ export function groundSteps(work: Work, smell: string): string[] {
         measures: [
           {
             what: 'water level after a day',
-            wanted: say`as high as before, less a finger’s breadth at most`,
+            wanted: message`as high as before, less a finger’s breadth at most`,
           },
         ],
-        holds: lying(['water']).flatMap((it) => materialsIn(it.layer)),
+        holds: layersOf(['water']).flatMap((it) => materialsIn(it.layer)),
       }),
     ];
   }
@@ -106,7 +106,7 @@ export function groundSteps(work: Work, smell: string): string[] {
       cautions: ['collecting'],
     });
   }
-  const soils = lying(['substrate']);
+  const soils = layersOf(['substrate']);
   if (soils.length > 0) {
     add({
       id: 'mix',
@@ -114,7 +114,7 @@ export function groundSteps(work: Work, smell: string): string[] {
       title: 'Mix and moisten the soil',
       why: 'Dry soil floats and never wets evenly once it lies.',
       tools: ['tub', 'measuring jug', 'gloves', 'mask'],
-      amounts: soils.map((it) => say`${named(it)}: ${tank(it.need?.waterToMixIn ?? 0)} of water`),
+      amounts: soils.map((it) => message`${named(it)}: ${tank(it.need?.waterToMixIn ?? 0)} of water`),
       hands: 30 + 20 * soils.length,
       wait: animal?.ground.value === 'dry' ? days(2, 4, 7) : days(0, 1, 3),
       waitFor: 'moisture to spread; turn it daily',
@@ -125,14 +125,14 @@ export function groundSteps(work: Work, smell: string): string[] {
           what: 'a fistful, squeezed',
           wanted:
             ground.squeeze === 'strict'
-              ? say`holds its shape and glistens, without a drop`
-              : say`holds its shape, with a drop or two`,
+              ? message`holds its shape and glistens, without a drop`
+              : message`holds its shape, with a drop or two`,
         },
       ],
       holds: soils.flatMap((it) => materialsIn(it.layer)),
     });
   }
-  const bedded = lying(['substrate', 'thin']);
+  const bedded = layersOf(['substrate', 'thin']);
   if (bedded.length > 0) {
     below = [
       add({
@@ -147,7 +147,7 @@ export function groundSteps(work: Work, smell: string): string[] {
         cautions: ['mixing'],
         measures: bedded.map((it) => ({
           what: `${named(it)}, front and back`,
-          wanted: say`${length(it.thickness.frontLeft)} and ${length(it.thickness.backLeft)}`,
+          wanted: message`${length(it.thickness.frontLeft)} and ${length(it.thickness.backLeft)}`,
         })),
         holds: bedded.flatMap((it) => materialsIn(it.layer)),
       }),

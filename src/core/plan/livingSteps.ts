@@ -1,7 +1,7 @@
 import { findPieceKind } from '../catalogue';
 import { materialsIn } from '../ground/layers';
 import type { PieceResult } from '../scape/scape';
-import { say } from '../units';
+import { message } from '../units';
 import { days, type Work } from './work';
 
 /** Steps after which others may begin. */
@@ -14,7 +14,7 @@ export interface Filled {
 
 /** Wood and hides, lamps, plants, then moss and litter on top. */
 export function livingSteps(work: Work, below: readonly string[]): Filled {
-  const { design, catalogue, placed, add, lying, filled } = work;
+  const { design, catalogue, placed, add, layersOf, filled } = work;
   const { climate, living } = design;
   let set = [...below];
   // Wood, stone, hides; dishes and the like, which are forgotten until the end, are a step of their own.
@@ -29,11 +29,11 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
         title: 'Set wood, cork and hides',
         why: 'Hides on both sides, perches at several heights, nothing that can fall.',
         tools: ['screws or silicone', 'level'],
-        amounts: standing.map((it) => say`${it.placed.piece.name}`),
+        amounts: standing.map((it) => message`${it.placed.piece.name}`),
         hands: 20 + 8 * standing.length,
         after: set,
         cautions: standing.some((it) => it.kind?.group === 'stone') ? ['stone'] : [],
-        measures: [{ what: 'each piece, pushed with a finger', wanted: say`does not move` }],
+        measures: [{ what: 'each piece, pushed with a finger', wanted: message`does not move` }],
         holds: standing.map((it) => it.placed.piece.id),
       }),
     ];
@@ -50,7 +50,7 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
         title: 'Install lamps, heat and mist',
         why: 'Before planting, so that light and temperature are right from the first day.',
         tools: ['cable ties', 'timer', 'plug strip with residual-current protection'],
-        amounts: devices.map((it) => say`${it.name}${it.power > 0 ? `, ${it.power} W` : ''}`),
+        amounts: devices.map((it) => message`${it.name}${it.power > 0 ? `, ${it.power} W` : ''}`),
         hands: 20 + 15 * devices.length,
         after: set,
         cautions: ['electric'],
@@ -65,7 +65,7 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
   if (plants.length > 0) {
     const fresh = plants.filter((it) => it.planted === null);
     const names = [...new Set(plants.map((it) => it.name))];
-    const counts = names.map((name) => say`${name} × ${plants.filter((it) => it.name === name).length}`);
+    const counts = names.map((name) => message`${name} × ${plants.filter((it) => it.name === name).length}`);
     const waits =
       fresh.length > 0
         ? [
@@ -100,7 +100,7 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
     ];
   }
   let topped = planted;
-  const moss = lying(['moss']);
+  const moss = layersOf(['moss']);
   if (moss.length > 0) {
     topped = [
       add({
@@ -116,7 +116,7 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
       }),
     ];
   }
-  const litter = lying(['litter']);
+  const litter = layersOf(['litter']);
   if (litter.length > 0) {
     topped = [
       add({
@@ -140,7 +140,7 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
         phase: 'scape',
         title: 'Put in dishes, feeding place and probes',
         why: 'They are forgotten until the end, and then there is no room.',
-        amounts: things.map((it) => say`${it.placed.piece.name}`),
+        amounts: things.map((it) => message`${it.placed.piece.name}`),
         hands: 5 + 4 * things.length,
         after: topped,
         cautions: things.some((it) => findPieceKind(catalogue, it.placed.piece.kind)?.cable)

@@ -2,12 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '../assess';
-import { applyEdit, type Answers, type Design } from '../design';
+import { applyEdit } from '../edits';
+import { type Questionnaire } from '../propose';
+import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { dayAfter, daysBetween, heldBy, inOrder, planOf, stepsOf, takesOf } from '.';
 
 const TODAY = '2026-11-25';
-const whole = (animal: string | null, size: Answers['size'] = null, count = 1): Design =>
+const whole = (animal: string | null, size: Questionnaire['size'] = null, count = 1): Design =>
   firstDesign(animal, 'middle', [], { count, size });
 const plan = (design: Design, today = TODAY) => planOf(design, assess(design, catalogue), catalogue, today);
 const GECKO = 'goniurosaurus-hainanensis';

@@ -1,8 +1,8 @@
 import type { Assessment } from '../assess';
 import { findAnimal, type Catalogue } from '../catalogue';
-import type { Design, PlanMark } from '../design/schema';
+import type { Design, PlanMark } from '../document/schema';
 import { quarantineDays } from '../living/moveIn';
-import { seeded } from '../living/population';
+import { seededRandom } from '../random';
 import { sampleWindow, schedule, type Schedule, type Task, type Timed, type Window } from './network';
 import type { GateId, Step } from './step';
 import { stepsOf, takesOf, workDays } from './steps';
@@ -69,7 +69,7 @@ const WORDS: Record<GateId, string> = {
   tests: 'its tests are not clear',
 };
 
-/** The plan of a build as it stands today: what is done counts as done, the rest is reckoned on from it. */
+/** The plan of a build as it stands today: what is done counts as done, the rest goes on from it. */
 export function planOf(
   design: Design,
   assessment: Assessment,
@@ -111,7 +111,7 @@ export function planOf(
   const timing = schedule(tasks);
   const timed = new Map(timing.tasks.map((it) => [it.id, it]));
   const untilMoveIn = tasks.filter((it) => it.id !== 'first-week');
-  const window = sampleWindow(untilMoveIn, seeded(20_261_125));
+  const window = sampleWindow(untilMoveIn, seededRandom(20_261_125));
   const isDone = (id: string): boolean => (done.get(id) ?? null) !== null;
   const planned = steps.map((step): PlannedStep => {
     const own = timed.get(step.id) ?? {

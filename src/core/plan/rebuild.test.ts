@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '../assess';
-import { allLayers, applyEdit, type Design, type EditCall } from '../design';
-import { standingOf } from '../design/standing';
+import { allLayers, type Design } from '../document';
+import { applyEdit, type EditCall } from '../edits';
+import { standingOf } from '../document/standing';
 import { CORNERS } from '../ground/corners';
 import { daysBetween, heldBy, inOrder, planOf, rebuildOf, stepsOf, takesOf, type Fate } from '.';
 

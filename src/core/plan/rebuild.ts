@@ -7,8 +7,8 @@ import {
   materialOf,
   type Catalogue,
 } from '../catalogue';
-import type { Corners, Design, Layer, Piece } from '../design/schema';
-import { standingOf } from '../design/standing';
+import type { Corners, Design, Layer, Piece } from '../document/schema';
+import { standingOf } from '../document/standing';
 import { CORNERS } from '../ground/corners';
 import { within } from '../ground/floor';
 import type { LayerResult } from '../ground/layers';
@@ -41,13 +41,13 @@ export interface Rebuild {
   readonly waits: number;
 }
 
-/** What stood does not change while it is rebuilt: it is reckoned once. */
-const reckoned = new WeakMap<object, { readonly catalogue: Catalogue; readonly before: Assessment }>();
+/** What stood does not change while it is rebuilt: it is calculated once. */
+const calculated = new WeakMap<object, { readonly catalogue: Catalogue; readonly before: Assessment }>();
 function asItStood(was: Design, standing: Design['plan']['standing'], catalogue: Catalogue): Assessment {
-  const known = standing && reckoned.get(standing);
+  const known = standing && calculated.get(standing);
   if (known?.catalogue === catalogue) return known.before;
   const before = assess(was, catalogue);
-  if (standing) reckoned.set(standing, { catalogue, before });
+  if (standing) calculated.set(standing, { catalogue, before });
   return before;
 }
 

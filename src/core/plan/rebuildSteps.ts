@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess';
 import { findAnimal, type Catalogue } from '../catalogue';
-import type { Design, Layer } from '../design/schema';
-import { capital, bag, percent, say, tank, temperature, type Said } from '../units';
+import type { Design, Layer } from '../document/schema';
+import { capital, bag, percent, message, tank, temperature, type Message } from '../units';
 import type { Rebuild, RebuildRow } from './rebuild';
 import type { Step } from './step';
 import { days } from './work';
@@ -29,13 +29,13 @@ const WORDS = {
 type Way = keyof typeof WORDS;
 
 /** How much of what: bulk in litres, all else by its name. */
-const told = ({ name, fate, volume }: RebuildRow, way: Way): Said => {
+const told = ({ name, fate, volume }: RebuildRow, way: Way): Message => {
   const word = `${capital(name)}, ${WORDS[way][fate]}`;
-  return volume === null ? say`${word}` : say`${word}: ${bag(volume)}`;
+  return volume === null ? message`${word}` : message`${word}: ${bag(volume)}`;
 };
 
 /** Rows of one name and fate are told once, with their number. */
-function counted(rows: readonly RebuildRow[], way: Way): readonly Said[] {
+function counted(rows: readonly RebuildRow[], way: Way): readonly Message[] {
   const sums = new Map<string, { row: RebuildRow; count: number }>();
   for (const row of rows) {
     const key = `${row.group} ${row.name} ${row.fate} ${row.volume === null ? '' : row.id}`;
@@ -44,7 +44,7 @@ function counted(rows: readonly RebuildRow[], way: Way): readonly Said[] {
     else sums.set(key, { row, count: 1 });
   }
   return [...sums.values()].map(({ row, count }) =>
-    count > 1 ? [...told(row, way), ...say` × ${count}`] : told(row, way),
+    count > 1 ? [...told(row, way), ...message` × ${count}`] : told(row, way),
   );
 }
 
@@ -155,7 +155,7 @@ export function rebuildSteps(
       measures: [
         {
           what: 'inside it, before anything moves in',
-          wanted: say`${temperature(cool.value.low)} to ${temperature(warm.value.high)}, ${percent(humidityDay.value.low)} to ${percent(humidityDay.value.high)}`,
+          wanted: message`${temperature(cool.value.low)} to ${temperature(warm.value.high)}, ${percent(humidityDay.value.low)} to ${percent(humidityDay.value.high)}`,
         },
       ],
     });
@@ -170,7 +170,7 @@ export function rebuildSteps(
         // It is out for the shortest time when all that needs time stands ready.
         after: [box, ...['prepare', 'mix', 'plants-quarantine'].filter((id) => kept.has(id))],
         cautions: ['hygiene'],
-        measures: [{ what: 'how many, and what each weighs', wanted: say`${String(waits)}` }],
+        measures: [{ what: 'how many, and what each weighs', wanted: message`${String(waits)}` }],
       }),
     ];
   }
@@ -243,7 +243,7 @@ export function rebuildSteps(
         title: 'Siphon the water out',
         why: 'Wet soil weighs more, and what stood under it is sour.',
         tools: ['hose', 'bucket'],
-        amounts: [say`${tank(siphoned)} of water`],
+        amounts: [message`${tank(siphoned)} of water`],
         hands: 20,
         after: last,
         cautions: ['pumps', 'hygiene'],
@@ -275,7 +275,7 @@ export function rebuildSteps(
         hands: 30,
         after: last,
         cautions: ['cutting'],
-        measures: [{ what: 'every seam and edge', wanted: say`whole, dry to a paper towel` }],
+        measures: [{ what: 'every seam and edge', wanted: message`whole, dry to a paper towel` }],
       }),
     ];
 
@@ -345,11 +345,11 @@ function shortened(
 }
 
 /** Fresh soil, and the water that its share of the layer takes. */
-function mixed(rows: readonly RebuildRow[], { layers }: Assessment): readonly Said[] {
+function mixed(rows: readonly RebuildRow[], { layers }: Assessment): readonly Message[] {
   return rows.map(({ id, name, volume }) => {
     const it = layers.find((own) => own.layer.id === id);
     const share = it && it.placed > 0 && volume !== null ? volume / it.placed : 1;
-    return say`${name}: ${bag(volume ?? 0)}, with ${tank((it?.need?.waterToMixIn ?? 0) * share)} of water`;
+    return message`${name}: ${bag(volume ?? 0)}, with ${tank((it?.need?.waterToMixIn ?? 0) * share)} of water`;
   });
 }
 

@@ -1,5 +1,5 @@
 import { moveInOf, quarantineDays } from '../living/moveIn';
-import { length, percent, say, temperature } from '../units';
+import { length, percent, message, temperature } from '../units';
 import type { Filled } from './livingSteps';
 import { days, type Work } from './work';
 
@@ -14,12 +14,12 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
     const crewed = add({
       id: 'crew',
       phase: 'living',
-      title: 'Let the crew in',
+      title: 'Introduce the crew',
       why: 'It must breed before anything eats it.',
       tools: ['spoon'],
       amounts: living.crew.map(
         (it) =>
-          say`${catalogue.living.crew.find((row) => row.id === it.kind)?.english ?? it.kind} × ${it.count}`,
+          message`${catalogue.living.crew.find((row) => row.id === it.kind)?.english ?? it.kind} × ${it.count}`,
       ),
       hands: 10,
       wait: days(14, 28, 56),
@@ -37,7 +37,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         tools: ['torch'],
         hands: 10,
         after: [crewed],
-        measures: [{ what: 'under bark and litter, after dark', wanted: say`adults and young` }],
+        measures: [{ what: 'under bark and litter, after dark', wanted: message`adults and young` }],
         gate: 'crew',
       }),
     );
@@ -47,13 +47,13 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
       add({
         id: 'rooted',
         phase: 'settling',
-        title: 'Tug gently at the plants',
+        title: 'Check that the plants have rooted',
         why: 'Rooted ones hold; loose ones are pulled out by the first animal.',
         hands: 10,
         wait: days(14, 28, 56),
         waitFor: 'roots',
         after: planted,
-        measures: [{ what: 'each plant, between two fingers', wanted: say`holds` }],
+        measures: [{ what: 'each plant, between two fingers', wanted: message`holds` }],
         gate: 'rooted',
       }),
     );
@@ -71,7 +71,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         waitFor: 'the filter to ripen',
         after: topped,
         cautions: ['pumps'],
-        measures: [{ what: 'ammonia and nitrite', wanted: say`not to be measured, twice a week apart` }],
+        measures: [{ what: 'ammonia and nitrite', wanted: message`not to be measured, twice a week apart` }],
         gate: 'water',
       }),
     );
@@ -98,25 +98,25 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
           ? [
               {
                 what: 'warm side, by day',
-                wanted: say`${temperature(bands.warm.value.low)} to ${temperature(bands.warm.value.high)}`,
+                wanted: message`${temperature(bands.warm.value.low)} to ${temperature(bands.warm.value.high)}`,
               },
               {
                 what: 'cool side, by day',
-                wanted: say`${temperature(bands.cool.value.low)} to ${temperature(bands.cool.value.high)}`,
+                wanted: message`${temperature(bands.cool.value.low)} to ${temperature(bands.cool.value.high)}`,
               },
               {
                 what: 'at night',
-                wanted: say`${temperature(bands.night.value.low)} to ${temperature(bands.night.value.high)}`,
+                wanted: message`${temperature(bands.night.value.low)} to ${temperature(bands.night.value.high)}`,
               },
               {
                 what: 'humidity by day',
-                wanted: say`${percent(bands.humidityDay.value.low)} to ${percent(bands.humidityDay.value.high)}`,
+                wanted: message`${percent(bands.humidityDay.value.low)} to ${percent(bands.humidityDay.value.high)}`,
               },
               ...(bands.basking
                 ? [
                     {
                       what: 'basking spot, its surface',
-                      wanted: say`${temperature(bands.basking.value.low)} to ${temperature(bands.basking.value.high)}`,
+                      wanted: message`${temperature(bands.basking.value.low)} to ${temperature(bands.basking.value.high)}`,
                     },
                   ]
                 : []),
@@ -139,8 +139,8 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         {
           what: 'the widest gap',
           wanted: animal?.girth
-            ? say`under ${length(animal.girth.value * 0.35)}`
-            : say`narrower than its head`,
+            ? message`under ${length(animal.girth.value * 0.35)}`
+            : message`narrower than its head`,
         },
       ],
       gate: 'locks',

@@ -1,5 +1,5 @@
-import type { CautionStep } from '../assess';
-import type { Said } from '../units';
+import type { CautionStep } from '../catalogue';
+import type { Message } from '../units';
 import type { Days } from './network';
 
 export const PHASES = [
@@ -21,7 +21,7 @@ export type GateId = (typeof GATES)[number];
 /** Something to measure at a named point, and what is right. */
 export interface Measure {
   readonly what: string;
-  readonly wanted: Said;
+  readonly wanted: Message;
 }
 
 /** One step of a build. */
@@ -32,7 +32,7 @@ export interface Step {
   readonly why: string;
   readonly tools: readonly string[];
   /** What goes in, with its amounts. */
-  readonly amounts: readonly Said[];
+  readonly amounts: readonly Message[];
   /** Minutes of work. */
   readonly hands: number;
   /** Days to wait after it; null: none. */

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess';
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { materialsIn } from '../ground/layers';
 import { boxSteps } from './boxSteps';
 import { groundSteps } from './groundSteps';

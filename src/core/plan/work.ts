@@ -1,9 +1,9 @@
 import type { Assessment } from '../assess';
 import { findAnimal, materialOf, type Animal, type Catalogue } from '../catalogue';
-import type { Design, Layer } from '../design/schema';
+import type { Design, Layer } from '../document/schema';
 import type { LayerResult } from '../ground/layers';
 import type { PieceResult } from '../scape/scape';
-import { bag, say, type Said } from '../units';
+import { bag, message, type Message } from '../units';
 import type { Days } from './network';
 import type { Step } from './step';
 
@@ -24,9 +24,9 @@ export interface Work {
   readonly steps: readonly Step[];
   /** Adds a step and gives its id. */
   readonly add: (draft: Draft) => string;
-  readonly lying: (kinds: readonly Layer['kind'][]) => readonly LayerResult[];
+  readonly layersOf: (kinds: readonly Layer['kind'][]) => readonly LayerResult[];
   readonly named: (it: LayerResult) => string;
-  readonly filled: (it: LayerResult) => Said;
+  readonly filled: (it: LayerResult) => Message;
 }
 
 export function workOn(design: Design, assessment: Assessment, catalogue: Catalogue): Work {
@@ -51,9 +51,11 @@ export function workOn(design: Design, assessment: Assessment, catalogue: Catalo
       steps.push({ tools: [], amounts: [], wait: null, cautions: [], measures: [], holds: [], ...draft });
       return draft.id;
     },
-    lying: (kinds) => layers.filter((it) => kinds.includes(it.layer.kind)),
+    layersOf: (kinds) => layers.filter((it) => kinds.includes(it.layer.kind)),
     named,
     filled: (it) =>
-      it.need ? say`${named(it)}: ${bag(it.need.loose)} loose, ${bag(it.placed)} settled` : say`${named(it)}`,
+      it.need
+        ? message`${named(it)}: ${bag(it.need.loose)} loose, ${bag(it.placed)} settled`
+        : message`${named(it)}`,
   };
 }

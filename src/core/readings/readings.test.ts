@@ -231,3 +231,29 @@ describe('what a sensor does that no enclosure does', () => {
     );
   });
 });
+
+describe('lights on', () => {
+  // Its warm side by day wants over 2 K more than its night at the most: what is right for one is wrong for the other.
+  const gecko = catalogue.animals.find((it) => it.climate.warm.value.low > it.climate.night.value.high + 2)!;
+  const { warm, night } = gecko.climate;
+  const byNight = (night.value.low + night.value.high) / 2;
+  const lit = (at: number): boolean => at >= START + 8 * HOUR && at < START + 20 * HOUR;
+  const from = (hour: number, count: number, value: number) => {
+    const all = made(count, 10 * 60_000, () => value);
+    return { ...all, at: all.at.map((at) => at + hour * HOUR) };
+  };
+  it('for two hours after it the night’s temperature alarms nobody; from then on it does', () => {
+    // Every ten minutes from half past seven to ten.
+    expect(alarmsOf(point(), from(7.5, 15, byNight), gecko, lit)).toEqual([]);
+    // The same till eleven: it begins at ten, and has stood for twenty minutes by then.
+    expect(alarmsOf(point(), from(7.5, 22, byNight), gecko, lit)).toMatchObject([
+      { side: 'low', from: START + 10 * HOUR, to: null, worst: byNight },
+    ]);
+  });
+  it('before it nothing is forgiven: a day’s temperature in the last hours of the night is told', () => {
+    const middle = (warm.value.low + warm.value.high) / 2;
+    expect(alarmsOf(point(), from(6, 9, middle), gecko, lit)).toMatchObject([
+      { side: 'high', from: START + 6 * HOUR },
+    ]);
+  });
+});

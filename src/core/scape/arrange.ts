@@ -1,10 +1,10 @@
 import { findBackgroundKind, findPieceKind, type Animal, type Catalogue } from '../catalogue';
-import type { Background, Body, Design, Piece, Scape } from '../design/schema';
+import type { Background, Body, Design, Piece, Scape } from '../document/schema';
 import { siteAt } from '../ground/bodies';
 import { mean } from '../ground/corners';
 import { coverShare } from './cover';
 import { clashOf } from './overlap';
-import { placePieces } from './place';
+import { placePieces } from '../pieces/place';
 import { block, clamp, fitted, hide, mm, put, span, type Plan, type Wish } from './put';
 import { wantsOf } from './wants';
 

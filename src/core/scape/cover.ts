@@ -1,4 +1,4 @@
-import type { Placed } from './place';
+import type { Placed } from '../pieces/place';
 
 const CELLS = 28;
 

@@ -1,7 +1,7 @@
-import type { Enclosure } from '../design/schema';
-import type { Bounds } from './solid';
-import type { Body } from '../design/scapeSchema';
-import { axisOf } from './solid';
+import type { Enclosure } from '../document/schema';
+import type { Bounds } from '../pieces/solid';
+import type { Body } from '../document/scapeSchema';
+import { axisOf } from '../pieces/solid';
 
 /** A way into the box for hands and for what is put in, m. */
 export interface Opening {

@@ -1,5 +1,3 @@
-export { type Solid, type Vec } from './solid';
-export { type Back } from './backs';
 export { type BackResult, type SupplyNeed } from './needs';
 export { type PieceResult } from './scape';
 export { PAPER_MARGIN, PAPERS, templateOf, type Paper, type Template, type Tile } from './template';

@@ -6,9 +6,9 @@ import {
   type Range,
   type Supply,
 } from '../catalogue';
-import type { Background, Cutout } from '../design/scapeSchema';
+import type { Background, Cutout } from '../document/scapeSchema';
 import { choosePacks } from '../ground/packs';
-import type { Back } from './backs';
+import type { Back } from '../pieces/backs';
 
 export interface SupplyNeed {
   readonly supply: Supply;

@@ -1,4 +1,4 @@
-import type { Solid } from './solid';
+import type { Solid } from '../pieces/solid';
 
 /** So much of touching does not count, m. */
 const ALLOWED = 0.004;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Pump } from '../design/scapeSchema';
+import type { Pump } from '../document/scapeSchema';
 import { frictionFactor, hoseLoss, VISCOSITY, workingPoint } from './pump';
 
 const hose = (diameter: number, length: number, bends = 0) => ({ diameter, length, bends });

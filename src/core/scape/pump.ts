@@ -1,4 +1,4 @@
-import type { Pump } from '../design/scapeSchema';
+import type { Pump } from '../document/scapeSchema';
 
 const GRAVITY = 9.81;
 /** Kinematic viscosity of fresh water at 20 °C, m²/s (1.004e-6; CRC Handbook). */

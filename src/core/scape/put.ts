@@ -1,7 +1,7 @@
 import { findPieceKind, type Animal, type Catalogue, type PieceKind } from '../catalogue';
-import type { Body, Design, Piece, Support } from '../design/schema';
+import type { Body, Design, Piece, Support } from '../document/schema';
 import { goesIn } from './fits';
-import type { Site } from './place';
+import type { Site } from '../pieces/place';
 import { belongs, freePlace } from './settle';
 import type { Wants } from './wants';
 

@@ -1,7 +1,7 @@
-import type { Enclosure } from '../design/schema';
+import type { Enclosure } from '../document/schema';
 import { openingsOf } from './fits';
-import type { Placed } from './place';
-import type { Vec } from './solid';
+import type { Placed } from '../pieces/place';
+import type { Vec } from '../pieces/solid';
 
 /** An arm reaches in to the shoulder, a flat hand is so thick (from memory), m. */
 export const ARM = 0.6;

@@ -3,18 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../assess';
 import { findBackgroundKind, findPieceKind } from '../catalogue';
-import {
-  applyEdit,
-  Design as DesignSchema,
-  proposeDesign,
-  type Design,
-  type EditCall,
-  type Piece,
-} from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { Design as DesignSchema, type Design, type Piece } from '../document';
+import { proposeDesign } from '../propose';
 import { carried, goesIn, openingsOf, sticksOut } from './fits';
 import { reachTo } from './reach';
 import { SNUG } from './wants';
-import { solidOf } from './solid';
+import { solidOf } from '../pieces/solid';
 import { anyBody } from './testing';
 
 const SIZE = { width: 0.6, depth: 0.45, height: 0.6 };

@@ -1,10 +1,10 @@
 import { findPieceKind, type Animal, type Catalogue, type PieceKind, type Use } from '../catalogue';
-import type { Design, Piece, Scape } from '../design/schema';
+import type { Design, Piece, Scape } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { coverShare } from './cover';
 import { goesIn, sticksOut } from './fits';
 import { backResult, suppliesFor, type BackResult, type SupplyNeed } from './needs';
-import type { Placed } from './place';
+import type { Placed } from '../pieces/place';
 import { workingPoint, type Working } from './pump';
 import { SNUG, wantsOf, type Wants } from './wants';
 
@@ -23,7 +23,7 @@ export interface PieceResult {
   readonly placed: Placed;
   readonly kind: PieceKind | undefined;
   readonly uses: readonly Use[];
-  /** kg, weighed or reckoned from its stuff. */
+  /** kg, weighed or calculated from its stuff. */
   readonly mass: number;
   /** m³ of soil a planter takes. */
   readonly fill: number;

@@ -1,10 +1,10 @@
 import type { PieceKind } from '../catalogue';
-import type { Body, Design, Piece, Support } from '../design/schema';
+import type { Body, Design, Piece, Support } from '../document/schema';
 import { siteAt } from '../ground/bodies';
-import { backsOf } from './backs';
-import { placePieces, type Placed, type Site } from './place';
+import { backsOf } from '../pieces/backs';
+import { placePieces, type Placed, type Site } from '../pieces/place';
 import { overlapShare } from './overlap';
-import { axisOf, solidOf, type Bounds, type Solid } from './solid';
+import { axisOf, solidOf, type Bounds, type Solid } from '../pieces/solid';
 
 /** A place reached for: of the underside of the foot; without a height the piece keeps what bears it. */
 export interface Towards {

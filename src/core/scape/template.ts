@@ -1,4 +1,4 @@
-import type { Cutout } from '../design/scapeSchema';
+import type { Cutout } from '../document/scapeSchema';
 import type { BackResult } from './needs';
 
 /** Sheets of paper, portrait, m: ISO 216 A4, and US letter (8.5 × 11 in). */

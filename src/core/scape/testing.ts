@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Body } from '../design/scapeSchema';
+import type { Body } from '../document/scapeSchema';
 
 /** Any body of a size that could stand in a box. For tests. */
 export const anyBody = (): fc.Arbitrary<Body> => {

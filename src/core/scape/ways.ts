@@ -1,6 +1,6 @@
-import type { Back } from './backs';
-import type { Placed } from './place';
-import type { Bounds } from './solid';
+import type { Back } from '../pieces/backs';
+import type { Placed } from '../pieces/place';
+import type { Bounds } from '../pieces/solid';
 import type { Wants } from './wants';
 
 interface Box {

@@ -1,7 +1,7 @@
 import { findDeviceKind } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { type Move, type Setting, type Maker, free, round, tidy, clamp } from './change';
-import { fanOf, fitted, plantLights, without, withClimate, withDevice, withNew } from './fittings';
+import { fanOf, fitted, plantLights, without, withClimate, withDevice, withNew } from '../fitting/fittings';
 
 function cover(by: readonly number[]): Maker {
   return ({ design, locks }) => {

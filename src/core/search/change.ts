@@ -1,5 +1,5 @@
 import type { Animal, Catalogue } from '../catalogue';
-import type { Design, Device } from '../design/schema';
+import type { Design, Device } from '../document/schema';
 import type { Measured } from '../verdict/year';
 
 /** A small change that may bring a place nearer to its band. */

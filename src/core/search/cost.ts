@@ -1,5 +1,5 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
-import type { Design, Device } from '../design/schema';
+import type { Design, Device } from '../document/schema';
 import { BEARS, TOLERANCE } from '../verdict/criteria';
 import type { Measured } from '../verdict/year';
 import type { Fault } from './change';
@@ -24,8 +24,11 @@ export function lackOf(it: Measured): number {
 
 export const uvIsOut = ({ uv }: Pick<Seen, 'uv'>): boolean => uv !== null && uv !== 'inside';
 
-export const lacking = (seen: Seen): number =>
-  seen.measured.reduce((sum, it) => sum + lackOf(it), 0) + (uvIsOut(seen) ? UV_OUT : 0);
+/** What its places lack, all told. */
+export const lackingIn = (measured: readonly Measured[]): number =>
+  measured.reduce((sum, it) => sum + lackOf(it), 0);
+
+export const lacking = (seen: Seen): number => lackingIn(seen.measured) + (uvIsOut(seen) ? UV_OUT : 0);
 
 /** Places outside their bands, the worst first. */
 export const faultsOf = (measured: readonly Measured[]): readonly Fault[] =>

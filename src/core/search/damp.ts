@@ -1,6 +1,15 @@
 import { findDeviceKind } from '../catalogue';
 import { type Fault, type Move, type Maker, free, round, tidy, clamp } from './change';
-import { fitted, foggerOf, freeId, kindOf, without, withClimate, withDevice, withNew } from './fittings';
+import {
+  fitted,
+  foggerOf,
+  freeId,
+  kindOf,
+  without,
+  withClimate,
+  withDevice,
+  withNew,
+} from '../fitting/fittings';
 
 /** Whether a place is judged by night. */
 const byNight = ({ criterion }: Fault['it']): boolean =>
@@ -64,6 +73,12 @@ export function fog(more: boolean): Maker {
     if (!more)
       return set === null ? [] : [...moves, at(null), { id: 'no fog', design: without(design, fogger.id) }];
     // One that never stops is too small.
+    const up = tidy(clamp(round(1.6 * fogger.dim, 0.05), 0.2, 1));
+    if (up > fogger.dim)
+      moves.push({
+        id: `fog output ${up}`,
+        design: withDevice(design, fogger.id, (own) => ({ ...own, dim: up })),
+      });
     const foggers = design.climate.devices.filter((own) => kindOf(own, catalogue)?.form === 'fogger');
     return locks.buying || foggers.length > 1
       ? moves
@@ -78,7 +93,7 @@ export function fog(more: boolean): Maker {
 }
 
 /** m³ of a box that a fogger at full output is made for (common practice: the output knob is turned down in smaller ones). */
-const FULL_OUTPUT = 0.1;
+const FULL_OUTPUT = 0.2;
 
 export const SECONDS = (value: number): number => Math.round(clamp(value, 2, 120));
 

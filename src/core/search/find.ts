@@ -1,12 +1,13 @@
 import { findAnimal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { boundOf, type Bound } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/verdict';
 import { burdenOf, weigh, type Aim, type Burden } from './cost';
 import type { Locks } from './change';
 import { propose } from './propose';
-import { ease, type Searching } from './search';
+import { ease } from './search';
+import { type Searching } from './play';
 
 /** An answer of “Find what holds”: a design, what it is judged, and what it asks of its keeper. */
 export interface Answered {

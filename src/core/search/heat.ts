@@ -1,5 +1,7 @@
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
-import type { Design, Device } from '../design/schema';
+import type { Design, Device } from '../document/schema';
+import { TOO_HIGH } from '../climate/clearance';
+import { siteAt } from '../ground/bodies';
 import { criteriaOf } from '../verdict/criteria';
 import { type Move, AMPLE, type Fault, type Setting, type Maker, free, round, tidy, clamp } from './change';
 import {
@@ -15,7 +17,7 @@ import {
   withDevice,
   withDevices,
   withNew,
-} from './fittings';
+} from '../fitting/fittings';
 
 /** Dark heaters of the warm side, as nearly all are, and those that hang over the cool one alone: the middle is no cool side. */
 export const heatersOn = (side: 'warm' | 'cool', design: Design, catalogue: Catalogue): readonly Device[] =>
@@ -115,6 +117,9 @@ export function power(
   };
 }
 
+/** m over the ground that a heater on a wire hangs at (common practice). */
+const HUNG = 0.5;
+
 /** Another dark heater in its place, or a first one, as strong as it need be: over the lid, or under it with a guard. */
 export const heaterKind = ({ design, animal, catalogue, locks }: Setting, fault?: Fault): readonly Move[] => {
   const heaters = heatersOn('warm', design, catalogue);
@@ -140,19 +145,31 @@ export const heaterKind = ({ design, animal, catalogue, locks }: Setting, fault?
   const bare = without(design, ...heaters.map((it) => it.id));
   const place = { x: tidy(width * (right ? 0.85 : 0.15)), y: tidy(depth * 0.3) };
   const large = design.enclosure.build === 'walk-in' || width * depth * height > 1;
-  const ways: { readonly kind: string; readonly inside: boolean }[] = [
+  const ground = siteAt(design).groundAt(place.x, place.y);
+  // Under a ceiling that is far off, warmth is hung over the animal on a wire or a chain, and does not go to the room.
+  const far = height - ground > TOO_HIGH;
+  const ways: { readonly kind: string; readonly inside: boolean; readonly hung?: number }[] = [
+    ...(far
+      ? ['infrared-emitter', 'ceramic-emitter', 'radiant-panel'].map((kind) => ({
+          kind,
+          inside: true,
+          hung: ground + HUNG,
+        }))
+      : []),
     { kind: 'infrared-emitter', inside: false },
     { kind: 'ceramic-emitter', inside: false },
     { kind: 'radiant-panel', inside: true },
     { kind: 'ceramic-emitter', inside: true },
     ...(large ? [{ kind: 'room-heater', inside: true }] : []),
   ];
-  return ways.flatMap(({ kind: id, inside }): Move[] => {
+  return ways.flatMap(({ kind: id, inside, hung }): Move[] => {
     const kind = findDeviceKind(catalogue, id);
     if (!kind) return [];
     const clear = kind.clearance?.value ?? 0;
     const over =
-      kind.form === 'heater' ? 0.1 : inside ? height - (kind.form === 'panel' ? 0.03 : 0.09) : overOf(design);
+      kind.form === 'heater'
+        ? 0.1
+        : (hung ?? (inside ? height - (kind.form === 'panel' ? 0.03 : 0.09) : overOf(design)));
     const least =
       kind.form === 'heater' ? 0 : clearHeight(design, place, clear, inside ? over : height + 0.45);
     if (least === null || (kind.form === 'panel' && kind.length > width * 0.7)) return [];
@@ -162,7 +179,8 @@ export const heaterKind = ({ design, animal, catalogue, locks }: Setting, fault?
       timer: { by: 'always' },
       thermostat: { ...set, probe },
     });
-    return [{ id: `${id} ${inside ? 'inside' : 'over'}`, design: withNew(bare, device), size: device.id }];
+    const where = hung === undefined ? (inside ? 'inside' : 'over') : 'on a wire';
+    return [{ id: `${id} ${where}`, design: withNew(bare, device), size: device.id }];
   });
 };
 

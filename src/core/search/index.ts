@@ -5,6 +5,6 @@ export * from './change';
 export * from './moves';
 export * from './propose';
 export * from './search';
-export * from './uv';
+export * from './play';
 export * from './find';
 export * from './remedies';

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
-import { Design as DesignSchema, type Design, type EditCall } from '../design';
+import { Design as DesignSchema, type Design } from '../document';
+import { type EditCall } from '../edits';
 import { firstDesign } from '@/catalogue/testing';
-import { GLANCE, JUDGING, judgeDesign } from '../verdict';
+import { GLANCE, judgeDesign } from '../verdict';
 import { climb, ease, missingIn, movesFor, NO_LOCKS, perform, runSearch, type Locks } from '.';
-import { darkHeaters } from './fittings';
+import { darkHeaters } from '../fitting/fittings';
 import { jointMoves, settings } from './joint';
 
 const gecko = findAnimal(catalogue, 'coleonyx-variegatus')!;
@@ -28,7 +29,7 @@ describe('cover and heat together', () => {
     const moves = jointMoves(at());
     const covers = [0, 0.3, 0.6, 0.9];
     const wanted = covers
-      .flatMap((own) => [-3, 0, 3].map((by) => [own, day! + by, night]))
+      .flatMap((own) => [-3, -1.5, 0, 1.5, 3].map((by) => [own, day! + by, night]))
       .filter(([own, to]) => own !== cover || to !== day);
     expect(moves.map((it) => read(it.design))).toEqual(wanted);
     for (const move of [...moves, ...settings(at())])
@@ -61,7 +62,7 @@ describe('easing', () => {
     expect(missingIn(eased.verdict!)).toBeLessThanOrEqual(missingIn(climbed.verdict!) + 1e-9);
     for (const { before, after } of eased.steps) expect(after).toBeLessThan(0.99 * before);
     expect(eased.verdict!.places).toEqual(
-      judgeDesign({ design: eased.design, catalogue, alone: true, playing: JUDGING })!.places,
+      judgeDesign({ design: eased.design, catalogue, alone: true })!.places,
     );
   });
 });

@@ -1,5 +1,5 @@
 import { clamp, free, round, tidy, type Move, type Setting } from './change';
-import { withDevices } from './fittings';
+import { withDevices } from '../fitting/fittings';
 import { heatersOn } from './heat';
 
 /** The top covered so far, and the set points of the heater moved by so much, K. */
@@ -45,12 +45,13 @@ const covers = (...all: readonly number[]): readonly Step[] => all.map((cover) =
 const byDay = (...all: readonly number[]): readonly Step[] => all.map((day) => ({ day }));
 const byNight = (...all: readonly number[]): readonly Step[] => all.map((night) => ({ night }));
 
+const FAR = together(covers(0, 0.3, 0.6, 0.9), byDay(-3, -1.5, 0, 1.5, 3));
+
 /**
  * Cover and warmth at once, far from where they are: a closed top wants less heat and an open one more, so that neither
  * alone leads from one good box to another.
  */
-export const jointMoves = (setting: Setting): readonly Move[] =>
-  movesBy(setting, together(covers(0, 0.3, 0.6, 0.9), byDay(-3, 0, 3)));
+export const jointMoves = (setting: Setting): readonly Move[] => movesBy(setting, FAR);
 
 /** Cover, and the set points of the heater by day and by night, one at a time and two together: for a box that is eased. */
 export function settings(setting: Setting): readonly Move[] {
@@ -68,6 +69,6 @@ export function settings(setting: Setting): readonly Move[] {
     ...together(near, day),
     ...together(near, night),
     ...together(day, night),
-    ...together(covers(0, 0.3, 0.6, 0.9), byDay(-3, 0, 3)),
+    ...FAR,
   ]);
 }

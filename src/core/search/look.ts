@@ -1,8 +1,9 @@
 import { findAnimal, type Catalogue } from '../catalogue';
 import { ImpossibleClimate } from '../climate/guard';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
-import { judgeUv, type UvJudged } from '../verdict/uv';
+import { lackingIn } from './cost';
+import { judgeUv, type UvJudged } from '../fitting/uv';
 import { heatersOf, judgeDesign, type Verdict } from '../verdict/verdict';
 import { criteriaIn, measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
 
@@ -15,6 +16,8 @@ export type Task =
       /** Share of the tolerance that is not granted. */
       readonly strict: number;
       readonly near: YearRun['rest'];
+      /** What may be lacking at the most: where the first season alone lacks as much, no other is looked at. */
+      readonly enough?: number;
     }
   | {
       readonly ask: 'judge';
@@ -30,6 +33,8 @@ const SAFE = 1.6;
 
 /** What a first look saw. */
 export interface Seen {
+  /** Not all seasons were looked at: at the least as much is lacking as is told. */
+  readonly cut: boolean;
   readonly measured: readonly Measured[];
   readonly uv: UvJudged['answer'] | null;
   readonly rest: YearRun['rest'];
@@ -67,13 +72,21 @@ export function perform(task: Task, catalogue: Catalogue): Result {
 }
 
 function look(
-  { design, playing, strict, near }: Extract<Task, { ask: 'look' }>,
+  { design, playing, strict, near, enough = Infinity }: Extract<Task, { ask: 'look' }>,
   catalogue: Catalogue,
 ): Seen | null {
   const animal = findAnimal(catalogue, design.brief.animal);
   if (!animal) return null;
   const ground = layGround(design, catalogue);
-  const year = playYear(design, catalogue, ground, playing, near);
+  const measuredIn = (soFar: YearRun) => measure(soFar, animal, criteriaIn(animal, soFar), strict, SAFE);
+  const year = playYear(
+    design,
+    catalogue,
+    ground,
+    playing,
+    near,
+    (soFar) => lackingIn(measuredIn(soFar)) >= enough,
+  );
   let [used, water, days] = [0, 0, 0];
   for (const { run } of year.played) {
     used += run.used.reduce((sum, it) => sum + it, 0);
@@ -81,7 +94,8 @@ function look(
     days += run.days;
   }
   return {
-    measured: measure(year, animal, criteriaIn(animal, year), strict, SAFE),
+    cut: playing.seasons.some((it) => year.rest[it] === undefined),
+    measured: measuredIn(year),
     uv: judgeUv(design, animal, ground, catalogue)?.answer ?? null,
     rest: year.rest,
     peaks: Object.fromEntries(heatersOf(year).map((it) => [it.device, it.needs])),
@@ -91,4 +105,4 @@ function look(
 }
 
 /** Seen of nothing: no animal, or a climate that cannot be. */
-export const NOTHING: Seen = { measured: [], uv: null, rest: {}, peaks: {}, watts: 0, water: 0 };
+export const NOTHING: Seen = { cut: false, measured: [], uv: null, rest: {}, peaks: {}, watts: 0, water: 0 };

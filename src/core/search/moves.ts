@@ -1,5 +1,5 @@
 import { type Move, type Fault, type Setting, type Maker, free } from './change';
-import { baskingLamp, darkHeaters, fanOf, foggerOf, without, withClimate } from './fittings';
+import { baskingLamp, darkHeaters, fanOf, foggerOf, without, withClimate } from '../fitting/fittings';
 import { coverMore, coverLess, stripMore, stripLess, ventMore, ventLess, fan, dimmer, shiftDay } from './air';
 import { fog, SECONDS, mist } from './damp';
 import { heaterSet, heaterProbe, power, heaterKind, coolHeater, baskSet, baskLamp } from './heat';

@@ -1,5 +1,5 @@
 import { findAnimal, type Animal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { CREW_LASTS, crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
@@ -10,9 +10,10 @@ import type { Verdict } from '../verdict/verdict';
 import { NOTHING, perform, type Seen } from './look';
 import { NO_LOCKS, type Locks } from './change';
 import { canPay } from './cost';
-import { climb, judge, type Searching } from './search';
+import { climb, judge } from './search';
+import { type Searching } from './play';
 import { withoutOwnFindings } from './tidy';
-import { fitUv } from './uv';
+import { fitUv } from '../fitting/fitUv';
 
 export interface Proposal {
   readonly design: Design;

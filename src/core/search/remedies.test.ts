@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
 import { firstDesign } from '@/catalogue/testing';
 import { judgeDesign, yearFindings } from '../verdict';
 import { proposeWhatHolds, remediesFor, runSearch } from '.';
-import { plantLights, withDevices } from './fittings';
+import { formatMessage, METRIC, type Message } from '../units';
+import { mendsIn } from './remedies';
+import { plantLights, withDevices } from '../fitting/fittings';
+
+const read = (label: Message): string => formatMessage(label, { prefs: METRIC, locale: 'en' });
 
 describe('remedies', () => {
   const held = proposeWhatHolds(firstDesign('dendrobates-auratus', 'dry'), catalogue).design;
@@ -32,7 +36,7 @@ describe('remedies', () => {
       const found = runSearch(remediesFor(design, before, catalogue), catalogue);
       const all = Object.entries(found).flatMap(([code, own]) => own.map((it) => ({ code, ...it })));
       expect(all.length).toBeGreaterThan(0);
-      expect(all.some((it) => names.test(it.label.map(String).join('')))).toBe(true);
+      expect(all.some((it) => names.test(read(it.label)))).toBe(true);
       for (const own of Object.values(found))
         expect(new Set(own.map((it) => JSON.stringify(it.label))).size).toBe(own.length);
       for (const { code, label, call } of all) {
@@ -45,7 +49,7 @@ describe('remedies', () => {
         expect(codes).not.toContain(code);
         expect(codes.filter((it) => !told.includes(it))).toEqual([]);
         // Its button says what it does: hours before and after, as the verdicts have them.
-        const [, from, to] = /(\d+) → (\d+) % of hours$/.exec(label.map(String).join(''))!;
+        const [, from, to] = /(\d+) → (\d+) % of hours$/.exec(read(label))!;
         expect(Number(from)).toBeLessThan(90);
         expect(Number(to)).toBeGreaterThanOrEqual(90);
       }
@@ -63,10 +67,20 @@ describe('remedies', () => {
     });
     const offered = runSearch(remediesFor(design, before, catalogue), catalogue)['plant-light-weak']!;
     expect(offered).toHaveLength(1);
-    expect(offered[0]!.label.map(String).join('')).toMatch(/\d+ → 0 plants in want of light$/);
+    expect(read(offered[0]!.label)).toMatch(/\d+ → 0 plants in want of light$/);
     const next = applyEdit(design, offered[0]!.call!, catalogue);
     const after = judgeDesign({ design: next, catalogue, alone: true })!;
     expect(after.plants).toEqual([]);
     expect(yearFindings(after, next, catalogue).map((it) => it.code)).not.toContain('plant-light-weak');
+  });
+
+  it('that leave a plant in want of light, which it was not, are not offered', () => {
+    const before = judgeDesign({ design: held, catalogue, alone: true })!;
+    const orchid = { id: 'p', name: 'orchid', fit: 0.3, by: 'light', season: 'winter' } as const;
+    expect(mendsIn(before, before, 'warm', 'over')).toBe(true);
+    expect(mendsIn(before, { ...before, plants: [orchid] }, 'warm', 'over')).toBe(false);
+    expect(mendsIn({ ...before, plants: [orchid] }, { ...before, plants: [orchid] }, 'warm', 'over')).toBe(
+      true,
+    );
   });
 });

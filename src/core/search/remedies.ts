@@ -1,8 +1,9 @@
 import { findAnimal, type Catalogue } from '../catalogue';
 import { differencesOf } from '../compare/differences';
-import { foundIn, type Design } from '../design';
-import type { Remedy } from '../findings/finding';
-import { say, type Said } from '../units';
+import { foundIn } from '../edits';
+import { type Design } from '../document';
+import type { Remedy } from '../finding/finding';
+import { message, type Message, number } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
 import { outsideOf, placeCode, unlit, type Outside } from '../verdict/findings';
 import { dying, failing, type Verdict } from '../verdict/verdict';
@@ -10,9 +11,10 @@ import { sawsVents } from './air';
 import { faultsOf } from './cost';
 import type { Seen } from './look';
 import { NO_LOCKS } from './change';
-import { kindOf, plantLights, withDevices } from './fittings';
+import { kindOf, plantLights, withDevices } from '../fitting/fittings';
 import { movesFor } from './moves';
-import { judgeInTurn, lookAt, play, type Searching } from './search';
+import { judgeInTurn } from './search';
+import { lookAt, play, type Searching } from './play';
 
 /** Remedies of one finding, by its code: each was played, and mends it without breaking anything else. */
 export type Remedies = Readonly<Record<string, readonly Remedy[]>>;
@@ -39,7 +41,7 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
     const fault = faultsOf(before.measured).find((it) => it.it.criterion.id === criterion && it.way === way);
     if (!fault) continue;
     const moves = movesFor({ design, animal, catalogue, locks: NO_LOCKS }, fault);
-    const tried = yield* play(design, moves, before.rest, 0, catalogue);
+    const tried = yield* play(design, moves, before, 0, catalogue);
     const mends = tried.all.filter((it) => heals(before, it.seen, criterion));
     const code = placeCode(criterion, way);
     if (!code) continue;
@@ -50,7 +52,7 @@ export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalo
       const change = changes[index];
       if (!change || !after || !mendsIn(verdict, after, criterion, way)) return false;
       const { from, to } = effectOf(verdict, after, criterion);
-      const does = say`${from.toFixed(0)} → ${to.toFixed(0)} % of hours`;
+      const does = message`${number(from, 0)} → ${number(to, 0)} % of hours`;
       const label = labelOf(design, change, catalogue, does);
       // Two that would be told alike are one.
       if (kept.some((it) => JSON.stringify(it.label) === JSON.stringify(label))) return false;
@@ -89,7 +91,7 @@ function* brighter(design: Design, verdict: Verdict, catalogue: Catalogue): Sear
   yield* judgeInTurn(changes, (after, index) => {
     const way = changes[index];
     if (!way || !after || unlit(after).length > 0 || !isNoWorse(verdict, after)) return false;
-    const label = labelOf(design, way, catalogue, say`${dark.toFixed(0)} → 0 plants in want of light`);
+    const label = labelOf(design, way, catalogue, message`${dark} → 0 plants in want of light`);
     found.push({ label, call: { edit: 'adoptFound', change: foundIn(way) } });
     return true;
   });
@@ -126,6 +128,7 @@ function isNoWorse(before: Verdict, after: Verdict): boolean {
   const now = outsideOf(after);
   if (before.uv?.answer === 'inside' && after.uv?.answer !== 'inside') return false;
   if (dying(after.plants).length > dying(before.plants).length) return false;
+  if (unlit(after).length > unlit(before).length) return false;
   if (failing(after.crew).length > failing(before.crew).length) return false;
   return now.every((it) => {
     const own = was.get(keyOf(it));
@@ -144,7 +147,7 @@ function effectOf(before: Verdict, after: Verdict, criterion: CriterionId) {
 }
 
 /** What is changed, and what it does. */
-function labelOf(from: Design, to: Design, catalogue: Catalogue, does: Said): Said {
+function labelOf(from: Design, to: Design, catalogue: Catalogue, does: Message): Message {
   const all = differencesOf([from, to], catalogue);
   const added = all.find((it) => it.sides[0]?.[0] === '–');
   if (added) return [`Add ${added.what.toLowerCase()}: `, ...does];

@@ -1,15 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
-import { applyEdit, Design as DesignSchema, type Design } from '../design';
+import { applyEdit } from '../edits';
+import { Design as DesignSchema, type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { layGround } from '../ground';
-import { HOLDS, judgeDesign, JUDGING, judgeUv } from '../verdict';
+import { GLANCE, HOLDS, judgeDesign, JUDGING, type Playing } from '../verdict';
+import { judgeUv } from '../fitting';
 import {
   bestOf,
   climb,
-  fitUv,
   judgeInTurn,
+  lackingIn,
   NO_LOCKS,
   perform,
   priceOf,
@@ -20,8 +22,10 @@ import {
   type Answered,
   type Burden,
   type Locks,
+  type Seen,
   type Task,
 } from '.';
+import { fitUv } from '../fitting';
 
 describe('what is proposed', () => {
   const first = firstDesign('dendrobates-auratus', 'dry');
@@ -223,5 +227,39 @@ describe('what counts', () => {
     );
     expect(more({ hands: 8 }, 'least work')).toBeGreaterThan(more({ price: 200, watts: 80 }, 'least work'));
     expect(weigh(burden, 'balanced')).toBeLessThan(0.5);
+  });
+});
+
+describe('a first look', () => {
+  const design = firstDesign('correlophus-ciliatus', 'dry');
+  const look = (enough?: number, seasons: Playing['seasons'] = GLANCE.seasons): Seen => {
+    const result = perform(
+      {
+        ask: 'look',
+        design,
+        playing: { ...GLANCE, seasons },
+        strict: 0.5,
+        near: {},
+        ...(enough === undefined ? {} : { enough }),
+      },
+      catalogue,
+    );
+    if (result.of !== 'look' || !result.seen) throw new Error('not seen');
+    return result.seen;
+  };
+  const whole = look();
+  const winter = lackingIn(whole.measured.filter((it) => it.season === 'winter'));
+
+  it('ends with the season that lacks as much as it may in all, and says so', () => {
+    expect(winter).toBeGreaterThan(0.5);
+    const cut = look(winter);
+    expect(cut.cut).toBe(true);
+    expect(new Set(cut.measured.map((it) => it.season))).toEqual(new Set(['winter']));
+    expect(lackingIn(cut.measured)).toBeCloseTo(winter, 12);
+  });
+  it('goes through all seasons where less is lacking, and is then what it is without a limit', () => {
+    const near = look(winter + 1e-9);
+    expect(near.cut).toBe(false);
+    expect(near.measured).toEqual(whole.measured);
   });
 });

@@ -1,23 +1,31 @@
-import { findAnimal, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
-import type { Design, Device } from '../design/schema';
+import { findAnimal, type Animal, type Catalogue } from '../catalogue';
+import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { outOfReach } from '../verdict/bound';
 import { BEARS, HOLDS } from '../verdict/criteria';
 import { borneIn, type Verdict } from '../verdict/verdict';
-import { GLANCE, JUDGING, type Playing, type YearRun } from '../verdict/year';
-import { burdenOf, canPay, faultsOf, lacking, UV_OUT, uvIsOut, weigh, type Aim, type Burden } from './cost';
-import { NOTHING, type Result, type Seen, type Task } from './look';
-import { lampsTooNear } from './fittings';
+import { JUDGING, type Playing, type YearRun } from '../verdict/year';
+import {
+  burdenOf,
+  canPay,
+  faultsOf,
+  lacking,
+  lackingIn,
+  UV_OUT,
+  uvIsOut,
+  weigh,
+  type Aim,
+  type Burden,
+} from './cost';
+import { NOTHING, type Seen, type Task } from './look';
 import { jointMoves, settings } from './joint';
 import { NO_LOCKS, type Locks, type Move } from './change';
 import { easements, movesFor } from './moves';
 import { seasonMoves } from './seasons';
-import { fitUv } from './uv';
+import { fitUv } from '../fitting/fitUv';
+import { type Searching, seasonsBy, lookAt, play } from './play';
 
-/** A search: asks for tasks, several at once, and is given their results in the same order. */
-export type Searching<T> = Generator<readonly Task[], T, readonly Result[]>;
-
-export interface SearchAsked {
+export interface SearchInput {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly locks?: Locks;
@@ -41,19 +49,31 @@ export interface Climbed {
 
 /** Least gain that is worth a step, of what is lacking. */
 const gain = (cost: number): number => Math.max(0.003, 0.005 * cost);
+
 /** Cost under which two changes at once are tried where none helps by itself. */
 const PAIRS = 5;
+
 /** Share of the tolerance kept in hand for weather, in turn: more where a mean day held but its weathers did not. */
 const STRICT = [0.5, 0.8, 1.2] as const;
+
+/** Share of what no fitting reaches that a change to something else is taken to leave. */
+const HOPELESS = 0.9;
+
+/** Of so many changes the best that may be one half of a pair, and how many of them are. */
+const HALVES = { of: 5, tried: 3 } as const;
+
 /** Places whose changes are tried at once. */
 const FAULTS = 4;
+
 /** Share of its cost by which a step of easing must lower it. */
 const EASED = 0.01;
+
 /** Changes of one step whose UV is fitted anew. */
 const REFITTED = 3;
 
 /** Share of hours that a proposal keeps in hand: other weathers are a little worse. */
 const IN_HAND = 0.05;
+
 /** Share of hours that are missing until a judged design holds, with some in hand. */
 export const missingIn = (verdict: Verdict): number =>
   verdict.places.reduce(
@@ -116,7 +136,7 @@ export function* judgeInTurn(
  * played on the mean days of winter and summer, the best is taken; where none helps, those of a part of the year, then cover and warmth together, then two at once. What holds on its mean
  * days is judged with its weathers, and once more with more in hand where those lead it out. Deterministic.
  */
-export function* climb(asked: SearchAsked): Searching<Climbed> {
+export function* climb(asked: SearchInput): Searching<Climbed> {
   const { catalogue, locks = NO_LOCKS, most = 200, aim = 'balanced', start = asked.design } = asked;
   const animal = findAnimal(catalogue, asked.design.brief.animal);
   let design = asked.design;
@@ -132,8 +152,10 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
     looks += designs.length;
     return yield* lookAt(designs, near, strict);
   }
-  function* tryAll(moves: readonly Move[], near: YearRun['rest']): Searching<readonly Tried[]> {
-    const tried = yield* play(design, moves, near, strict, catalogue, may);
+  function* tryAll(moves: readonly Move[], from: Seen, cost: number): Searching<readonly Tried[]> {
+    const near = from.rest;
+    const enough = cost - gain(cost) - hopelessLater(from);
+    const tried = yield* play(design, moves, from, strict, catalogue, may, enough);
     looks += tried.looks;
     const all = tried.all.map((it) => ({ ...it, cost: costOf(it.move.design, it.seen) }));
     const anew = refits(all);
@@ -148,6 +170,23 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
         return own ? [{ move, seen: own, cost: costOf(move.design, own) }] : [];
       }),
     ];
+  }
+  /** The best of what was tried, looked at wholly: each may be one half of a change that helps. */
+  function* halvesOf(ranked: readonly Tried[], near: YearRun['rest']): Searching<readonly Tried[]> {
+    const best = ranked.slice(0, HALVES.of);
+    const cut = best.filter((it) => it.seen.cut);
+    const wholly = yield* look(
+      cut.map((it) => it.move.design),
+      near,
+    );
+    return best
+      .flatMap((it): readonly Tried[] => {
+        if (!it.seen.cut) return [it];
+        const own = wholly[cut.indexOf(it)];
+        return own ? [{ ...it, seen: own, cost: costOf(it.move.design, own) }] : [];
+      })
+      .sort((a, b) => a.cost - b.cost)
+      .slice(0, HALVES.tried);
   }
   // A change that takes the UV out of its zone is not given up for it: its tube is fitted anew for the best of them.
   function refits(tried: readonly Tried[]): readonly Move[] {
@@ -171,6 +210,12 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
     faultsOf(of.measured).filter(
       ({ it, way }) => way === 'under' || it.borne < BEARS || !beyond.has(`${it.season} ${it.criterion.id}`),
     );
+  /** What the seasons that are looked at after the first will lack whatever is changed. */
+  const hopelessLater = (of: Seen): number => {
+    const [, ...later] = seasonsBy(of);
+    const hopes = new Set(hopeful(of).map(({ it }) => it));
+    return HOPELESS * lackingIn(of.measured.filter((it) => later.includes(it.season) && !hopes.has(it)));
+  };
   const movesOf = (
     it: Design,
     seen: Seen,
@@ -201,24 +246,24 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
     }
     let cost = costOf(design, seen);
     while (looks < most && hopeful(seen).length > 0) {
-      const tried = yield* tryAll(movesOf(design, seen, FAULTS), seen.rest);
+      const tried = yield* tryAll(movesOf(design, seen, FAULTS), seen, cost);
       let ranked = [...tried].sort((a, b) => a.cost - b.cost);
       let next = ranked[0];
       if (!next || next.cost > cost - gain(cost)) {
         // Where one setting a year does not do: settings of the part of the year that is outside.
-        const parted = yield* tryAll(movesOf(design, seen, FAULTS, 10, seasonMoves), seen.rest);
+        const parted = yield* tryAll(movesOf(design, seen, FAULTS, 10, seasonMoves), seen, cost);
         ranked = [...ranked, ...parted].sort((a, b) => a.cost - b.cost);
         next = ranked[0];
       }
       if ((!next || next.cost > cost - gain(cost)) && animal) {
-        const joint = yield* tryAll(jointMoves({ design, animal, catalogue, locks }), seen.rest);
+        const joint = yield* tryAll(jointMoves({ design, animal, catalogue, locks }), seen, cost);
         ranked = [...ranked, ...joint].sort((a, b) => a.cost - b.cost);
         next = ranked[0];
       }
       if ((!next || next.cost > cost - gain(cost)) && cost < PAIRS) {
         next = undefined;
-        for (const half of ranked.slice(0, 3)) {
-          const pairs = yield* tryAll(movesOf(half.move.design, half.seen, 2, 6), half.seen.rest);
+        for (const half of yield* halvesOf(ranked, seen.rest)) {
+          const pairs = yield* tryAll(movesOf(half.move.design, half.seen, 2, 6), half.seen, cost);
           const second = [...pairs].sort((a, b) => a.cost - b.cost)[0];
           if (!second || second.cost > cost - gain(cost)) continue;
           next = { ...second, move: { ...second.move, id: `${half.move.id}, ${second.move.id}` } };
@@ -248,7 +293,7 @@ export function* climb(asked: SearchAsked): Searching<Climbed> {
  * as it misses no more of its hours in its weathers than it did. Its verdict may be told, where it is known.
  */
 export function* ease(
-  asked: SearchAsked & { readonly animal: Animal; readonly verdict?: Verdict },
+  asked: SearchInput & { readonly animal: Animal; readonly verdict?: Verdict },
 ): Searching<Climbed & { readonly burden: Burden }> {
   const { catalogue, animal, locks = NO_LOCKS, most = 200, aim = 'balanced', start = asked.design } = asked;
   let design = asked.design;
@@ -272,7 +317,7 @@ export function* ease(
   while (looks < most) {
     const setting = { design, animal, catalogue, locks };
     const moves = [...easements(setting), ...settings(setting)].filter((it) => !refused.has(it.id));
-    const tried = yield* play(design, moves, seen.rest, STRICT[0], catalogue, may);
+    const tried = yield* play(design, moves, seen, STRICT[0], catalogue, may, cost * (1 - EASED));
     looks += tried.looks;
     const better = tried.all
       .map((it): Tried => ({ ...it, cost: costOf(it.move.design, it.seen) }))
@@ -305,115 +350,4 @@ interface Tried {
   readonly move: Move;
   readonly seen: Seen;
   readonly cost: number;
-}
-
-/** First looks at designs, in their order; null where a climate cannot be. */
-export function* lookAt(
-  designs: readonly Design[],
-  near: YearRun['rest'],
-  strict: number,
-): Searching<readonly (Seen | null)[]> {
-  if (designs.length === 0) return [];
-  const results = yield designs.map((it): Task => ({
-    ask: 'look',
-    design: it,
-    playing: GLANCE,
-    strict,
-    near,
-  }));
-  return results.map((it) => (it.of === 'look' ? it.seen : null));
-}
-
-/** Moves played, those with a device to be sized twice: once far too strong, to see what it needs. */
-export function* play(
-  from: Design,
-  moves: readonly Move[],
-  near: YearRun['rest'],
-  strict: number,
-  catalogue: Catalogue,
-  may: (design: Design) => boolean = () => true,
-): Searching<{
-  readonly all: readonly { readonly move: Move; readonly seen: Seen }[];
-  readonly looks: number;
-}> {
-  const open = moves.filter((it) => it.size !== undefined);
-  const ample = yield* lookAt(
-    open.map((it) => it.design),
-    near,
-    strict,
-  );
-  const made = moves.flatMap((move): Move[] => {
-    if (move.size === undefined) return [move];
-    const peak = ample[open.indexOf(move)]?.peaks[move.size];
-    return peak === undefined ? [] : [...sizedTo(move, move.size, peak, catalogue)];
-  });
-  // What burns or melts beside a lamp is no way to hold a box, however well it would.
-  const most = lampsTooNear(from, catalogue);
-  const safe = made.filter((it) => lampsTooNear(it.design, catalogue) <= most && may(it.design));
-  const seen = yield* lookAt(
-    safe.map((it) => it.design),
-    near,
-    strict,
-  );
-  return {
-    all: safe.flatMap((move, i) => {
-      const own = seen[i];
-      return own ? [{ move, seen: own }] : [];
-    }),
-    looks: open.length + safe.length,
-  };
-}
-
-/** Side by side at the most. */
-const ABREAST = 3;
-
-/**
- * A device of the power it turned out to need, several side by side where one is not made so strong. Where not even those
- * are, the need was that of an hour of warming up: one and two of the strongest, to be looked at.
- */
-function sizedTo(move: Move, id: string, peak: number, catalogue: Catalogue): readonly Move[] {
-  const device = move.design.climate.devices.find((it) => it.id === id);
-  if (!device) return [];
-  const powers = [...(findDeviceKind(catalogue, device.kind)?.powers ?? [])].sort((a, b) => a - b);
-  const most = powers.at(-1) ?? 0;
-  if (most <= 0) return [];
-  const count = Math.max(1, Math.ceil((1.1 * peak) / Math.max(1, most)));
-  return count > ABREAST
-    ? [abreast(move, device, 1, most), abreast(move, device, 2, most)]
-    : [abreast(move, device, count, powers.find((it) => it * count >= 1.15 * peak) ?? most)];
-}
-
-/** So many of a device that was still to be sized, each so strong. */
-function abreast(move: Move, device: Device, count: number, watts: number): Move {
-  const { depth } = move.design.enclosure;
-  const one = { ...device, power: watts };
-  const taken = new Set(move.design.climate.devices.map((it) => it.id));
-  const several = Array.from({ length: count }, (_, i): typeof one =>
-    i === 0
-      ? one
-      : {
-          ...one,
-          id: idBeside(one.id, i + 1, taken),
-          name: `${one.name} ${i + 1}`,
-          at: { ...one.at, y: Math.round((one.at.y + (i * depth * 0.5) / (count - 1)) * 1000) / 1000 },
-        },
-  );
-  return {
-    id: `${move.id} ${count > 1 ? `${count} × ` : ''}${watts} W`,
-    design: {
-      ...move.design,
-      climate: {
-        ...move.design.climate,
-        devices: move.design.climate.devices.flatMap((it) => (it.id === device.id ? several : [it])),
-      },
-    },
-  };
-}
-
-/** Id of a copy that no other device has. */
-function idBeside(id: string, n: number, taken: Set<string>): string {
-  let own = `${id}-${n}`;
-  while (taken.has(own)) own = `${own}b`;
-  taken.add(own);
-  return own;
 }

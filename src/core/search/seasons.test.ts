@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { findAnimal } from '../catalogue';
-import { Design as DesignSchema, type Design } from '../design';
+import { Design as DesignSchema, type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { GLANCE } from '../verdict';
 import { NO_LOCKS, perform } from '.';

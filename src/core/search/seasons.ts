@@ -9,8 +9,8 @@ import {
   withSeason,
   type Design,
   type SeasonSettings,
-} from '../design';
-import { darkHeaters, fanOf, foggerOf, withDevice } from './fittings';
+} from '../document';
+import { darkHeaters, fanOf, foggerOf, withDevice } from '../fitting/fittings';
 import type { Fault, Move, Setting } from './change';
 import { movesFor } from './moves';
 

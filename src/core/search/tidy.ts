@@ -1,5 +1,6 @@
 import { assess } from '../assess';
-import { applyEdit, type Design } from '../design';
+import { applyEdit } from '../edits';
+import { type Design } from '../document';
 import type { Catalogue } from '../catalogue';
 import type { Finding } from '../findings';
 

@@ -1,4 +1,6 @@
-const rules = new Intl.PluralRules('en');
+/** The language the sentences are written in; numbers follow the reader’s country. */
+const LANGUAGE = 'en';
+const rules = new Intl.PluralRules(LANGUAGE);
 
 /** A number of things: “1 day”, “3 days”; whole numbers, the plural with an s unless it is told. */
 export const counted = (count: number, one: string, other = `${one}s`): string => {

@@ -5,17 +5,49 @@ export interface Quantity {
   readonly kind: 'quantity';
   readonly measure: Measure;
   readonly si: number;
+  /** Decimals it is always written with. */
+  readonly decimals?: number;
+  /** Roughly so much, written in this unit: kept as written for readers of its system, rounded as roughly for others. */
+  readonly about?: UnitId;
+  /** Without its unit: the first end of a range. */
+  readonly bare?: boolean;
 }
 
 /** `tank` and `bag` are both volumes, told apart because they are sold in different units. */
-export type Measure = 'length' | 'tank' | 'bag' | 'mass' | 'light' | 'temperature' | 'percent';
+export type Measure =
+  | 'length'
+  | 'area'
+  | 'patch'
+  | 'tank'
+  | 'bag'
+  | 'mass'
+  | 'light'
+  | 'temperature'
+  | 'difference'
+  | 'percent'
+  | 'pressure'
+  | 'density'
+  | 'areal'
+  | 'speed'
+  | 'flow'
+  | 'flux'
+  | 'number';
 
 const of =
   (measure: Measure) =>
-  (si: number): Quantity => ({ kind: 'quantity', measure, si });
+  (si: number, decimals?: number): Quantity => ({
+    kind: 'quantity',
+    measure,
+    si,
+    ...(decimals === undefined ? {} : { decimals }),
+  });
 
 /** m */
 export const length = of('length');
+/** m² */
+export const area = of('area');
+/** m² of a hole or a tub: always in small units */
+export const patch = of('patch');
 /** m³ of water or box */
 export const tank = of('tank');
 /** m³ of anything bagged */
@@ -26,27 +58,110 @@ export const mass = of('mass');
 export const light = of('light');
 /** °C */
 export const temperature = of('temperature');
+/** K between two temperatures */
+export const difference = of('difference');
 /** fraction, 0 to 1 */
 export const percent = of('percent');
+/** Pa of load on a floor */
+export const pressure = of('pressure');
+/** kg/m³ */
+export const density = of('density');
+/** kg/m² */
+export const areal = of('areal');
+/** m/s */
+export const speed = of('speed');
+/** m³/s */
+export const flow = of('flow');
+/** W/m² */
+export const flux = of('flux');
+/** A bare number, written as the reader’s country writes it. */
+export const number = of('number');
+
+/** Whether a person reads lengths, areas and what is made of them in inches, feet and pounds. */
+const isUs = (prefs: UnitPrefs): boolean => prefs.length === 'in';
 
 const DIMENSION: Record<Measure, Dimension> = {
   length: 'length',
+  area: 'area',
+  patch: 'area',
   tank: 'volume',
   bag: 'volume',
   mass: 'mass',
   light: 'mass',
   temperature: 'temperature',
+  difference: 'difference',
   percent: 'percent',
+  pressure: 'pressure',
+  density: 'density',
+  areal: 'areal',
+  speed: 'speed',
+  flow: 'flow',
+  flux: 'flux',
+  number: 'number',
 };
 
 export function dimensionOf(measure: Measure): Dimension {
   return DIMENSION[measure];
 }
 
+/** Unit of a column or of a bare number that is typed. */
 export function unitFor(measure: Measure, prefs: UnitPrefs): UnitId {
-  if (measure === 'percent') return 'percent';
-  if (measure === 'light') return prefs.mass === 'kg' ? 'g' : 'oz';
-  return prefs[measure];
+  const us = isUs(prefs);
+  switch (measure) {
+    case 'length':
+    case 'tank':
+    case 'bag':
+    case 'mass':
+    case 'temperature':
+      return prefs[measure];
+    case 'area':
+      return us ? 'ft2' : 'm2';
+    case 'patch':
+      return us ? 'in2' : 'cm2';
+    case 'areal':
+      return us ? 'lbSqFt' : 'kgM2';
+    case 'light':
+      return prefs.mass === 'kg' ? 'g' : 'oz';
+    case 'difference':
+      return prefs.temperature === 'F' ? 'dF' : 'dC';
+    case 'percent':
+      return 'percent';
+    case 'pressure':
+      return us ? 'psf' : 'kPa';
+    case 'density':
+      return prefs.mass === 'kg' ? 'kgL' : 'lbCuFt';
+    case 'speed':
+      return us ? 'fts' : 'ms';
+    case 'flow':
+      return prefs.tank === 'L' ? 'Lh' : 'galH';
+    case 'flux':
+      return us ? 'WSqFt' : 'Wm2';
+    case 'number':
+      return 'one';
+  }
+}
+
+/** Units that little is written in, by the unit it would be nothing in, and below how many of those. */
+const SMALLER: Partial<Record<UnitId, { readonly unit: UnitId; readonly below: number }>> = {
+  L: { unit: 'mL', below: 0.1 },
+  gal: { unit: 'flOz', below: 0.1 },
+  cuFt: { unit: 'dryQuart', below: 0.1 },
+  dryQuart: { unit: 'in3', below: 0.1 },
+  kg: { unit: 'g', below: 0.1 },
+  g: { unit: 'mg', below: 0.1 },
+  lb: { unit: 'oz', below: 0.25 },
+  m2: { unit: 'cm2', below: 0.01 },
+  ft2: { unit: 'in2', below: 0.5 },
+};
+
+/** Unit an amount is written in: small things in small units, so that an animal of 3 g is never 0.0 kg. */
+export function unitOf({ measure, si }: Quantity, prefs: UnitPrefs): UnitId {
+  let id = unitFor(measure, prefs);
+  for (let smaller = SMALLER[id]; smaller && si !== 0; smaller = SMALLER[id]) {
+    if (Math.abs(fromSi(si, UNITS[id])) >= smaller.below) break;
+    id = smaller.unit;
+  }
+  return id;
 }
 
 /** SI to the number a person would write in `unit`, unrounded. */
@@ -77,11 +192,22 @@ function decimalsFor(unit: Unit, written: number, bare: boolean): number {
   )
     return 2;
   if (unit.symbol === 'cu ft') return 2;
+  if (unit.symbol === 'L' && !bare && Math.abs(written) < 1 && written !== 0) return 2;
+  if (unit.symbol === 'mL' || unit.symbol === 'cm²') return Math.abs(written) < 10 ? 1 : 0;
+  if (unit.symbol === 'm²' && Math.abs(written) >= 10) return 1;
   if (unit.symbol === 'g' || unit.symbol === 'oz') return Math.abs(written) < 100 ? 1 : 0;
   if (unit.symbol === 'in') return Math.abs(written) < 10 ? 2 : 1;
   if (unit.decimals === 1 && Math.abs(written) >= 100) return 0;
   return unit.decimals;
 }
+
+const SMALL: ReadonlySet<Dimension> = new Set(['mass', 'volume', 'area']);
+
+/** Decimals that leave something of what is not nothing: no amount is told as 0.0. A column keeps its own. */
+const enough = (unit: Unit, written: number, places: number, bare: boolean): number =>
+  bare || !SMALL.has(unit.dimension) || written === 0 || Math.abs(written) >= 0.5 * 10 ** -places
+    ? places
+    : Math.min(6, Math.ceil(-Math.log10(Math.abs(written))));
 
 const formatters = new Map<string, Intl.NumberFormat>();
 
@@ -98,21 +224,75 @@ function formatter(locale: string | undefined, least: number, most: number): Int
 
 /** Writes a quantity in the person's unit, with a no-break space before the symbol. */
 export function formatQuantity(quantity: Quantity, options: FormatOptions): string {
-  const unit: Unit = UNITS[unitFor(quantity.measure, options.prefs)];
+  if (quantity.about !== undefined) return formatAbout(quantity, quantity.about, options);
+  const { prefs, bare = false } = options;
+  const unit: Unit = UNITS[bare ? unitFor(quantity.measure, prefs) : unitOf(quantity, prefs)];
   const written = fromSi(quantity.si, unit);
-  const places = options.decimals ?? decimalsFor(unit, written, options.bare === true);
+  const told = quantity.decimals ?? options.decimals;
+  const places = told ?? enough(unit, written, decimalsFor(unit, written, bare), bare);
   const trimmed =
-    options.trim ?? (unit.dimension === 'temperature' || (unit.dimension === 'length' && !options.bare));
-  const number = formatter(options.locale, trimmed ? 0 : places, places).format(
+    quantity.decimals === undefined &&
+    (options.trim ?? (TRIMMED.has(unit.dimension) && !(bare && unit.dimension === 'length')));
+  const text = formatter(options.locale, trimmed ? 0 : places, places).format(
     Math.abs(written) < 0.5 * 10 ** -places ? 0 : written,
   );
-  return options.bare ? number : `${number}\u00a0${unit.symbol}`;
+  return bare || unit.symbol === '' ? text : `${text}\u00a0${unit.symbol}`;
 }
 
-/** What an input holds while it is edited: no grouping, a decimal point, enough digits to read back the value. */
-export function editableText(quantity: Quantity, prefs: UnitPrefs): string {
-  const unit: Unit = UNITS[unitFor(quantity.measure, prefs)];
+const US_UNITS: ReadonlySet<UnitId> = new Set([
+  ...([
+    'in',
+    'ft',
+    'in2',
+    'ft2',
+    'gal',
+    'flOz',
+    'liquidQuart',
+    'dryQuart',
+    'cuFt',
+    'in3',
+    'oz',
+    'lb',
+  ] as const),
+  ...(['F', 'dF', 'psf', 'lbCuFt', 'lbSqFt', 'fts', 'galH', 'WSqFt'] as const),
+]);
+
+/** A rough amount: as it was written for who reads its system, else to the half inch, the degree, or two figures. */
+function formatAbout(quantity: Quantity, about: UnitId, { prefs, locale }: FormatOptions): string {
+  const other = US_UNITS.has(unitOf(quantity, prefs));
+  const unit: Unit = UNITS[other ? unitOf(quantity, prefs) : about];
+  const exact = fromSi(quantity.si, unit);
+  const rounded = other ? roughly(exact, unit) : Number(exact.toPrecision(6));
+  const text = formatter(locale, 0, 3).format(rounded);
+  return quantity.bare ? text : `${text}\u00a0${unit.symbol}`;
+}
+
+function roughly(value: number, unit: Unit): number {
+  const size = Math.abs(value);
+  const to = (step: number): number => Math.round(value / step) * step;
+  if (unit.dimension === 'temperature') return to(1);
+  if (unit.dimension === 'difference') return size >= 2 ? to(1) : to(0.5);
+  if (unit.symbol === 'in' && size >= 0.4) return to(size >= 20 ? 1 : size >= 2 ? 0.5 : 0.25);
+  return Number(value.toPrecision(size < 0.4 ? 1 : 2));
+}
+
+const TRIMMED: ReadonlySet<Dimension> = new Set(['temperature', 'difference', 'length', 'number']);
+
+/** What an input holds while it is edited: the reader's decimal mark, no grouping, enough digits to read back the value. */
+export function editableText(quantity: Quantity, prefs: UnitPrefs, locale?: string): string {
+  const unit: Unit = UNITS[unitOf(quantity, prefs)];
   const places =
     unit.symbol === 'in' || unit.symbol === 'cu ft' ? 3 : unit.symbol === 'cm' ? 2 : unit.decimals + 1;
-  return String(Number(fromSi(quantity.si, unit).toFixed(places)));
+  return plainNumber(fromSi(quantity.si, unit), places, locale);
+}
+
+/** A number as it is typed: the reader's decimal mark, no grouping, no more decimals than it has. */
+export function plainNumber(value: number, places: number, locale?: string): string {
+  const key = `plain ${locale ?? ''} ${places}`;
+  let made = formatters.get(key);
+  if (!made) {
+    made = new Intl.NumberFormat(locale, { maximumFractionDigits: places, useGrouping: false });
+    formatters.set(key, made);
+  }
+  return made.format(value).replace('\u2212', '-');
 }

@@ -1,3 +1,4 @@
+import { readDecimal } from './decimal';
 import { UNITS, type Dimension, type Unit, type UnitId } from './units';
 
 export type Parsed =
@@ -15,14 +16,25 @@ export interface ParseOptions {
   readonly fallback: UnitId;
   /** What a bare "qt" or "quart" means; bagged goods are sold by the dry quart. Default: dry. */
   readonly quart?: 'dry' | 'liquid';
+  /** Whose marks of decimals and groups are read; without one what can be read two ways is refused. */
+  readonly locale?: string;
 }
 
 const NAMES: Record<Dimension, string> = {
   length: 'a length, such as 18 in or 45 cm',
+  area: 'an area, such as 2 m² or 20 sq ft',
   volume: 'a volume, such as 10 L or 0.75 cu ft',
   mass: 'a mass, such as 12 kg or 26 lb',
   temperature: 'a temperature, such as 24 C or 75 F',
+  difference: 'a difference, such as 2 C or 4 F',
   percent: 'a percentage, such as 60',
+  pressure: 'a load, such as 1.5 kN/m² or 30 psf',
+  density: 'a density, such as 0.4 kg/L',
+  areal: 'a mass of an area, such as 20 kg/m²',
+  speed: 'a speed, such as 0.5 m/s',
+  flow: 'a flow, such as 300 L/h or 80 gal/h',
+  flux: 'a power of an area, such as 150 W/m²',
+  number: 'a number, such as 3',
 };
 
 const VULGAR: Record<string, number> = {
@@ -40,12 +52,24 @@ const SPELLINGS: readonly (readonly [string, UnitId])[] = (Object.keys(UNITS) as
   .flatMap((id) => UNITS[id].spellings.map((spelling) => [spelling, id] as const))
   .sort((a, b) => b[0].length - a[0].length);
 
+const byDimension = new Map<Dimension, typeof SPELLINGS>();
+/** Spellings with those of a dimension first: a C may be a temperature or a difference of two. */
+function spellingsOf(dimension: Dimension): typeof SPELLINGS {
+  let made = byDimension.get(dimension);
+  if (!made) {
+    const own = SPELLINGS.filter(([, id]) => UNITS[id].dimension === dimension);
+    made = [...own, ...SPELLINGS.filter((it) => !own.includes(it))];
+    byDimension.set(dimension, made);
+  }
+  return made;
+}
+
 const QUART = ['quarts', 'quart', 'qts', 'qt'];
 
 /**
  * Reads what people write: `18`, `18 in`, `18"`, `1' 6"`, `3 1/2 in`, `45,5 cm`, `4 qt`, `0.75 cu ft`, `85 F`.
  * Returns the value in SI (temperature in °C, percent as a fraction), or the position of the fault.
- * A comma is a decimal comma; "1,500" is refused because it can be read two ways.
+ * Marks of decimals and groups are those of the locale; without one "1,500" is refused: it can be read two ways.
  */
 export function parseQuantity(text: string, options: ParseOptions): Parsed {
   const fault = (at: number, message: string): Parsed => ({ ok: false, at, message });
@@ -61,7 +85,7 @@ export function parseQuantity(text: string, options: ParseOptions): Parsed {
       negative = text.charAt(at) !== '+';
       at = skip(text, at + 1);
     }
-    const number = readNumber(text, at);
+    const number = readNumber(text, at, options.locale);
     if ('message' in number) return fault(number.at, number.message);
     at = skip(text, number.end);
 
@@ -99,7 +123,7 @@ function skip(text: string, from: number): number {
 type Num = { value: number; start: number; end: number } | { at: number; message: string };
 
 /** A decimal, a fraction (`1/2`), a mixed number (`3 1/2`, `3½`). */
-function readNumber(text: string, start: number): Num {
+function readNumber(text: string, start: number, locale?: string): Num {
   const rest = text.slice(start);
   const vulgarOnly = VULGAR[rest.charAt(0)];
   if (vulgarOnly !== undefined) return { value: vulgarOnly, start, end: start + 1 };
@@ -107,17 +131,11 @@ function readNumber(text: string, start: number): Num {
   const fraction = /^(\d+)\s*\/\s*(\d+)/.exec(rest);
   if (fraction) return ratio(fraction[1], fraction[2], start, start + fraction[0].length);
 
-  const whole = /^(\d+([.,]\d+)?|[.,]\d+)/.exec(rest);
-  if (!whole) return { at: start, message: 'A number is expected here.' };
-  const written = whole[0];
-  if (/^[1-9]\d{0,2},\d{3}$/.test(written)) {
-    return {
-      at: start + written.indexOf(','),
-      message: 'This comma can be read two ways. Leave it out, or write a decimal point.',
-    };
-  }
-  const value = Number(written.replace(',', '.'));
-  let end = start + written.length;
+  const decimal = readDecimal(rest, locale);
+  if ('message' in decimal) return { at: start + decimal.at, message: decimal.message };
+  const { value } = decimal;
+  let end = start + decimal.end;
+  const written = text.slice(start, end);
   if (/[.,]/.test(text.charAt(end))) return { at: end, message: 'A second decimal mark stands here.' };
 
   const after = text.slice(end);
@@ -160,7 +178,7 @@ function readUnit(text: string, at: number, options: ParseOptions): { unit: Unit
     });
   }
   for (const { body, shift } of candidates) {
-    for (const [spelling, id] of SPELLINGS) {
+    for (const [spelling, id] of spellingsOf(options.dimension)) {
       if (!body.startsWith(spelling)) continue;
       const tail = body.slice(spelling.length);
       if (/[a-z]$/.test(spelling) && /^[a-z]/.test(tail)) continue;

@@ -1,17 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  area,
+  areal,
   bag,
+  density,
+  difference,
   editableText,
+  flow,
   formatQuantity,
   length,
   light,
   mass,
   METRIC,
+  number,
+  parseNumber,
   parseQuantity,
-  say,
+  patch,
+  pressure,
+  message,
   tank,
-  tell,
+  formatMessage,
   temperature,
   US,
   UNITS,
@@ -108,6 +117,64 @@ describe('what people write', () => {
     if (!parsed.ok) expect(parsed.message.length).toBeGreaterThan(10);
   });
 
+  it.each([
+    ['1,500', 'en', 1500],
+    ['1.500', 'en', 1.5],
+    ['1,5', 'en', 1.5],
+    ['1,234,567.25', 'en', 1234567.25],
+    ['1.500', 'de', 1500],
+    ['1,500', 'de', 1.5],
+    ['1.5', 'de', 1.5],
+    ['1.234.567,25', 'de', 1234567.25],
+    ['1 500', 'fr', 1500],
+    ['1\u202f500,5', 'fr', 1500.5],
+    ['1’500.5', 'de-CH', 1500.5],
+    ['0.125', 'de', 0.125],
+    ['٣٫٥', 'ar-EG', 3.5],
+    ['-2,5', 'de', -2.5],
+    ['−2', 'en', -2],
+  ])('“%s” as it is meant in %s', (text, locale, value) => {
+    expect(parseNumber(text, locale)).toBeCloseTo(value, 9);
+  });
+
+  it.each([
+    ['', 'en'],
+    ['1,500', undefined],
+    ['1.2.3', 'en'],
+    ['1.50,5', 'de'],
+    ['12 apples', 'en'],
+    ['1 50', 'fr'],
+    ['--2', 'en'],
+  ])('“%s” is no number in %s', (text, locale) => expect(parseNumber(text, locale)).toBeNull());
+
+  it('a quantity by the marks of the locale', () => {
+    expect(parseQuantity('1.500 mm', { dimension: 'length', fallback: 'cm', locale: 'de' })).toEqual({
+      ok: true,
+      si: 1.5,
+    });
+    expect(parseQuantity('1,500 mm', { dimension: 'length', fallback: 'cm', locale: 'en' })).toEqual({
+      ok: true,
+      si: 1.5,
+    });
+    expect(parseQuantity('45,5', { dimension: 'length', fallback: 'cm', locale: 'en' })).toMatchObject({
+      ok: true,
+    });
+  });
+
+  it('a number written for a reader reads back in every locale', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -9_999_999, max: 9_999_999 }),
+        fc.constantFrom('en', 'de', 'fr', 'de-CH', 'es', 'sv', 'pt-BR', 'hi'),
+        (thousandths, locale) => {
+          const value = thousandths / 1000;
+          const text = formatQuantity(number(value, 2), { prefs: METRIC, locale });
+          return Math.abs((parseNumber(text, locale) ?? NaN) - value) <= 0.00501;
+        },
+      ),
+    );
+  });
+
   it('never throws, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 30 }), (text) => {
@@ -127,13 +194,48 @@ describe('what people read', () => {
     expect(formatQuantity(length(0.4572), us)).toBe('18\u00a0in');
     expect(formatQuantity(bag(0.0101), metric)).toBe('10.1\u00a0L');
     expect(formatQuantity(tank(0.03785411784), us)).toBe('10.0\u00a0gal');
-    expect(formatQuantity(mass(-0.0001), metric)).toBe('0.0\u00a0kg');
+    expect(formatQuantity(mass(0), metric)).toBe('0.0\u00a0kg');
+    expect(formatQuantity(light(0.000013), metric)).toBe('13\u00a0mg');
     expect(formatQuantity(light(0.0112), metric)).toBe('11.2\u00a0g');
     expect(formatQuantity(light(0.45), metric)).toBe('450\u00a0g');
     expect(formatQuantity(light(0.0283495), { prefs: US, locale: 'en' })).toBe('1.00\u00a0oz');
     expect(formatQuantity(temperature(24), us)).toBe('75.2\u00a0°F');
     expect(formatQuantity(length(0.455), { prefs: METRIC, locale: 'de' })).toBe('45,5\u00a0cm');
-    expect(tell(say`Keep ${length(0.01)} clear, ${2} times.`, metric)).toBe('Keep 1\u00a0cm clear, 2 times.');
+    expect(formatMessage(message`Keep ${length(0.01)} clear, ${2} times.`, metric)).toBe(
+      'Keep 1\u00a0cm clear, 2 times.',
+    );
+  });
+
+  it('small things in small units, a column in its own', () => {
+    const metric = { prefs: METRIC, locale: 'en' };
+    const us = { prefs: US, locale: 'en' };
+    const feet = { prefs: { ...US, bag: 'cuFt' } as const, locale: 'en' };
+    expect(formatQuantity(mass(0.003), metric)).toBe('3.0\u00a0g');
+    expect(formatQuantity(mass(0.003), us)).toBe('0.11\u00a0oz');
+    expect(formatQuantity(tank(0.00005), metric)).toBe('50\u00a0mL');
+    expect(formatQuantity(tank(0.00005), us)).toBe('1.7\u00a0fl\u00a0oz'.replace('fl\u00a0oz', 'fl oz'));
+    expect(formatQuantity(bag(0.00031), feet)).toBe('0.3\u00a0dry qt');
+    expect(formatQuantity(bag(0.00003), feet)).toBe('1.8\u00a0cu in');
+    expect(formatQuantity(mass(0.003), { ...metric, bare: true })).toBe('0.0');
+    expect(formatQuantity(area(0.0004), metric)).toBe('4.0\u00a0cm²');
+    expect(formatQuantity(area(0.36), us)).toBe('3.9\u00a0sq ft');
+    expect(formatQuantity(light(0.0001), us)).toBe('0.004\u00a0oz');
+    expect(formatQuantity(light(0), us)).toBe('0.0\u00a0oz');
+    expect(formatQuantity(patch(0.006), metric)).toBe('60\u00a0cm²');
+    expect(formatQuantity(areal(20), us)).toBe('4.1\u00a0lb/sq ft');
+  });
+
+  it('a difference has no nought of its own, and loads, densities and flows have units of their own', () => {
+    const metric = { prefs: METRIC, locale: 'en' };
+    const us = { prefs: US, locale: 'en' };
+    expect(formatQuantity(difference(5), us)).toBe('9\u00a0°F');
+    expect(formatQuantity(difference(1.5), metric)).toBe('1.5\u00a0°C');
+    expect(formatQuantity(pressure(1500), metric)).toBe('1.5\u00a0kN/m²');
+    expect(formatQuantity(pressure(1915), us)).toBe('40\u00a0lb/sq ft');
+    expect(formatQuantity(density(1000), us)).toBe('62\u00a0lb/cu ft');
+    expect(formatQuantity(flow(0.3 / 3600), us)).toBe('79\u00a0gal/h');
+    expect(formatQuantity(number(1234.5, 1), { prefs: METRIC, locale: 'de' })).toBe('1.234,5');
+    expect(formatQuantity(number(3), metric)).toBe('3');
   });
 
   it('what stands in a field reads back as the value, in every unit', () => {

@@ -3,7 +3,7 @@ import { pressureAt, ratioAt, relativeAt, wetBulb } from '../climate/air';
 import { lightHours } from '../climate/timetable';
 import { dayOfSeason, profileOf, standingOf, type Season } from '../climate/roomProfile';
 import { weatherOf } from '../climate/weather';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { BEARS, criteriaOf, HOLDS, TOLERANCE, type Criterion, type CriterionId } from './criteria';
 import { ALL_SEASONS, JUDGING, type Playing } from './year';
 
@@ -36,13 +36,13 @@ function hoursOf(
   design: Design,
   catalogue: Catalogue,
   season: Season,
-  { seeds, days }: Pick<Playing, 'seeds' | 'days'> = { seeds: [null], days: 1 },
+  { seeds, days }: Pick<Playing, 'seeds' | 'days'> = { seeds: null, days: 1 },
 ): readonly Hour[] {
   const profile = profileOf(design, catalogue);
   const pressure = pressureAt(design.climate.room.altitude);
   const from = dayOfSeason(season, design.climate.room.latitude);
   const { from: on, to: off } = lightHours(design.climate, from);
-  return seeds.flatMap((seed) => {
+  return (seeds ?? [null]).flatMap((seed) => {
     const room = weatherOf({
       profile,
       // The sun on its panes can be kept off.

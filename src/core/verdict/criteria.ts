@@ -1,6 +1,6 @@
 import type { Animal, Borne, Range } from '../catalogue';
 import { saturation } from '../climate/air';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 
 /** Where and when an animal is judged: one place and one half of the day each. */
 export const CRITERIA = [

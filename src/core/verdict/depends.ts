@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { ENGINE_VERSION } from './verdict';
 
 /** Names of a record in one order: a design says the same in whatever order a file or an edit left it. */

@@ -1,9 +1,9 @@
 import { findAnimal, findDeviceKind, findPlant, type Animal, type Catalogue } from '../catalogue';
 import type { Season } from '../climate/roomProfile';
-import type { Design } from '../design/schema';
-import type { Finding, Place as FindingPlace, Severity } from '../findings/finding';
+import type { Design } from '../document/schema';
+import type { Finding, Place as FindingPlace, Severity } from '../finding/finding';
 import { holdsWater } from '../living/prepare';
-import { capital, counted, percent, say, temperature, type Said } from '../units';
+import { capital, counted, percent, message, temperature, type Message, number, tank } from '../units';
 import { CREW_LASTS } from '../living/crew';
 import type { CriterionId } from './criteria';
 import { ALL_SEASONS } from './year';
@@ -52,7 +52,7 @@ export function outsideOf({ places }: Pick<Verdict, 'places'>): readonly Outside
 
 interface Words {
   readonly code: string;
-  readonly what: (when: string, share: Said[number]) => Said;
+  readonly what: (when: string, share: Message[number]) => Message;
   readonly cure: string;
 }
 
@@ -60,79 +60,79 @@ interface Words {
 const WORDS: Readonly<Record<string, Words>> = {
   'warm under': {
     code: 'warm-side-cold',
-    what: (when, share) => say`The warm side is too cool ${when}: ${share} of its day.`,
+    what: (when, share) => message`The warm side is too cool ${when}: ${share} of its day.`,
     cure: 'A heater that is strong enough, or one set higher.',
   },
   'warm over': {
     code: 'warm-side-hot',
-    what: (when, share) => say`The warm side is too hot ${when}: ${share} of its day.`,
+    what: (when, share) => message`The warm side is too hot ${when}: ${share} of its day.`,
     cure: 'Less power over it, more air, or heat that is held lower.',
   },
   'cool under': {
     code: 'cool-side-cold',
     what: (when, share) =>
-      say`The cool side is colder by day than nights may be ${when}: ${share} of its day.`,
+      message`The cool side is colder by day than nights may be ${when}: ${share} of its day.`,
     cure: 'Heat that reaches further, or more cover.',
   },
   'cool over': {
     code: 'no-cool-retreat',
     what: (when, share) =>
-      say`There is no cool retreat ${when}: the cool side is too warm for ${share} of the day.`,
+      message`There is no cool retreat ${when}: the cool side is too warm for ${share} of the day.`,
     cure: 'Less heat, more air, or a cooler room.',
   },
   'water under': {
     code: 'water-cold',
-    what: (when, share) => say`The water is too cold ${when}, for ${share} of the time.`,
+    what: (when, share) => message`The water is too cold ${when}, for ${share} of the time.`,
     cure: 'Warmer air over it, or a heater behind a guard.',
   },
   'water over': {
     code: 'water-warm',
-    what: (when, share) => say`The water is too warm ${when}, for ${share} of the time.`,
+    what: (when, share) => message`The water is too warm ${when}, for ${share} of the time.`,
     cure: 'Less heat, more air over it, or a cooler room.',
   },
   'basking under': {
     code: 'basking-cold',
-    what: (when, share) => say`The basking spot is too cool ${when}, for ${share} of the day.`,
+    what: (when, share) => message`The basking spot is too cool ${when}, for ${share} of the day.`,
     cure: 'More watts, a narrower beam, or what lies under it raised.',
   },
   'basking over': {
     code: 'basking-hot',
-    what: (when, share) => say`The basking spot is too hot ${when}, for ${share} of the day.`,
+    what: (when, share) => message`The basking spot is too hot ${when}, for ${share} of the day.`,
     cure: 'Hang the lamp higher, take fewer watts, or hold it by a thermostat with its probe there.',
   },
   'night under': {
     code: 'nights-cold',
-    what: (when, share) => say`Nights are too cold ${when}, for ${share} of their hours.`,
+    what: (when, share) => message`Nights are too cold ${when}, for ${share} of their hours.`,
     cure: 'Dark heat on a thermostat holds the night.',
   },
   'night over': {
     code: 'no-night-drop',
-    what: (when, share) => say`Nights are too warm ${when}, for ${share} of their hours.`,
+    what: (when, share) => message`Nights are too warm ${when}, for ${share} of their hours.`,
     cure: 'Heat off by night, more air, fog or mist that cools as it dries, or a cooler room.',
   },
   'humidity-day under': {
     code: 'air-dry',
-    what: (when, share) => say`The air is too dry by day ${when}, for ${share} of the hours.`,
+    what: (when, share) => message`The air is too dry by day ${when}, for ${share} of the hours.`,
     cure: 'More cover, more mist, or fog on a humidistat.',
   },
   'humidity-day over': {
     code: 'air-damp',
-    what: (when, share) => say`The air is too damp by day ${when}, for ${share} of the hours.`,
+    what: (when, share) => message`The air is too damp by day ${when}, for ${share} of the hours.`,
     cure: 'Less cover, less mist, or a fan on a humidistat.',
   },
   'humidity-night under': {
     code: 'night-dry',
-    what: (when, share) => say`The air is too dry by night ${when}, for ${share} of the hours.`,
+    what: (when, share) => message`The air is too dry by night ${when}, for ${share} of the hours.`,
     cure: 'Mist before lights off, more cover, or fog on a humidistat.',
   },
   'humidity-night over': {
     code: 'night-damp',
-    what: (when, share) => say`The air is too damp by night ${when}, for ${share} of the hours.`,
+    what: (when, share) => message`The air is too damp by night ${when}, for ${share} of the hours.`,
     cure: 'No mist in the evening, more air, or a fan on a humidistat.',
   },
   'hide under': {
     code: 'hide-dry',
-    what: (when, share) => say`The moist hide dries out ${when}, for ${share} of the time.`,
+    what: (when, share) => message`The moist hide dries out ${when}, for ${share} of the time.`,
     cure: 'A smaller entrance, more moss, or wetting it more often.',
   },
 };
@@ -141,7 +141,7 @@ const WORDS: Readonly<Record<string, Words>> = {
 export const placeCode = (criterion: CriterionId, way: 'under' | 'over'): string | null =>
   WORDS[`${criterion} ${way}`]?.code ?? null;
 
-const value = (it: Place, si: number): Said[number] =>
+const value = (it: Place, si: number): Message[number] =>
   it.measure === 'temperature' ? temperature(si) : percent(si);
 
 function placeFinding({ criterion, way, seasons, worst, harms }: Outside): Finding | null {
@@ -159,8 +159,8 @@ function placeFinding({ criterion, way, seasons, worst, harms }: Outside): Findi
     what: words.what(seasonsWord(seasons), share),
     because:
       way === 'under'
-        ? say`It falls to ${met} ${seasonsWord([worst.season])}; from ${wanted} is wanted, from ${borne} borne. ${words.cure}`
-        : say`It comes to ${met} ${seasonsWord([worst.season])}; up to ${wanted} is wanted, up to ${borne} borne. ${words.cure}`,
+        ? message`It falls to ${met} ${seasonsWord([worst.season])}; from ${wanted} is wanted, from ${borne} borne. ${words.cure}`
+        : message`It comes to ${met} ${seasonsWord([worst.season])}; up to ${wanted} is wanted, up to ${borne} borne. ${words.cure}`,
     remedies: [],
     basis: 'computed',
   };
@@ -191,12 +191,12 @@ function boundFinding({ bound }: Verdict, { english }: Animal): readonly Finding
       place: { at: 'brief' },
       what:
         bound.what === 'too warm'
-          ? say`The room itself is too warm for ${english} ${when}: ${temperature(bound.room)} where up to ${temperature(bound.borne)} is borne.`
-          : say`The room itself is too damp for ${english} ${when}: ${percent(bound.room)}, and up to ${percent(bound.borne)} is borne in the enclosure.`,
+          ? message`The room itself is too warm for ${english} ${when}: ${temperature(bound.room)} where up to ${temperature(bound.borne)} is borne.`
+          : message`The room itself is too damp for ${english} ${when}: ${percent(bound.room)}, and up to ${percent(bound.borne)} is borne in the enclosure.`,
       because:
         bound.what === 'too warm'
-          ? say`With everything off and open an enclosure is as its room. Cool the room to ${temperature(bound.cure)} in those hours, find another room, or another species.`
-          : say`Warmed as far as it bears, its air still holds too much water. Dry the room to ${percent(bound.cure)}, find another room, or another species.`,
+          ? message`With everything off and open an enclosure is as its room. Cool the room to ${temperature(bound.cure)} in those hours, find another room, or another species.`
+          : message`Warmed as far as it bears, its air still holds too much water. Dry the room to ${percent(bound.cure)}, find another room, or another species.`,
       remedies: [],
       basis: 'computed',
     },
@@ -218,8 +218,8 @@ function heaterFindings({ heaters, places }: Verdict, design: Design): readonly 
           code: 'heater-weak',
           severity: 'look',
           place,
-          what: say`${own.name} is too weak: it runs at full power and does not get there.`,
-          because: say`It has ${full.toFixed(0)} W. A stronger one, one inside the enclosure, or less open top.`,
+          what: message`${own.name} is too weak: it runs at full power and does not get there.`,
+          because: message`It has ${number(full, 0)} W. A stronger one, one inside the enclosure, or less open top.`,
           remedies: [],
           basis: 'computed',
         },
@@ -230,8 +230,8 @@ function heaterFindings({ heaters, places }: Verdict, design: Design): readonly 
           code: 'heater-strong',
           severity: 'note',
           place,
-          what: say`${own.name} is much stronger than it need be.`,
-          because: say`It needs ${needs.toFixed(0)} of its ${full.toFixed(0)} W in the coldest hours. Should its thermostat stick, the rest comes too: a weaker one is safer.`,
+          what: message`${own.name} is much stronger than it need be.`,
+          because: message`It needs ${number(needs, 0)} of its ${number(full, 0)} W in the coldest hours. Should its thermostat stick, the rest comes too: a weaker one is safer.`,
           remedies: [],
           basis: 'computed',
         },
@@ -259,16 +259,19 @@ function dayFindings(
     add({
       code: 'nothing-to-drink',
       severity: animal.water.value === 'drops' ? 'severe' : 'look',
-      what: say`There is hardly any water it could drink ${seasonsWord(thirsty.map((it) => it.season))}.`,
-      because: say`Dishes stand dry, and drops last ${(first.drops * 24).toFixed(1)} h a day.`,
+      what: message`There is hardly any water it could drink ${seasonsWord(thirsty.map((it) => it.season))}.`,
+      because:
+        first.drops * 24 < 0.05
+          ? message`Dishes stand dry, and no drops last.`
+          : message`Dishes stand dry, and drops last ${number(first.drops * 24, 1)} h a day.`,
     });
   const foggy = days.filter((it) => it.fogged > 12);
   if (foggy.length > 0)
     add({
       code: 'glass-fogged',
       severity: 'note',
-      what: say`The glass is fogged for ${Math.max(...foggy.map((it) => it.fogged)).toFixed(0)} h a day ${seasonsWord(foggy.map((it) => it.season))}.`,
-      because: say`Its panes are colder than the dew point. A small fan for 30 minutes in every 90, or a little less cover, clears them.`,
+      what: message`The glass is fogged for ${number(Math.max(...foggy.map((it) => it.fogged)), 0)} h a day ${seasonsWord(foggy.map((it) => it.season))}.`,
+      because: message`Its panes are colder than the dew point. A small fan for 30 minutes in every 90, or a little less cover, clears them.`,
     });
   const fills = days.filter((it) => it.bedDays !== null && it.bedDays < 60);
   const soonest = fills.reduce<DayLike | null>(
@@ -279,16 +282,16 @@ function dayFindings(
     add({
       code: 'bed-fills',
       severity: (soonest.bedDays ?? 60) < 14 ? 'look' : 'note',
-      what: say`The drainage is full in ${counted(Math.max(1, soonest.bedDays ?? 0), 'day')} ${seasonsWord([soonest.season])}.`,
-      because: say`It gains ${(soonest.bedGain * 1000).toFixed(0)} mL a day. Siphon before then, mist less, or build the bed deeper.`,
+      what: message`The drainage is full in ${counted(Math.max(1, soonest.bedDays ?? 0), 'day')} ${seasonsWord([soonest.season])}.`,
+      because: message`It gains ${tank(soonest.bedGain / 1000)} a day. Siphon before then, mist less, or build the bed deeper.`,
     });
   const wet = days.filter((it) => it.wetByNight > 7);
   if (wet.length > 0)
     add({
       code: 'leaves-wet-all-night',
       severity: 'note',
-      what: say`Leaves stay wet for ${Math.max(...wet.map((it) => it.wetByNight)).toFixed(0)} h of the night ${seasonsWord(wet.map((it) => it.season))}.`,
-      because: say`Some plants rot so, and some frogs want it. Mist an hour before lights off, and they dry.`,
+      what: message`Leaves stay wet for ${number(Math.max(...wet.map((it) => it.wetByNight)), 0)} h of the night ${seasonsWord(wet.map((it) => it.season))}.`,
+      because: message`Some plants rot so, and some frogs want it. Mist an hour before lights off, and they dry.`,
     });
   return found;
 }
@@ -311,12 +314,12 @@ function lightFinding(verdict: Verdict, design: Design, catalogue: Catalogue): r
       place: device ? { at: 'climate', device: device.id } : { at: 'climate' },
       what:
         dark.length === 1
-          ? say`The light is too weak for the ${first.name}.`
-          : say`The light is too weak for ${dark.length.toFixed(0)} of the plants.`,
+          ? message`The light is too weak for the ${first.name}.`
+          : message`The light is too weak for ${dark.length} of the plants.`,
       because:
         lights.length === 0
-          ? say`No lamp for plants is installed.`
-          : say`Where they stand they get less than they live on, leaves over them counted: a stronger lamp, one nearer or longer, or plants of the shade.`,
+          ? message`No lamp for plants is installed.`
+          : message`Where they stand they get less than they live on, leaves over them counted: a stronger lamp, one nearer or longer, or plants of the shade.`,
       remedies: [],
       basis: 'computed',
     },
@@ -331,11 +334,11 @@ function lifeFindings({ plants, crew }: Verdict): readonly Finding[] {
       place: { at: 'living', plant: it.id },
       what:
         it.fit <= 0
-          ? say`${capital(it.name)} dies where it stands.`
-          : say`${capital(it.name)} pines where it stands.`,
-      because: say`What it lacks most: ${FACTOR_WORDS[it.by] ?? it.by}${it.season ? ` ${seasonsWord([it.season as Season])}` : ''}.`,
+          ? message`${capital(it.name)} dies where it stands.`
+          : message`${capital(it.name)} pines where it stands.`,
+      because: message`What it lacks most: ${FACTOR_WORDS[it.by] ?? it.by}${it.season ? ` ${seasonsWord([it.season as Season])}` : ''}.`,
       remedies: [
-        { label: say`Take ${it.name} out`, call: { edit: 'removePlant', change: { plant: it.id } } },
+        { label: message`Take ${it.name} out`, call: { edit: 'removePlant', change: { plant: it.id } } },
       ],
       basis: 'computed',
     })),
@@ -345,11 +348,11 @@ function lifeFindings({ plants, crew }: Verdict): readonly Finding[] {
         code: 'crew-fails',
         severity: 'look',
         place: { at: 'living', crew: it.kind },
-        what: say`The ${it.name} does not last: gone within three years in ${Math.round((1 - it.lasts) * 10).toFixed(0)} of 10 draws.`,
-        because: say`What moisture, temperature, food and predators leave of it is too little. Choose a species this ground suits, or keep a culture beside it.`,
+        what: message`The ${it.name} does not last: gone within three years in ${Math.round((1 - it.lasts) * 10)} of 10 draws.`,
+        because: message`What moisture, temperature, food and predators leave of it is too little. Choose a species this ground suits, or keep a culture beside it.`,
         remedies: [
           {
-            label: say`Leave the ${it.name} out`,
+            label: message`Leave the ${it.name} out`,
             call: { edit: 'setCrew', change: { kind: it.kind, count: 0 } },
           },
         ],

@@ -1,6 +1,5 @@
 export * from './criteria';
 export * from './year';
-export * from './uv';
 export * from './life';
 export * from './bound';
 export * from './verdict';

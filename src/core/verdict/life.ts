@@ -1,5 +1,5 @@
 import { findAnimal, type Catalogue } from '../catalogue';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { crewHomeOf, crewCourse, culturesOf, crewOf } from '../living/crew';
 import { fitOfPlanted, LIVES, treadOf, type Factor } from '../living/fit';
@@ -37,7 +37,7 @@ export const surveyFrom = ({ played }: YearRun): Survey => ({
       ? [
           seasonOf(
             { season, runs: own.map((it) => it.run), light: first.plan(0).day[0] ?? { from: 0, to: 0 } },
-            first.outfit,
+            first.model,
           ),
         ]
       : [];

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, demoDesigns, withPrices } from '@/catalogue';
 import { findAnimal, type Animal } from '../catalogue';
-import { applyEdit, Design as DesignSchema, proposeDesign, type Design, type EditCall } from '../design';
+import { applyEdit, type EditCall } from '../edits';
+import { Design as DesignSchema, type Design } from '../document';
+import { proposeDesign } from '../propose';
 import { layGround } from '../ground';
 import {
   allFindings,
@@ -19,7 +21,6 @@ import {
   judgeDesign,
   roomsCounted,
   JUDGING,
-  judgeUv,
   lineOf,
   measure,
   outsideOf,
@@ -33,6 +34,7 @@ import {
   yearFindings,
   type YearRun,
 } from '.';
+import { judgeUv } from '../fitting';
 
 type RoomKind = 'dry' | 'middle' | 'humid';
 const FIRST: readonly EditCall[] = [
@@ -58,7 +60,7 @@ const made = (animal: string, kind: RoomKind, edits: readonly EditCall[] = FIRST
 const row = (id: string): Animal => findAnimal(catalogue, id)!;
 const plain = {
   seasons: ['winter', 'summer'],
-  seeds: [null],
+  seeds: null,
   days: 1,
   every: 1800,
   looser: 3,

@@ -1,14 +1,14 @@
 import { findAnimal, type Catalogue } from '../catalogue';
-import { answersOf, bandsOf, type Bands } from '../climate/answers';
+import { summarize, bandsOf, type Bands } from '../climate/climateSummary';
 import type { Season } from '../climate/roomProfile';
-import type { Design } from '../design/schema';
+import type { Design } from '../document/schema';
 import { layGround, type GroundResult } from '../ground/layers';
 import { CREW_LASTS } from '../living/crew';
 import type { Survey } from '../living/survey';
 import { boundOf, type Bound } from './bound';
 import { BEARS, HOLDS, TOLERANCE, type CriterionId } from './criteria';
 import { judgeCrew, judgePlants, surveyFrom, type CrewJudged, type PlantJudged } from './life';
-import { judgeUv, type UvJudged } from './uv';
+import { judgeUv, type UvJudged } from '../fitting/uv';
 import {
   criteriaIn,
   GLANCE,
@@ -21,7 +21,7 @@ import {
 } from './year';
 
 /** Raised whenever the same design may be judged otherwise: what was kept of older ones is forgotten. */
-export const ENGINE_VERSION = 20;
+export const ENGINE_VERSION = 23;
 
 /** What is said of a design once its year was played. */
 export type Answer = 'holds' | 'holds-but' | 'fails' | 'cannot';
@@ -112,7 +112,7 @@ export const dying = (plants: readonly PlantJudged[]): readonly PlantJudged[] =>
 export const failing = (crew: readonly CrewJudged[]): readonly CrewJudged[] =>
   crew.filter((it) => it.lasts < CREW_LASTS.share);
 
-export interface JudgeAsked {
+export interface JudgeInput {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly ground?: GroundResult;
@@ -129,7 +129,7 @@ export interface JudgeAsked {
  * @returns null while no animal is chosen: there is nothing to judge it by
  * @throws ImpossibleClimate where the engine is at fault
  */
-export function judgeDesign({ design, catalogue, ground: laid, playing, alone }: JudgeAsked): Verdict | null {
+export function judgeDesign({ design, catalogue, ground: laid, playing, alone }: JudgeInput): Verdict | null {
   const animal = findAnimal(catalogue, design.brief.animal);
   if (!animal) return null;
   const ground = laid ?? layGround(design, catalogue);
@@ -166,14 +166,14 @@ export function judgeDesign({ design, catalogue, ground: laid, playing, alone }:
 
 function daysOf({ played }: YearRun, design: Design, bands: Bands): readonly DayTold[] {
   const { bottle } = design.climate.mist;
-  return [...new Map(played.map((it) => [it.season, it])).values()].map(({ season, run, plan, outfit }) => {
-    const told = answersOf({
+  return [...new Map(played.map((it) => [it.season, it])).values()].map(({ season, run, plan, model }) => {
+    const told = summarize({
       run,
-      box: outfit.box,
+      box: model.box,
       bands,
       plan,
       bottle: bottle === null ? null : bottle * 1000,
-      bedFull: outfit.bedFull,
+      bedFull: model.bedFull,
     });
     return {
       season,
@@ -194,8 +194,8 @@ const HARDEST = 0.05;
 
 export function heatersOf({ played }: Pick<YearRun, 'played'>): readonly HeaterTold[] {
   const needs = new Map<string, { full: number; needs: number }>();
-  for (const { run, outfit } of played)
-    outfit.heaterDevices.forEach(({ id, power, dim }, index) => {
+  for (const { run, model } of played)
+    model.heaterDevices.forEach(({ id, power, dim }, index) => {
       const all = Float32Array.from(run.powers[index] ?? []).sort();
       const hardest = all[Math.floor((1 - HARDEST) * (all.length - 1))] ?? 0;
       const known = needs.get(id) ?? { full: 0, needs: 0 };

@@ -1,5 +1,5 @@
-import { say, type Said } from '../units';
-import type { Finding } from '../findings/finding';
+import { prose, message, type Message, difference } from '../units';
+import type { Finding } from '../finding/finding';
 import { ROOMS, type Answer, type Verdict } from './verdict';
 
 /** What is known of a design’s year. What is not known yet is never shown as good. */
@@ -24,17 +24,17 @@ export const ANSWER_WORDS: Readonly<Record<Answer | 'calculating' | 'failed' | '
 const REASONS = new Set(['severe', 'look']);
 
 /** The reason of an answer in one line: what is outside, where and when; how sure where it holds. */
-export function reasonOf(verdict: Verdict, findings: readonly Finding[]): Said {
+export function reasonOf(verdict: Verdict, findings: readonly Finding[]): Message {
   const first = findings.find((it) => REASONS.has(it.severity));
   if (verdict.answer !== 'holds' && first) return first.what;
   return sureWords(verdict);
 }
 
 /** How sure it is: rooms in which it does no harm, of those tried. */
-export function sureWords({ sure }: Verdict): Said {
-  if (sure.of === 0) return say`Inside its bands in all seasons.`;
-  if (sure.fine === sure.of) return say`No harm either if the room is 3 K or 15 points off.`;
-  return say`No harm in ${String(sure.fine)} of ${String(ROOMS.length)} rooms: as told, 3 K and 15 points off.`;
+export function sureWords({ sure }: Verdict): Message {
+  if (sure.of === 0) return message`Inside its bands in all seasons.`;
+  if (sure.fine === sure.of) return message`No harm either if the room is ${difference(3)} or 15 points off.`;
+  return message`No harm in ${sure.fine} of ${ROOMS.length} rooms: as told, ${difference(3)} and 15 points off.`;
 }
 
 /** Which of the words stands for a state. */
@@ -42,16 +42,16 @@ export const wordOf = (state: VerdictState): keyof typeof ANSWER_WORDS =>
   state.at === 'known' ? state.verdict.answer : state.at;
 
 /** What stands under the answer, in one line. */
-export function lineOf(state: VerdictState): Said {
+export function lineOf(state: VerdictState): Message {
   switch (state.at) {
     case 'known':
       return reasonOf(state.verdict, state.findings);
     case 'failed':
-      return say`The engine came to what no enclosure does: ${state.message}.`;
+      return message`The engine came to what no enclosure does: ${prose(state.message)}.`;
     case 'calculating':
-      return say`Its year is played: four seasons, three weathers of each.`;
+      return message`Its year is played: four seasons, three weathers of each.`;
     case 'unasked':
-      return say`Choose an animal to forecast its year.`;
+      return message`Choose an animal to forecast its year.`;
   }
 }
 

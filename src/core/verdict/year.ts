@@ -1,13 +1,13 @@
 import type { Animal, Catalogue, Range } from '../catalogue';
-import { readyOf, settled } from '../climate/forecast';
-import type { Outfit } from '../climate/outfit';
+import { meanDaysOf, readyOf, settled } from '../climate/forecast';
+import type { ClimateModel } from '../climate/climateModel';
 import { ImpossibleClimate } from '../climate/guard';
 import { dayOfSeason, type Season } from '../climate/roomProfile';
 import { simulate, type Run, type SeriesName, type Timetable } from '../climate/simulate';
-import type { WeatherAsked } from '../climate/weather';
+import type { WeatherInput } from '../climate/weather';
 import { CHANGES, TOLERANCE, zonesFor } from '../climate/zones';
-import type { Design } from '../design/schema';
-import { seasonOn } from '../design/seasonal';
+import type { Design } from '../document/schema';
+import { seasonOn } from '../document/seasonal';
 import type { GroundResult } from '../ground/layers';
 import { criteriaOf, HOLDS, type Criterion, type CriterionId } from './criteria';
 
@@ -16,9 +16,9 @@ export const ALL_SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'au
 /** How a year is played. */
 export interface Playing {
   readonly seasons: readonly Season[];
-  /** Of the weathers of each season; null: its calm mean. */
-  readonly seeds: readonly (number | null)[];
-  /** Days of each at the least; whole cycles of mist are played. */
+  /** Of the weathers of each season; null: its calm mean days alone, quickly. */
+  readonly seeds: readonly number[] | null;
+  /** Days of each weather at the least; whole cycles of mist are played. */
   readonly days: number;
   /** s between two records. */
   readonly every: number;
@@ -27,7 +27,7 @@ export interface Playing {
   /** Days a box is given to come to rest at the most: from nothing, and from where a like box came to. */
   readonly settling: readonly [fresh: number, near: number];
   /** A room that is otherwise than told: K and share of humidity. */
-  readonly shift?: WeatherAsked['shift'];
+  readonly shift?: WeatherInput['shift'];
 }
 
 /** What a box is judged by: four seasons, three weathers of each. */
@@ -41,24 +41,29 @@ export const JUDGING: Playing = {
   settling: [30, 30],
 };
 /** Weathers that are played besides, where those leave it in doubt. */
-const IN_DOUBT: Playing['seeds'] = [21, -21];
+const IN_DOUBT: readonly number[] = [21, -21];
 /** Share of hours over what holds within which a few weathers do not tell it from what does not. */
 const DOUBT = 0.05;
+/**
+ * The same at fine steps, of one weather: long steps pass over the swings of a humidistat whose fogger is strong for its
+ * enclosure, and tell of the mean between them.
+ */
+export const FINE: Playing = { ...JUDGING, seeds: [11], every: 900, looser: 1, settling: [30, 2] };
 /** A first look: the hardest two seasons, each on its mean day. */
 export const GLANCE: Playing = {
   seasons: ['winter', 'summer'],
-  seeds: [null],
+  seeds: null,
   days: 1,
   every: 1800,
   looser: 4,
-  settling: [14, 3],
+  settling: [15, 4],
 };
 
 /** One weather of a season, played. */
 export interface Played {
   readonly season: Season;
   /** The box as it is set in that season. */
-  readonly outfit: Outfit;
+  readonly model: ClimateModel;
   readonly run: Run;
   readonly plan: (day: number) => Timetable;
 }
@@ -72,6 +77,7 @@ export interface YearRun {
 /**
  * Plays the seasons of a box; with finer steps where loose ones lead astray.
  * @param near where a like box came to rest, by season
+ * @param isEnough asked after each season but the last, of all that was played so far; true: no more is played
  * @throws ImpossibleClimate
  */
 export function playYear(
@@ -80,12 +86,13 @@ export function playYear(
   ground: GroundResult,
   playing: Playing,
   near: YearRun['rest'] = {},
+  isEnough: (soFar: YearRun) => boolean = () => false,
 ): YearRun {
   try {
-    return played(design, catalogue, ground, playing, near);
+    return played(design, catalogue, ground, playing, near, isEnough);
   } catch (error) {
     if (!(error instanceof ImpossibleClimate) || playing.looser <= 1) throw error;
-    return played(design, catalogue, ground, { ...playing, looser: 1 }, {});
+    return played(design, catalogue, ground, { ...playing, looser: 1 }, {}, isEnough);
   }
 }
 
@@ -95,44 +102,56 @@ function played(
   ground: GroundResult,
   playing: Playing,
   near: YearRun['rest'],
+  isEnough: (soFar: YearRun) => boolean,
 ): YearRun {
-  const outfits = new Map<string | undefined, Outfit>();
+  const models = new Map<string | undefined, ClimateModel>();
   const rest: Partial<Record<Season, Float64Array>> = {};
-  const runs = playing.seasons.flatMap((season): Played[] => {
+  const { shift, looser, every, seeds } = playing;
+  const all: Played[] = [];
+  for (const season of playing.seasons) {
+    if (all.length > 0 && isEnough({ played: all, rest })) break;
     const from = dayOfSeason(season, design.climate.room.latitude);
     const part = seasonOn(design, from)?.id;
-    const bare = readyOf(design, catalogue, from, ground, outfits.get(part));
-    const { outfit } = bare;
-    outfits.set(part, outfit);
-    const { shift } = playing;
+    const bare = readyOf(design, catalogue, from, ground, models.get(part));
+    const { model } = bare;
+    models.set(part, model);
     const ready = shift
       ? { ...bare, weather: (days: number, seed: number | null) => bare.weather(days, seed, from, shift) }
       : bare;
     const known = near[season] ?? null;
-    const start = settled(ready, playing.looser, playing.settling[known ? 1 : 0], known);
+    const most = playing.settling[known ? 1 : 0];
+    if (!seeds) {
+      const mean = meanDaysOf(ready, { looser, every, most, from: known });
+      rest[season] = mean.rest;
+      all.push(...mean.runs.map((it) => ({ season, model, ...it })));
+      continue;
+    }
+    const start = settled(ready, looser, most, known);
     rest[season] = start;
     const days = ready.cycle * Math.ceil(playing.days / ready.cycle);
-    return playing.seeds.map((seed): Played => ({
-      season,
-      outfit,
-      plan: ready.plan,
-      run: simulate({
-        box: ready.box,
-        weather: ready.weather(days + 1, seed),
+    for (const seed of seeds)
+      all.push({
+        season,
+        model,
         plan: ready.plan,
-        days,
-        every: playing.every,
-        start,
-        looser: playing.looser,
-      }),
-    }));
-  });
-  return { played: runs, rest };
+        run: simulate({
+          box: ready.box,
+          weather: ready.weather(days + 1, seed),
+          plan: ready.plan,
+          days,
+          every,
+          start,
+          looser,
+        }),
+      });
+  }
+  return { played: all, rest };
 }
 
 /**
  * The year a verdict is given by: four seasons of three weathers, and of five where all places hold but one of them so
- * barely that other weathers might have said otherwise.
+ * barely that other weathers might have said otherwise. Where a humidistat holds, one weather at fine steps instead, if
+ * those tell of swings that the others passed over.
  * @throws ImpossibleClimate
  */
 export function playToJudge(
@@ -143,11 +162,44 @@ export function playToJudge(
 ): YearRun {
   const year = playYear(design, catalogue, ground, JUDGING);
   if (!animal) return year;
-  const shares = measure(year, animal, criteriaIn(animal, year)).map((it) => it.inside);
-  const least = Math.min(...shares);
-  if (least < HOLDS || least >= HOLDS + DOUBT) return year;
+  const least = Math.min(...insideOf(year, animal));
+  if (least < HOLDS) return year;
+  const fine = swingsOf(year, design, catalogue, ground, animal);
+  if (fine) return fine;
+  if (least >= HOLDS + DOUBT) return year;
   const more = playYear(design, catalogue, ground, { ...JUDGING, seeds: IN_DOUBT }, year.rest);
   return { ...year, played: [...year.played, ...more.played] };
+}
+
+const insideOf = (year: Pick<YearRun, 'played'>, animal: Animal): readonly number[] =>
+  measure(year, animal, criteriaIn(animal, year)).map((it) => it.inside);
+
+/** Days by which it is seen whether a humidistat swings: a fine step is dear. */
+const SEEN_IN = 2;
+
+/**
+ * A year at fine steps, where a humidistat holds a fogger and they tell of fewer hours inside than long ones do; null:
+ * they do not. Whether they do is seen in the season it fogs most, a few days long.
+ * @param playing how the year is played then
+ */
+export function swingsOf(
+  year: YearRun,
+  design: Design,
+  catalogue: Catalogue,
+  ground: GroundResult,
+  animal: Animal,
+  playing: Playing = FINE,
+): YearRun | null {
+  const fogOf = ({ model: { box }, run }: Played): number =>
+    box.wetters.reduce((sum, it, i) => sum + (it.control ? (run.drawn[i] ?? 0) : 0), 0);
+  const foggiest = [...year.played].sort((a, b) => fogOf(b) - fogOf(a))[0];
+  if (!foggiest || fogOf(foggiest) <= 0) return null;
+  const few = { seasons: [foggiest.season], days: SEEN_IN } as const;
+  const play = (how: Playing) => insideOf(playYear(design, catalogue, ground, how, year.rest), animal);
+  const coarse = play({ ...FINE, ...few, every: JUDGING.every, looser: JUDGING.looser });
+  const fine = play({ ...FINE, ...few });
+  if (!fine.some((it, i) => it < (coarse[i] ?? 1) - DOUBT)) return null;
+  return playYear(design, catalogue, ground, playing, year.rest);
 }
 
 /** What an animal is held to in a year that was played: a moist hide may answer for dry air. */
@@ -182,7 +234,7 @@ const DAY = 86_400;
 function readingOf(
   id: CriterionId,
   animal: Animal,
-  outfit: Outfit,
+  model: ClimateModel,
   run: Run,
 ): ((i: number) => readonly [low: number, high: number]) | null {
   const { series } = run;
@@ -204,7 +256,7 @@ function readingOf(
         ? (i) => [at(zones.cool)(i), Math.min(at(zones.cool)(i), at('ground1')(i))]
         : one(at(zones.cool));
     case 'water': {
-      const columns = ([0, 1] as const).filter((c) => outfit.box.columns[c].pool.area > 1e-3);
+      const columns = ([0, 1] as const).filter((c) => model.box.columns[c].pool.area > 1e-3);
       if (columns.length === 0) return null;
       return (i) => {
         const all = columns.map((c) => at(`pool${c}`)(i));
@@ -212,7 +264,7 @@ function readingOf(
       };
     }
     case 'basking': {
-      const column = ([0, 1] as const).find((c) => outfit.box.columns[c].spot.area > 0);
+      const column = ([0, 1] as const).find((c) => model.box.columns[c].spot.area > 0);
       return column === undefined ? null : one(at(`spot${column}`));
     }
     case 'night': {
@@ -287,8 +339,8 @@ export function measure(
       const [wanted, borne] = [whole(criterion.wanted), whole(criterion.borne)];
       let [hours, inside, fine, under, over, weight, harm, sum, days] = [0, 0, 0, 0, 0, 0, 0, 0, 0];
       let [low, high] = [Infinity, -Infinity];
-      for (const { run, plan, outfit } of played.filter((it) => it.season === season)) {
-        const read = readingOf(criterion.id, animal, outfit, run);
+      for (const { run, plan, model } of played.filter((it) => it.season === season)) {
+        const read = readingOf(criterion.id, animal, model, run);
         if (!read) return [];
         days += run.days;
         const hour = ((run.t[1] ?? 0) - (run.t[0] ?? 0)) / 3600;

@@ -20,7 +20,7 @@ const LIFE_WORD: Record<Animal['life']['value'], string> = {
   burrowing: 'burrowing',
   'half-water': 'half in water',
 };
-const COMPANY_WORD: Record<Animal['company']['value'], string> = {
+const GROUP_WORD: Record<Animal['company']['value'], string> = {
   alone: 'alone',
   pairs: 'in pairs',
   groups: 'in small groups',
@@ -75,7 +75,7 @@ function Values({ row, own, alter }: ValuesProps) {
           <Pick
             label="Group"
             of={row.company}
-            words={COMPANY_WORD}
+            words={GROUP_WORD}
             own={own}
             onPick={(value) => put({ company: mineOf(value) })}
           />

@@ -2,10 +2,10 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { type CrewKind } from '@/core/catalogue';
+import { type CrewKind, type Sourced } from '@/core/catalogue';
 import { useStore } from '@/store';
 import { chainOf, growthRate } from '@/core/living';
-import { temperature } from '@/core/units';
+import { temperature, UNITS, unitFor } from '@/core/units';
 import { useReader } from '@/ui/units';
 import { Count, Line, mineOf, Part, Pick, Single, Span } from './fields';
 import { Kinds, type Alter } from './Kinds';
@@ -41,7 +41,12 @@ interface ValuesProps {
 }
 
 function Values({ row, own, alter }: ValuesProps) {
-  const { write } = useReader();
+  const { write, prefs } = useReader();
+  // So many on an area of the reader’s.
+  const patchUnit = unitFor('area', prefs);
+  const on = UNITS[patchUnit].factor;
+  const onPatch = (of: Sourced<number>): Sourced<number> => ({ ...of, value: Math.round(of.value * on) });
+  const offPatch = (of: Sourced<number>): Sourced<number> => ({ ...of, value: of.value / on });
   const put = (parts: Partial<CrewKind>): void => alter(() => parts);
   return (
     <>
@@ -88,21 +93,21 @@ function Values({ row, own, alter }: ValuesProps) {
             onPut={(depth) => put({ depth })}
           />
           <Count
-            label="Maximum density"
+            label={`Maximum density, a ${UNITS[patchUnit].symbol}`}
             unit="adults"
-            of={row.crowd}
+            of={onPatch(row.crowd)}
             min={1}
             max={1_000_000}
             own={own}
-            onPut={(crowd) => put({ crowd })}
+            onPut={(crowd) => put({ crowd: offPatch(crowd) })}
           />
           <Count
-            label="To begin with on a m²"
+            label={`To begin with, a ${UNITS[patchUnit].symbol}`}
             unit="adults"
-            of={row.start}
+            of={onPatch(row.start)}
             max={1_000_000}
             own={own}
-            onPut={(start) => put({ start })}
+            onPut={(start) => put({ start: offPatch(start) })}
           />
           <Line label="From" of={row.region}>
             {REGION_WORD[row.region.value]}

@@ -1,13 +1,15 @@
 'use client';
 
 import Typography from '@mui/material/Typography';
-import { capital, counted } from '@/core/units';
+import { capital, counted, temperature, difference } from '@/core/units';
 import { useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { TableCard } from '@/ui/TableCard';
+import { useReader } from '@/ui/units';
 
 /** Leaves and wood: how long each lasts, and whether it moulds. */
 export function Litters() {
+  const { write, num } = useReader();
   const { catalogue } = useStore();
   const rows = [...catalogue.living.litters].sort((a, b) => a.decay.value - b.decay.value);
   return (
@@ -28,7 +30,7 @@ export function Litters() {
           {rows.map((it) => (
             <tr key={it.id}>
               <td>{capital(it.english)}</td>
-              <td className="number">{it.decay.value}</td>
+              <td className="number">{num(it.decay.value, 2)}</td>
               <td className="number">{months(Math.LN2 / it.decay.value)}</td>
               <td className="number">{months(3 / it.decay.value)}</td>
               <td>{it.mould.value}</td>
@@ -41,8 +43,9 @@ export function Litters() {
         </tbody>
       </TableCard>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
-        At 20 °C and moist, by Olson’s equation (1963); 10 K warmer goes about twice as fast. Collect only
-        with permission, where nothing is sprayed; bake about 15 minutes or boil.
+        At {write(temperature(20))} and moist, by Olson’s equation (1963); {write(difference(10))} warmer goes
+        about twice as fast. Collect only with permission, where nothing is sprayed; bake about 15 minutes or
+        boil.
       </Typography>
     </>
   );

@@ -8,8 +8,9 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { roomClimate } from '@/core/brief';
 import { findAnimal } from '@/core/catalogue';
-import { proposeGround, Stage, type Design } from '@/core/design';
-import { mass, tank } from '@/core/units';
+import { proposeGround } from '@/core/propose';
+import { Stage, type Design } from '@/core/document';
+import { mass, tank, pressure } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { localToday } from '@/ui/days';
 import { AnimalPicker } from '@/ui/AnimalPicker';
@@ -123,7 +124,7 @@ export function Brief() {
 
           <Part
             title="Enclosure"
-            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (calculated)'}, ${write(mass(assessment.standingMass))} standing; presses ${(assessment.loads.pressure / 1000).toFixed(1)} kN/m²`}
+            aside={`${write(tank(assessment.interior))} inside, ${write(mass(assessment.empty.kg))} empty${assessment.empty.weighed ? '' : ' (calculated)'}, ${write(mass(assessment.standingMass))} standing; presses ${write(pressure(assessment.loads.pressure))}`}
           >
             <EnclosureFields />
           </Part>

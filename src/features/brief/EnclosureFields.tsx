@@ -7,7 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { Enclosure } from '@/core/design';
+import { Enclosure } from '@/core/document';
 import { length } from '@/core/units';
 import { outsideSize, usualWall } from '@/core/enclosure';
 import { useEditing, useOpenDesign } from '@/store';

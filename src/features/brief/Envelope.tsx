@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import type { Animal, Range, Sourced } from '@/core/catalogue';
 import { UV_ZONES, type UvZone } from '@/core/light/zones';
-import { length, mass, percent, temperature, type Quantity } from '@/core/units';
+import { length, mass, percent, temperature, type Quantity, light } from '@/core/units';
 import { BasisMark } from '@/ui/BasisMark';
 import { useReader } from '@/ui/units';
 
@@ -16,13 +16,12 @@ const LIFE = {
 
 /** What the animal needs, each value with where it comes from. */
 export function Envelope({ animal }: { readonly animal: Animal }) {
-  const { write } = useReader();
+  const { write, num } = useReader();
   const span = (value: Range, as: (si: number) => Quantity): string => {
     const whole = as(0).measure === 'temperature' || as(0).measure === 'percent';
     return `${write(as(value.low), { bare: true, trim: true, ...(whole ? { decimals: 0 } : {}) })}–${write(as(value.high), whole ? { decimals: 0 } : {})}`;
   };
-  const grams = (kg: Range): string =>
-    kg.high < 0.1 ? `${Math.round(kg.low * 1000)}–${Math.round(kg.high * 1000)} g` : span(kg, mass);
+  const weight = (kg: Range): string => span(kg, kg.high < 1 ? light : mass);
   const { climate } = animal;
   const zone = UV_ZONES[climate.uvZone.value as UvZone];
   const rows: readonly (readonly [string, string, Sourced<unknown>])[] = [
@@ -36,13 +35,13 @@ export function Envelope({ animal }: { readonly animal: Animal }) {
     ['Humidity by night', span(climate.humidityNight.value, percent), climate.humidityNight],
     [
       `UV, zone ${climate.uvZone.value}`,
-      `index ${zone.mean[0]}–${zone.mean[1].toFixed(1)}, at most ${zone.maximum[1].toFixed(1)}`,
+      `index ${num(zone.mean[0])}–${num(zone.mean[1], 1)}, at most ${num(zone.maximum[1], 1)}`,
       climate.uvZone,
     ],
     ['Lives', LIFE[animal.life.value], animal.life],
     ['Digs', write(length(animal.digs.value)), animal.digs],
     ['Length', span(animal.length.value, length), animal.length],
-    ['Mass', grams(animal.mass.value), animal.mass],
+    ['Mass', weight(animal.mass.value), animal.mass],
     ['Group', animal.company.value, animal.company],
   ];
   const basis = new Set(rows.map(([, , value]) => value.basis));

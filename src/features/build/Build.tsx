@@ -66,7 +66,7 @@ export function Build() {
               onClick={() =>
                 download(
                   fileName(`${design.name} list`).replace(/\.rincon\.json$/, '.csv'),
-                  listsCsv(buying, assessment, reader.prefs),
+                  listsCsv(buying, assessment, reader),
                   'text/csv',
                 )
               }

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { CutItem } from '@/core/ground';
 import { stepsOf, toolsOf } from '@/core/plan';
-import { counted, length, percent, tell } from '@/core/units';
+import { counted, length, percent } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { useReader, type Reader } from '@/ui/units';
 
@@ -87,7 +87,7 @@ export function CutTab() {
             {preparations.map((it) => (
               <Box
                 component="li"
-                key={`${it.code} ${tell(it.title, reader)}`}
+                key={`${it.code} ${reader.tell(it.title)}`}
                 sx={{
                   bgcolor: 'earth.card',
                   border: 1,
@@ -97,9 +97,9 @@ export function CutTab() {
                   py: 1,
                 }}
               >
-                <Typography variant="h3">{tell(it.title, reader)}</Typography>
+                <Typography variant="h3">{reader.tell(it.title)}</Typography>
                 <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-                  {tell(it.text, reader)}
+                  {reader.tell(it.text)}
                 </Typography>
               </Box>
             ))}
@@ -194,7 +194,7 @@ function cutWords({ what, roll, sheets, depth }: CutItem, { write }: Reader): st
   if (what === 'legs') return `${write(length(depth))} across; notch each at its foot so that water passes.`;
   if (what === 'foam') return `From ${counted(sheets ?? 0, 'sheet')}, laid on one another under the grid.`;
   return sheets
-    ? `From ${counted(sheets, 'sheet')}, cut 2 mm clear of each wall. Measure the floor before you cut.`
+    ? `From ${counted(sheets, 'sheet')}, cut ${write(length(0.002))} clear of each wall. Measure the floor before you cut.`
     : 'No roll on offer is long enough.';
 }
 

@@ -10,9 +10,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { BOARDS, CAUTIONS, SEALS } from '@/catalogue';
-import { Bore, Enclosure } from '@/core/design';
+import { Bore, Enclosure } from '@/core/document';
 import { outsideSize, sealingOf, type Making as Made, type Piece } from '@/core/enclosure';
-import { capital, counted, formatQuantity, length, mass, tank } from '@/core/units';
+import { capital, counted, formatQuantity, length, mass, tank, area } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { PlainTable } from '@/ui/PlainTable';
@@ -56,10 +56,13 @@ type MadeOf = Enclosure['made'];
 export function Making() {
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
-  const { write, prefs } = useReader();
+  const { write, prefs, locale, tell } = useReader();
   // A pane is spoken of in millimetres, whatever the box is measured in.
   const thin = (metres: number): string =>
-    formatQuantity(length(metres), { prefs: prefs.length === 'cm' ? { ...prefs, length: 'mm' } : prefs });
+    formatQuantity(length(metres), {
+      locale,
+      prefs: prefs.length === 'cm' ? { ...prefs, length: 'mm' } : prefs,
+    });
   const box = design.enclosure;
   const { made } = box;
   const outer = outsideSize(box);
@@ -162,7 +165,7 @@ export function Making() {
                     {piece.name}
                     {piece.note && (
                       <Box sx={{ typography: 'caption', color: 'earth.quiet', whiteSpace: 'normal' }}>
-                        {piece.note}
+                        {tell(piece.note)}
                       </Box>
                     )}
                   </td>
@@ -195,8 +198,8 @@ export function Making() {
           {capital(BOARDS[made.board].name)}: {BOARDS[made.board].text} Sealed with {SEALS[made.seal].name}:{' '}
           {SEALS[made.seal].text}{' '}
           {sealing.seal === 'liner'
-            ? `A piece of ${sealing.liner.toFixed(2)} m² goes in.`
-            : `${sealing.coats} coats over ${making.sealArea.toFixed(2)} m² take ${write(tank(sealing.volume))}.`}
+            ? `A piece of ${write(area(sealing.liner))} goes in.`
+            : `${sealing.coats} coats over ${write(area(making.sealArea))} take ${write(tank(sealing.volume))}.`}
         </Typography>
       )}
       <Typography variant="body2" sx={{ mt: 2, color: 'earth.quiet' }}>

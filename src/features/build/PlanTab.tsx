@@ -7,10 +7,10 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import type { EditCall } from '@/core/design';
+import type { EditCall } from '@/core/edits';
 import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
 import { dayWords, localToday } from '@/ui/days';
-import { capital, tell } from '@/core/units';
+import { capital } from '@/core/units';
 import { fileName, planCalendar } from '@/files';
 import { useEditing, useOpenDesign, usePictures, useStore } from '@/store';
 import { download } from '@/ui/download';
@@ -30,7 +30,7 @@ export function PlanTab() {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
-  const { prefs } = useReader();
+  const reader = useReader();
   const [today] = useState(() => localToday(new Date()));
   const [picked, setPicked] = useState<string | null>(null);
   const [bench, setBench] = useState(false);
@@ -74,7 +74,7 @@ export function PlanTab() {
           onClick={() =>
             download(
               fileName(`${design.name} plan`).replace(/\.rincon\.json$/, '.ics'),
-              planCalendar(plan, design, prefs),
+              planCalendar(plan, design, reader),
               'text/calendar',
             )
           }
@@ -171,7 +171,7 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
   const { edit } = useEditing();
   const { step, done } = it;
   const { design } = useOpenDesign();
-  const { prefs } = useReader();
+  const { tell } = useReader();
   const shots = usePictures(design.id, `step:${step.id}`);
   const undoable = useUndoable();
   type Mark = Extract<EditCall, { edit: 'markStep' }>['change']['change'];
@@ -228,7 +228,7 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
                 key={`${what} ${value}`}
                 label={capital(what)}
                 optional
-                hint={`Right: ${tell(wanted, { prefs, locale: 'en' })}`}
+                hint={`Target: ${tell(wanted)}`}
                 value={value}
                 onCommit={(next) =>
                   mark({

@@ -7,7 +7,7 @@ import NextLink from 'next/link';
 import { useMemo } from 'react';
 import { CORNERS } from '@/core/ground/corners';
 import { daysBetween, rebuildOf, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
-import { capital, bag } from '@/core/units';
+import { capital, bag, length } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
@@ -74,8 +74,8 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
         <Typography variant="h2" id="rebuild" sx={{ flex: 1, minWidth: 220 }}>
           Rebuild
         </Typography>
-        {soil && <Button onClick={() => thicken(soil.id)}>Top up the soil by 3 cm</Button>}
-        {bed && <Button onClick={() => thicken(bed.id)}>Raise the bed by 3 cm</Button>}
+        {soil && <Button onClick={() => thicken(soil.id)}>Top up the soil by {write(length(MORE))}</Button>}
+        {bed && <Button onClick={() => thicken(bed.id)}>Raise the bed by {write(length(MORE))}</Button>}
         <Button component={NextLink} href={`/e/${design.id}/ground`}>
           Change the ground
         </Button>

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
 import type { PlannedStep } from '@/core/plan';
-import { capital, counted, tell } from '@/core/units';
+import { capital, counted } from '@/core/units';
 import { useReader } from '@/ui/units';
 
 import { hoursWord } from './words';
@@ -19,10 +19,8 @@ export function StepFacts({
   /** Left out where what was read stands beside what is right. */
   readonly measures?: boolean;
 }) {
-  const { prefs } = useReader();
+  const { tell: words } = useReader();
   const { step } = it;
-  const locale = typeof navigator === 'undefined' ? 'en' : navigator.language;
-  const words = (said: Parameters<typeof tell>[0]): string => tell(said, { prefs, locale });
   const list = { m: 0, pl: 2.5, '& li': { mt: 0.25 } } as const;
   return (
     <Box
@@ -34,7 +32,7 @@ export function StepFacts({
         mt: 1,
       }}
     >
-      <Box>{step.why}</Box>
+      <Box>{words(step.why)}</Box>
       <Box sx={{ color: 'earth.quiet' }}>
         {hoursWord(step.hands)} of work
         {step.wait && `, then ${waitWord(step.wait)} for ${step.waitFor ?? 'it'}`}

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { EditCall } from '@/core/design';
+import type { EditCall } from '@/core/edits';
 import { US } from '@/core/units';
 import { eventually, made, open } from '../testing/open';
 import { Build } from './Build';

@@ -13,12 +13,14 @@ import type { Fit } from '@/core/climate';
 import type { ClimateRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { localToday } from '@/ui/days';
-import { Chart, type Inks } from '@/ui/Chart';
+import { Chart, type Inks, tick } from '@/ui/Chart';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
 import { ClimateStopped, startCalibration, type Working } from '@/workers/climate';
 import { RecordIn } from './RecordIn';
 import { percentWord } from './words';
+import { difference } from '@/core/units';
+import { useReader } from '@/ui/units';
 
 const PROBES = [
   { value: 0, name: 'warm side, at the ground' },
@@ -35,6 +37,7 @@ type State =
 
 /** Holds the model to what a logger saw in this very box. */
 export function CalibrationTab() {
+  const { write, num } = useReader();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
@@ -84,10 +87,10 @@ export function CalibrationTab() {
           <>
             <Typography variant="body2">
               Calibrated on {calibration.on} to {calibration.file}: air exchange ×{' '}
-              {calibration.exchange.toFixed(2)}, wetness × {calibration.wetness.toFixed(2)}, heat that stays ×{' '}
-              {calibration.gain.toFixed(2)}. On days that were not used it is off by{' '}
+              {num(calibration.exchange, 2)}, wetness × {num(calibration.wetness, 2)}, heat that stays ×{' '}
+              {num(calibration.gain, 2)}. On days that were not used it is off by{' '}
               {percentWord(calibration.left.humidity)} of humidity and{' '}
-              {calibration.left.temperature.toFixed(1)} K on the mean.
+              {write(difference(calibration.left.temperature, 1))} on the mean.
             </Typography>
             <Button
               onClick={() => edit({ edit: 'setClimate', change: { calibration: null } })}
@@ -152,6 +155,7 @@ export function CalibrationTab() {
 }
 
 function Found({ fit, onKeep }: { readonly fit: Fit; readonly onKeep: () => void }) {
+  const { write, num } = useReader();
   const rows = [
     ['Before', fit.before],
     ['After', fit.after],
@@ -170,20 +174,20 @@ function Found({ fit, onKeep }: { readonly fit: Fit; readonly onKeep: () => void
           {rows.map(([name, it]) => (
             <tr key={name}>
               <td>{name}</td>
-              <td className="number">{(it.humidity * 100).toFixed(1)} %</td>
-              <td className="number">{it.temperature.toFixed(2)} K</td>
+              <td className="number">{num(it.humidity * 100, 1)} %</td>
+              <td className="number">{write(difference(it.temperature, 2))}</td>
             </tr>
           ))}
           <tr>
             <td>Mean error on the {fit.heldDays} days not used</td>
-            <td className="number">{(fit.left.humidity * 100).toFixed(1)} %</td>
-            <td className="number">{fit.left.temperature.toFixed(2)} K</td>
+            <td className="number">{num(fit.left.humidity * 100, 1)} %</td>
+            <td className="number">{write(difference(fit.left.temperature, 2))}</td>
           </tr>
         </tbody>
       </PlainTable>
       <Typography variant="body2" sx={{ mt: 1 }}>
-        Air exchange × {fit.factors.exchange.toFixed(2)}, wetness × {fit.factors.wetness.toFixed(2)}, heat
-        that stays × {fit.factors.gain.toFixed(2)}.
+        Air exchange × {num(fit.factors.exchange, 2)}, wetness × {num(fit.factors.wetness, 2)}, heat that
+        stays × {num(fit.factors.gain, 2)}.
         {!fit.apart &&
           ' The record does not tell wetness from exchange: only their ratio is sure. Mist a weighed amount once while it logs.'}
       </Typography>
@@ -235,7 +239,7 @@ function Fitted({ fit, what }: { readonly fit: Fit; readonly what: 'humidity' | 
         yAxis: {
           type: 'value',
           scale: true,
-          axisLabel: { color: inks.quiet, fontFamily: inks.font },
+          axisLabel: { color: inks.quiet, fontFamily: inks.font, formatter: tick },
           splitLine: { lineStyle: { color: inks.rule } },
         },
         series: [

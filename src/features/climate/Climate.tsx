@@ -19,8 +19,8 @@ import { VerdictMark } from '@/ui/VerdictMark';
 import { CalibrationTab } from './CalibrationTab';
 import type { DeviceTools } from './DeviceMarks';
 import { Drawing, type OverlayName } from './Drawing';
-import { DrillsTab } from './DrillsTab';
-import { FittingsTab } from './FittingsTab';
+import { WhatIfTab } from './WhatIfTab';
+import { EquipmentTab } from './EquipmentTab';
 import { ForecastTab } from './ForecastTab';
 import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
@@ -172,7 +172,7 @@ export function Climate() {
                 </Typography>
               ))}
             {tab === 'fittings' && (
-              <FittingsTab
+              <EquipmentTab
                 selected={selected}
                 onSelect={setChosen}
                 onSeasons={() => setTab('seasons')}
@@ -183,7 +183,7 @@ export function Climate() {
             {tab === 'seasons' && <SeasonsTab />}
             {tab === 'room' && <RoomTab />}
             {tab === 'find' && <FindTab />}
-            {tab === 'drills' && <DrillsTab season={season} />}
+            {tab === 'drills' && <WhatIfTab season={season} />}
             {tab === 'calibration' && <CalibrationTab />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>

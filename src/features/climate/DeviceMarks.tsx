@@ -3,7 +3,7 @@
 import { useRef, type KeyboardEvent } from 'react';
 import type { DeviceKind } from '@/core/catalogue';
 import type { Spray } from '@/core/climate';
-import type { Device } from '@/core/design';
+import type { Device } from '@/core/document';
 import { length } from '@/core/units';
 import { nextGesture } from '@/ui/section/Handle';
 import type { Frame } from '@/ui/section/Section';

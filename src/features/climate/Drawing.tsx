@@ -11,19 +11,19 @@ import {
   lampsOf,
   lightHours,
   momentField,
-  outfitOf,
+  climateModelOf,
   plantLightAt,
   sprayOf,
   uvAt,
-  warmthAt,
+  temperatureAt,
   windowsOf,
   type Forecast,
   type Moment,
 } from '@/core/climate';
 import { fieldOf, UV_ZONES, type Field, type Plane, type UvZone } from '@/core/light';
-import { seasonOn, withSettings, type Design } from '@/core/design';
+import { seasonOn, withSettings, type Design } from '@/core/document';
 import { siteAt } from '@/core/ground';
-import { length, temperature } from '@/core/units';
+import { length, temperature, UNITS, unitFor } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
 import { localToday } from '@/ui/days';
 import { nearCut } from '@/ui/section/cut';
@@ -70,7 +70,7 @@ const COARSE = 30;
 export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props) {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
-  const { write } = useReader();
+  const { write, num, prefs } = useReader();
   const prefix = useId().replaceAll(':', '');
   const [view, setView] = useState<View>('front');
   const frameRef = useRef<HTMLDivElement>(null);
@@ -87,8 +87,8 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
   const part = forecast ? seasonOn(design, dayShown(forecast, record)) : undefined;
   const set = useMemo(() => (part ? withSettings(design, part) : design), [design, part]);
   const resting = useDeferredValue(set);
-  const outfit = useMemo(
-    () => outfitOf(resting, assessment.ground, catalogue),
+  const model = useMemo(
+    () => climateModelOf(resting, assessment.ground, catalogue),
     [resting, assessment.ground, catalogue],
   );
   const [today] = useState(() => localToday(new Date()));
@@ -99,12 +99,12 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
       forecast && {
         run: forecast.run,
         at: record,
-        outfit: { ...outfit, lit },
+        model: { ...model, lit },
         warm: design.scape.warm,
         width: box.width,
         height: box.height,
       },
-    [forecast, record, outfit, lit, design.scape.warm, box.width, box.height],
+    [forecast, record, model, lit, design.scape.warm, box.width, box.height],
   );
   const plane = useMemo(
     (): Plane => ({ view, cut, width: view === 'front' ? box.width : box.depth, height: box.height }),
@@ -149,10 +149,10 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     switch (overlay) {
       case 'warmth':
         return {
-          name: `Temperature, ${write(temperature(20)).replace(/[\d.,\s]/g, '')}`,
+          name: `Temperature, ${UNITS[unitFor('temperature', prefs)].symbol}`,
           limits: [16, 18, 20, 22, 24, 26, 28, 30, 33, 36, 40],
           colours: ramp(WARM_STOPS, 12),
-          write: (it) => write(temperature(it), { bare: true }),
+          write: (it) => write(temperature(it), { bare: true, decimals: 0 }),
         };
       case 'humidity':
       case 'soil':
@@ -177,7 +177,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
           write: (it) => String(it),
         };
     }
-  }, [overlay, write]);
+  }, [overlay, write, prefs]);
 
   const devices = design.climate.devices.map((device) => ({
     device,
@@ -217,10 +217,13 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
   const plant = plantLightAt(lit, probe, hoursOf);
   const reads = [
     ...(moment
-      ? [write(temperature(warmthAt(moment, probe))), `${percentWord(humidityAt(moment, probe))} humidity`]
+      ? [
+          write(temperature(temperatureAt(moment, probe))),
+          `${percentWord(humidityAt(moment, probe))} humidity`,
+        ]
       : []),
-    `UV index ${uv[2] - uv[0] > 0.05 ? `${uv[0].toFixed(1)} to ${uv[2].toFixed(1)}` : uv[1].toFixed(1)}`,
-    `${plant.ppfd.toFixed(0)} µmol/m²s, ${plant.daily.toFixed(1)} mol a day`,
+    `UV index ${uv[2] - uv[0] > 0.05 ? `${num(uv[0], 1)} to ${num(uv[2], 1)}` : num(uv[1], 1)}`,
+    `${num(plant.ppfd, 0)} µmol/m²s, ${num(plant.daily, 1)} mol a day`,
   ];
 
   const over = (frame: Frame) => (
@@ -239,7 +242,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
         <SoilLayer
           {...{ frame, forecast, view }}
           at={record}
-          outfit={outfit}
+          model={model}
           warm={design.scape.warm}
           scale={SOIL_SCALE}
         />

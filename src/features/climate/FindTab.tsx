@@ -10,7 +10,8 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { differencesOf } from '@/core/compare';
-import { foundIn, type Design } from '@/core/design';
+import { foundIn } from '@/core/edits';
+import { type Design } from '@/core/document';
 import { NO_LOCKS, sawsVents, type Aim, type Answered, type Locks, type Three } from '@/core/search';
 import { outsideOf, yearFindings } from '@/core/verdict';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -20,6 +21,7 @@ import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { SearchStopped, startFinding, type Looking, type Search } from '@/workers/finder';
 import { knowVerdict } from '@/workers/verdicts';
+import { counted } from '@/core/units';
 
 type State =
   | { readonly at: 'rest' }
@@ -183,7 +185,7 @@ export function FindTab() {
             <LinearProgress aria-label="Looking for what holds" />
             <Typography variant="body2" role="status" sx={{ mt: 0.5 }}>
               {state.looking
-                ? `${state.looking.looks} ways played in ${state.looking.seconds.toFixed(0)} s.`
+                ? `${state.looking.looks} ways played in ${Math.round(state.looking.seconds)} s.`
                 : 'The enclosure as it is comes first.'}
             </Typography>
             {state.looking?.first && <Way answer={state.looking.first} of={design} onTake={take} />}
@@ -204,8 +206,8 @@ export function FindTab() {
         <Panel label="What was found">
           <Typography variant="body2" role="status">
             {state.three.answers.length > 0
-              ? `${state.three.answers.length === 1 ? 'One way holds' : `${state.three.answers.length} ways hold`}, found in ${state.seconds.toFixed(0)} s.`
-              : `Nothing was found that holds${state.three.bound ? ': the room itself is beyond what this species bears' : ' with what may change'}. The nearest is shown; took ${state.seconds.toFixed(0)} s.`}
+              ? `${state.three.answers.length === 1 ? 'One way holds' : `${state.three.answers.length} ways hold`}, found in ${Math.round(state.seconds)} s.`
+              : `Nothing was found that holds${state.three.bound ? ': the room itself is beyond what this species bears' : ' with what may change'}. The nearest is shown; took ${Math.round(state.seconds)} s.`}
           </Typography>
           <Box sx={{ display: 'grid', gap: 1.25, mt: 1 }}>
             {(state.three.answers.length > 0
@@ -249,7 +251,7 @@ function Way({
   readonly onTake: (answer: Answered) => void;
 }) {
   const { catalogue } = useStore();
-  const { tell } = useReader();
+  const { tell, num } = useReader();
   const { aim, verdict, burden, design } = answer;
   const differences = differencesOf([of, design], catalogue);
   const outside = outsideOf(verdict).length;
@@ -271,8 +273,8 @@ function Way({
       </Box>
       <VerdictMark state={{ at: 'known', verdict, findings: yearFindings(verdict, design, catalogue) }} />
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
-        {why} About {burden.price.toFixed(0)} for what is new; {burden.watts.toFixed(0)} W in the mean;{' '}
-        {burden.hands < 0.5 ? 'no spraying' : `a hand ${burden.hands.toFixed(0)} times a week`}.
+        {why} About {num(burden.price, 0)} for what is new; {num(burden.watts, 0)} W in the mean;{' '}
+        {burden.hands < 0.5 ? 'no spraying' : `sprayed by hand ${counted(burden.hands, 'time')} a week`}.
       </Typography>
       {differences.length === 0 ? (
         <Typography variant="body2" sx={{ mt: 0.5 }}>

@@ -4,8 +4,8 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
-import { humidityAtRecord, type Answers, type Forecast, type SeriesName } from '@/core/climate';
-import { mass, percent, temperature } from '@/core/units';
+import { humidityAtRecord, type ClimateSummary, type Forecast, type SeriesName } from '@/core/climate';
+import { mass, percent, temperature, counted, difference, tank, fromSi, UNITS, unitFor } from '@/core/units';
 import { Chart, type Inks } from '@/ui/Chart';
 import { PlainTable } from '@/ui/PlainTable';
 import { useReader, type Reader } from '@/ui/units';
@@ -30,18 +30,20 @@ export function ForecastTab({ forecast, at }: { readonly forecast: Forecast; rea
   );
 }
 
-const hours = (value: number): string => `${value.toFixed(value < 9.95 ? 1 : 0)} h`;
+const hours = (value: number, { num }: Reader): string => `${num(value, value < 9.95 ? 1 : 0)} h`;
 const days = (value: number): string =>
-  value < 1.5 ? 'a day' : value > 400 ? 'over a year' : `${Math.round(value)} days`;
-const litres = (kg: number): string => (kg < 0.1 ? `${Math.round(kg * 1000)} mL` : `${kg.toFixed(2)} L`);
+  value < 1.5 ? 'a day' : value > 400 ? 'over a year' : counted(value, 'day');
+/** Water by its mass, kg. */
+const litres = (kg: number, { write }: Reader): string => write(tank(kg / 1000));
 
-function Tiles({ answers }: { readonly answers: Answers }) {
+function Tiles({ answers }: { readonly answers: ClimateSummary }) {
+  const reader = useReader();
   const tiles: readonly (readonly [string, string])[] = [
     [percentWord(answers.humidInside), 'of hours inside the humidity band'],
-    [hours(answers.wetPerDay), 'a day with wet leaves'],
-    [hours(answers.foggedPerDay), 'a day with fogged glass'],
+    [hours(answers.wetPerDay, reader), 'a day with wet leaves'],
+    [hours(answers.foggedPerDay, reader), 'a day with fogged glass'],
     [
-      litres(answers.waterPerDay),
+      litres(answers.waterPerDay, reader),
       answers.bottleDays === null
         ? 'misted a day'
         : `misted a day · bottle lasts ${days(answers.bottleDays)}`,
@@ -50,7 +52,7 @@ function Tiles({ answers }: { readonly answers: Answers }) {
       answers.bedDays === null ? 'does not fill' : days(answers.bedDays),
       answers.bedDays === null ? 'the drainage, at this mist' : 'until the drainage is full',
     ],
-    [`${(answers.energyPerDay / 3.6e6).toFixed(2)} kWh`, 'a day'],
+    [`${reader.num(answers.energyPerDay / 3.6e6, 2)} kWh`, 'a day'],
   ];
   return (
     <Box
@@ -144,7 +146,7 @@ function Curves({
   readonly at: number;
   readonly what: keyof typeof WHAT;
 }) {
-  const { write } = useReader();
+  const { prefs, num } = useReader();
   const { title, scale, min, max } = WHAT[what];
   const { span } = forecast.asked;
   const lines = useMemo(() => linesOf(forecast, what), [forecast, what]);
@@ -153,9 +155,7 @@ function Curves({
   const option = useCallback(
     (inks: Inks): EChartsCoreOption => {
       const inPerson = (value: number): number =>
-        what === 'warmth'
-          ? Number.parseFloat(write(temperature(value), { bare: true, decimals: 2 }))
-          : value * scale;
+        what === 'warmth' ? fromSi(value, UNITS[unitFor('temperature', prefs)]) : value * scale;
       const colour = what === 'humidity' ? inks.water : inks.clay;
       const { bands, light, mists, run } = forecast;
       const whole = span === 'year' ? run.days : (run.days * 86_400) / 3600;
@@ -210,7 +210,7 @@ function Curves({
             color: inks.quiet,
             fontFamily: inks.font,
             fontSize: 11,
-            formatter: (value: number) => String(Math.round(value * 10) / 10),
+            formatter: (value: number) => num(value),
           },
           splitLine: { lineStyle: { color: inks.rule } },
         },
@@ -260,9 +260,9 @@ function Curves({
         })),
       };
     },
-    [forecast, lines, at, what, write, scale, span, min, max],
+    [forecast, lines, at, what, prefs, num, scale, span, min, max],
   );
-  const unit = what === 'warmth' ? write(temperature(20)).replace(/[\d.,\s]/g, '') : '%';
+  const unit = what === 'warmth' ? UNITS[unitFor('temperature', prefs)].symbol : '%';
   return (
     <Box component="section" aria-label={title}>
       <Typography variant="body2" component="h2" sx={{ fontWeight: 600 }}>
@@ -323,24 +323,31 @@ function InBand({
   );
 }
 
-function Water({ answers, reader: { write } }: { readonly answers: Answers; readonly reader: Reader }) {
+function Water({ answers, reader }: { readonly answers: ClimateSummary; readonly reader: Reader }) {
+  const { write, num } = reader;
   const lines: readonly (readonly [string, string])[] = [
-    ['Dry-down after a misting', answers.dryDown === null ? 'stays in the band' : hours(answers.dryDown)],
-    ['Leaves wet by night', hours(answers.wetByNight)],
+    [
+      'Dry-down after a misting',
+      answers.dryDown === null ? 'stays in the band' : hours(answers.dryDown, reader),
+    ],
+    ['Leaves wet by night', hours(answers.wetByNight, reader)],
     [
       'Water to drink',
       `dish or pool ${percentWord(answers.drinkDish)} of hours, drops ${percentWord(answers.drinkDrops)}`,
     ],
-    ['Poured into dishes', `${litres(answers.pouredPerDay)} a day`],
-    ['Air changed', `${answers.changes.toFixed(1)} times an hour`],
-    ['Gradient by day, night drop', `${answers.gradient.toFixed(1)} K, ${answers.nightDrop.toFixed(1)} K`],
+    ['Poured into dishes', `${litres(answers.pouredPerDay, reader)} a day`],
+    ['Air changed', `${num(answers.changes, 1)} times an hour`],
+    [
+      'Gradient by day, night drop',
+      `${write(difference(answers.gradient, 1))}, ${write(difference(answers.nightDrop, 1))}`,
+    ],
     [
       'Water in the soil, top and foot',
       `warm ${write(percent(answers.soil[0]?.top ?? 0))} / ${write(percent(answers.soil[0]?.bottom ?? 0))}, cool ${write(percent(answers.soil[1]?.top ?? 0))} / ${write(percent(answers.soil[1]?.bottom ?? 0))}`,
     ],
     [
       'In the drainage',
-      `${write(mass(Math.max(0, answers.bed)))}, ${answers.bedGain >= 5e-4 ? `gains ${litres(answers.bedGain)} a day` : 'gains nothing'}`,
+      `${write(mass(Math.max(0, answers.bed)))}, ${answers.bedGain >= 5e-4 ? `gains ${litres(answers.bedGain, reader)} a day` : 'gains nothing'}`,
     ],
   ];
   return (

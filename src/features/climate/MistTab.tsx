@@ -11,11 +11,10 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findDeviceKind, findGauze } from '@/core/catalogue';
 import { wetAt, type Forecast } from '@/core/climate';
-import type { Climate, Vent } from '@/core/design';
+import type { Climate, Vent } from '@/core/document';
 import { siteAt } from '@/core/ground';
 import { tank, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
-import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
@@ -193,14 +192,13 @@ function Air() {
               onCommit={(height) => setVent(vent, { height })}
               sx={{ width: 140 }}
             />
-            <NumberField
-              key={vent.area}
-              label={`Area of vent ${index + 1}, cm²`}
-              value={Math.round(vent.area * 1e4)}
-              min={0}
-              max={40_000}
-              step={10}
-              onCommit={(area) => setVent(vent, { area: area / 1e4 })}
+            <QuantityField
+              label={`Area of vent ${index + 1}`}
+              measure="patch"
+              value={vent.area}
+              max={4}
+              step={0.001}
+              onCommit={(area) => setVent(vent, { area })}
               sx={{ width: 150 }}
             />
             <TextField

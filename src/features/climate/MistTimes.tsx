@@ -4,7 +4,7 @@ import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import type { Climate } from '@/core/design';
+import type { Climate } from '@/core/document';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { ClockField } from './TimerField';
 

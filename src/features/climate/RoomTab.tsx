@@ -16,9 +16,9 @@ import {
   SEASONS,
   type Season,
 } from '@/core/climate';
-import type { ClimateRoom } from '@/core/design';
+import type { ClimateRoom } from '@/core/document';
 import { dayLength } from '@/core/light';
-import { percent, temperature } from '@/core/units';
+import { percent, temperature, flux } from '@/core/units';
 import { roomOfRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
@@ -46,7 +46,7 @@ export function RoomTab() {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
-  const { write } = useReader();
+  const { write, num } = useReader();
   const { climate } = design;
   const { room, day } = climate;
   const set = (change: Partial<ClimateRoom>): void => edit({ edit: 'setClimateRoom', change });
@@ -206,8 +206,9 @@ export function RoomTab() {
         />
         {room.window !== null && (
           <Typography variant="body2">
-            At its brightest {seasons.map((it) => `${SEASON_WORD[it]} ${Math.round(sun(it))}`).join(', ')}{' '}
-            W/m² come in. A glass enclosure overheats in minutes: never stand it in direct sun.
+            At its brightest there come in:{' '}
+            {seasons.map((it) => `${SEASON_WORD[it]} ${write(flux(sun(it), 0))}`).join(', ')}. A glass
+            enclosure overheats in minutes: never stand it in direct sun.
           </Typography>
         )}
       </Panel>
@@ -285,7 +286,7 @@ export function RoomTab() {
               </td>
               {seasons.map((it) => (
                 <td key={it} className="number">
-                  {dayLength(day.latitude, dayOfSeason(it, day.latitude)).toFixed(1)} h
+                  {num(dayLength(day.latitude, dayOfSeason(it, day.latitude)), 1)} h
                 </td>
               ))}
             </tr>

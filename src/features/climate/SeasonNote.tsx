@@ -3,7 +3,7 @@
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { monthWords } from '@/core/climate';
-import { seasonOn, type SeasonSettings } from '@/core/design';
+import { seasonOn, type SeasonSettings } from '@/core/document';
 import { useOpenDesign } from '@/store';
 
 /** Says where a part of the year sets otherwise what is shown here, which is the rest of the year’s. */

@@ -17,7 +17,7 @@ import {
   type Device,
   type SeasonDevice,
   type SeasonSettings,
-} from '@/core/design';
+} from '@/core/document';
 import { percent, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Forecast, Outfit } from '@/core/climate';
+import type { Forecast, ClimateModel } from '@/core/climate';
 import type { Frame } from '@/ui/section/Section';
 import { useEarth } from '@/ui/theme/useEarth';
 import type { Scale } from './FieldLayer';
@@ -11,25 +11,25 @@ interface Props {
   readonly forecast: Forecast;
   readonly at: number;
   readonly view: 'front' | 'side';
-  readonly outfit: Outfit;
+  readonly model: ClimateModel;
   readonly warm: 'left' | 'right';
   readonly scale: Scale;
 }
 
 /** Water in the soil of the warm and the cool half: its top centimetre, its middle, its foot. */
-export function SoilLayer({ frame, forecast, at, view, outfit, warm, scale }: Props) {
+export function SoilLayer({ frame, forecast, at, view, model, warm, scale }: Props) {
   const earth = useEarth();
   const { series } = forecast.run;
   const shown = ([0, 1] as const).filter((column) => view === 'front' || column === 0);
   return (
     <g pointerEvents="none" aria-hidden>
       {shown.map((column) => {
-        const { soil, area } = outfit.box.columns[column];
+        const { soil, area } = model.box.columns[column];
         if (area <= 1e-4) return null;
         const right = (column === 0) === (warm === 'right');
         const from = view === 'side' ? 0 : right ? frame.across / 2 : 0;
         const to = view === 'side' ? frame.across : right ? frame.across : frame.across / 2;
-        const top = outfit.groundHeight[column];
+        const top = model.groundHeight[column];
         const deep = soil.reduce((sum, it) => sum + it.thickness, 0);
         const values = [
           series[`top${column}`][at] ?? 0,

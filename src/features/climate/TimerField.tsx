@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Timer } from '@/core/design';
+import type { Timer } from '@/core/document';
 import { clock, readClock } from './words';
 
 /** A moment of the day as people write it. */

@@ -3,11 +3,11 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { forecast } from '@/core/climate';
-import type { EditCall } from '@/core/design';
+import type { EditCall } from '@/core/edits';
 import { eventually, made, open } from '../testing/open';
 import { CalibrationTab } from './CalibrationTab';
 import { ramp } from './FieldLayer';
-import { FittingsTab } from './FittingsTab';
+import { EquipmentTab } from './EquipmentTab';
 import { ForecastTab } from './ForecastTab';
 import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
@@ -53,7 +53,7 @@ describe('Lamps', () => {
   it('one is installed, moved, timed, held and taken out', async () => {
     const picked = vi.fn();
     const { stored } = await open(
-      <FittingsTab selected="device-1" onSelect={picked} onSeasons={() => undefined} forecast={null} />,
+      <EquipmentTab selected="device-1" onSelect={picked} onSeasons={() => undefined} forecast={null} />,
       made(GECKO, { edit: 'addDevice', change: { kind: 'halogen-flood' } }),
     );
     const detail = within(screen.getByRole('region', { name: 'Halogen flood' }));
@@ -93,7 +93,7 @@ describe('Lamps', () => {
     const design = made(ANOLE, ...FIT);
     const tube = design.climate.devices.find((it) => it.kind.startsWith('uv-'))!;
     const { stored } = await open(
-      <FittingsTab
+      <EquipmentTab
         selected={tube.id}
         onSelect={() => undefined}
         onSeasons={() => undefined}
@@ -199,7 +199,7 @@ describe('Mist', () => {
     await eventually(async () => expect((await stored()).climate.mist.bottle).toBeNull());
     fireEvent.click(screen.getByRole('button', { name: 'Vent low in the back' }));
     await eventually(async () => expect((await stored()).climate.vents).toHaveLength(1));
-    enter(box('Area of vent 1, cm²'), '60');
+    enter(box('Area of vent 1'), '60');
     await eventually(async () => expect((await stored()).climate.vents[0]!.area).toBeCloseTo(0.006, 9));
     await choose('Gauze of the top', 'Fine mesh');
     await eventually(async () => expect((await stored()).climate.topGauze).toBe('fine-mesh'));

@@ -2,8 +2,8 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Catalogue } from '@/core/catalogue';
-import type { Forecast, ForecastAsked } from '@/core/climate';
-import type { Design } from '@/core/design';
+import type { Forecast, ForecastRequest } from '@/core/climate';
+import type { Design } from '@/core/document';
 import { ClimateStopped, startForecast } from '@/workers/climate';
 
 export type ForecastState =
@@ -11,11 +11,11 @@ export type ForecastState =
   | { readonly at: 'ready'; readonly last: Forecast }
   | { readonly at: 'failed'; readonly message: string; readonly last: Forecast | null };
 
-/** ms of rest after an edit before the box is reckoned anew. */
+/** ms of rest after an edit before the box is calculated anew. */
 const REST = 220;
 
-/** The forecast of a design, reckoned in a worker after each edit; the last one stands until the next is there. */
-export function useForecast(design: Design, catalogue: Catalogue, asked: ForecastAsked): ForecastState {
+/** The forecast of a design, calculated in a worker after each edit; the last one stands until the next is there. */
+export function useForecast(design: Design, catalogue: Catalogue, asked: ForecastRequest): ForecastState {
   const [state, setState] = useState<ForecastState>({ at: 'working', last: null });
   const { enclosure, ground, scape, climate, brief, living } = design;
   const { animal, room, stage } = brief;

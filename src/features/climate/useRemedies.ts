@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Finding } from '@/core/findings';
 import type { Remedies } from '@/core/search';
 import type { Verdict, VerdictState } from '@/core/verdict';

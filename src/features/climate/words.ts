@@ -1,4 +1,4 @@
-import type { Device, Timer } from '@/core/design';
+import type { Device, Timer } from '@/core/document';
 import type { Season, Span } from '@/core/climate';
 
 export const SEASON_WORD: Record<Season, string> = {

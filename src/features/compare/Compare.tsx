@@ -12,7 +12,7 @@ import { buyingOf } from '@/core/buying';
 import { careOf } from '@/core/care';
 import { findAnimal } from '@/core/catalogue';
 import { differencesOf, sharedTime, weeksOf, whatItShows, type Kept, type Weeks } from '@/core/compare';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { bandAt, type MeasuringPlace, type ReadQuantity } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
 import { useDesigns, useLog, useSeries, useStore, useTracks } from '@/store';
@@ -216,7 +216,7 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
             <tr>
               <td>To buy for the design</td>
               {costs.map((it, at) => (
-                <td key={at}>{it.toFixed(2)}</td>
+                <td key={at}>{reader.num(it, 2)}</td>
               ))}
             </tr>
           </tbody>
@@ -289,7 +289,7 @@ const keyWords = (key: string): string => {
   return `${QUANTITY_WORD[quantity]}, ${PLACE_WORD[place].toLowerCase()}`;
 };
 
-function readWords(weeks: Weeks, key: string, reader: Pick<Reader, 'write'>): string {
+function readWords(weeks: Weeks, key: string, reader: Reader): string {
   const it = weeks.readings.get(key);
   if (!it) return '–';
   const say = (value: number): string => readingWords(value, key.split(' ')[0] as ReadQuantity, reader);

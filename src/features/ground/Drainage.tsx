@@ -5,8 +5,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
-import { materialOf } from '@/core/catalogue';
-import type { Layer, Outlet, WaterLayer } from '@/core/design';
+import { BED_IDS, bedOfMaterial, materialOf } from '@/core/catalogue';
+import type { Layer, Outlet, WaterLayer } from '@/core/document';
 import { corners, type LayerResult } from '@/core/ground';
 import { length, percent, tank } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -30,11 +30,11 @@ export function DrainageFields({ layer, result }: DrainageProps) {
   const { write } = useReader();
   const { drainage } = assessment;
   const row = materialOf(catalogue, layer.material);
-  const panel = row.roles.includes('raised-panel');
+  const bed = bedOfMaterial(row);
   return (
     <>
       <Grid>
-        <MaterialField layer={layer} roles={['bead-bed', 'raised-panel', 'foam-grid']} />
+        <MaterialField layer={layer} roles={BED_IDS} />
         <QuantityField
           label="Water kept"
           measure="length"
@@ -42,7 +42,7 @@ export function DrainageFields({ layer, result }: DrainageProps) {
           max={design.enclosure.height}
           onCommit={(depth) => edit({ edit: 'setWaterDepth', change: { depth } })}
         />
-        {(panel || row.roles.includes('foam-grid')) && (
+        {bed?.poured === false && (
           <QuantityField
             label="Height of its top"
             measure="length"
@@ -55,7 +55,7 @@ export function DrainageFields({ layer, result }: DrainageProps) {
           />
         )}
       </Grid>
-      {panel && <PanelFields />}
+      {bed?.legs && <PanelFields />}
       <OutletFields />
       {drainage && row.voids && (
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1.25 }}>
@@ -97,8 +97,8 @@ function PanelFields() {
           onCommit={(leg) => edit({ edit: 'setPanel', change: { leg } })}
         />
         <QuantityField
-          label="Sheet rated for, a m²"
-          measure="mass"
+          label="Sheet rated for"
+          measure="areal"
           value={panel.rating}
           min={1}
           max={10_000}

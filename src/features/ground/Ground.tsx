@@ -3,8 +3,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useCallback, useMemo, useState } from 'react';
-import { findAnimal } from '@/core/catalogue';
-import type { Method, Point, RegionKind } from '@/core/design';
+import { findAnimal, DRAINAGE_METHOD_IDS, DRAINAGE_METHODS } from '@/core/catalogue';
+import type { Method, Point } from '@/core/document';
+import type { RegionKind } from '@/core/edits';
 import type { Severity } from '@/core/findings';
 import type { Corner } from '@/core/ground';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -12,7 +13,6 @@ import { Choice } from '@/ui/Choice';
 import { FindingList } from '@/ui/FindingList';
 import { SectionPane, type PaneView } from '@/ui/section/SectionPane';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
-import { METHOD_WORD } from '@/ui/words';
 import { DrySoil } from './DrySoil';
 import { LayerDetail } from './LayerDetail';
 import { LayerTable } from './LayerTable';
@@ -21,9 +21,10 @@ import { RegionBar, RegionFields } from './RegionBar';
 import { Schools } from './Schools';
 import { Sunk } from './Sunk';
 
-const METHODS = (
-  ['bead-bed', 'raised-panel', 'foam-grid', 'full-water', 'none'] as const satisfies readonly Method[]
-).map((value) => ({ value, ...METHOD_WORD[value] }));
+const METHODS = DRAINAGE_METHOD_IDS.map((value) => {
+  const { name, why } = DRAINAGE_METHODS[value];
+  return { value, name, why };
+});
 
 const urgent = (severity: Severity): boolean => severity === 'severe' || severity === 'look';
 

@@ -7,8 +7,8 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { memo, useCallback, useEffect, useRef } from 'react';
-import { materialOf } from '@/core/catalogue';
-import type { BarrierLayer, Hole, ThickLayer } from '@/core/design';
+import { materialOf, bedOfMaterial } from '@/core/catalogue';
+import type { BarrierLayer, Hole, ThickLayer } from '@/core/document';
 import { type Corner, type LayerResult } from '@/core/ground';
 import { length, percent } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -184,8 +184,8 @@ function CornerFields({ layer, region }: CornersProps) {
     spare.current = Math.max(0, left);
   }, [left]);
   const room = useCallback(() => spare.current, []);
-  // A panel and a foam stand level.
-  if (layer.kind === 'drainage' && !materialOf(catalogue, layer.material).roles.includes('bead-bed'))
+  // What is not poured stands level.
+  if (layer.kind === 'drainage' && bedOfMaterial(materialOf(catalogue, layer.material))?.poured === false)
     return null;
   return (
     <Box

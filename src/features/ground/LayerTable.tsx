@@ -9,7 +9,7 @@ import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
-import type { Layer, LayerKind } from '@/core/design';
+import type { Layer, LayerKind } from '@/core/document';
 import { corners, type Edge, type LayerResult } from '@/core/ground';
 import { bag, length, mass, unitFor, UNITS } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -36,7 +36,7 @@ export function LayerTable({ place, stack, selected, onSelect }: Props) {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
-  const { prefs, write } = useReader();
+  const { prefs, write, num } = useReader();
   const [menu, setMenu] = useState<{ anchor: HTMLElement; layer: string | null } | null>(null);
   const close = (): void => setMenu(null);
   const openMenu = useCallback((anchor: HTMLElement, layer: string) => setMenu({ anchor, layer }), []);
@@ -57,7 +57,8 @@ export function LayerTable({ place, stack, selected, onSelect }: Props) {
   const room = useCallback(() => spare.current, []);
 
   const inPlace = place === null ? {} : { region: place };
-  const kilos = (kg: number): string => (kg > 0 && kg < 0.05 ? '<0.1' : write(mass(kg), { bare: true }));
+  const kilos = (kg: number): string =>
+    kg > 0 && kg < 0.05 ? `<${num(0.1, 1)}` : write(mass(kg), { bare: true });
 
   return (
     <Box sx={{ mt: 1.75, bgcolor: 'earth.card', border: 1, borderColor: 'earth.rule', borderRadius: '12px' }}>

@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
-import type { Mix, SubstrateLayer } from '@/core/design';
+import type { Mix, SubstrateLayer } from '@/core/document';
 import type { LayerResult, Squeeze } from '@/core/ground';
 import { bag, percent, tank, unitFor, UNITS } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';

@@ -3,9 +3,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, useCallback, type ReactNode } from 'react';
-import type { Schools as Followed } from '@/core/design';
+import type { Schools as Followed } from '@/core/document';
 import type { Preparation } from '@/core/ground';
-import { tell } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { useReader } from '@/ui/units';
@@ -58,7 +57,7 @@ export function Schools() {
   const reader = useReader();
   const outcome = (code: Preparation['code'] | undefined): string | undefined => {
     const found = assessment.preparations.find((it) => it.code === code);
-    return found && tell(found.text, { prefs: reader.prefs });
+    return found && reader.tell(found.text);
   };
   const { schools } = design.ground;
   return (

@@ -9,7 +9,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo } from 'react';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';

@@ -3,7 +3,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { materialsFor, type Role } from '@/core/catalogue';
-import type { Layer } from '@/core/design';
+import type { Layer } from '@/core/document';
 import type { Corner } from '@/core/ground';
 import { useEditing, useStore } from '@/store';
 

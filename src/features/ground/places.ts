@@ -1,4 +1,5 @@
-import type { Design, RegionKind } from '@/core/design';
+import type { Design } from '@/core/document';
+import type { RegionKind } from '@/core/edits';
 import type { LayerResult, Part } from '@/core/ground';
 import type { Assessment } from '@/core/assess';
 

@@ -10,7 +10,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import type { SharedRoll } from '@/core/ground';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { length, percent } from '@/core/units';
 import { ANSWER_WORDS, wordOf } from '@/core/verdict';
 import { listsCsv } from '@/files';
@@ -88,7 +88,7 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
                 variant="outlined"
                 className="no-print"
                 onClick={() =>
-                  download('rincon-one-purchase.csv', listsCsv(buying, undefined, reader.prefs), 'text/csv')
+                  download('rincon-one-purchase.csv', listsCsv(buying, undefined, reader), 'text/csv')
                 }
               >
                 Save as CSV
@@ -142,7 +142,7 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
             )}
             {saved > 0.005 && (
               <Typography sx={{ mt: 1.25 }}>
-                Bought one by one it would be {apart.toFixed(2)}: together saves {saved.toFixed(2)}.
+                Bought one by one it would be {reader.num(apart, 2)}: together saves {reader.num(saved, 2)}.
               </Typography>
             )}
             {buying.rolls.map((it) => (

@@ -9,6 +9,7 @@ import { useReader } from '@/ui/units';
 import { CardList } from './CardList';
 import { momentWords, ODDITY_WORD, readingWords } from '@/ui/readingWords';
 import { useNow, type Standing } from './useAlarms';
+import { counted } from '@/core/units';
 
 /** What is outside its band now; each with the way to its cause. */
 export function Alarms({
@@ -24,7 +25,7 @@ export function Alarms({
   return (
     <Box component="section" aria-labelledby="alarms">
       <Typography variant="h2" id="alarms" sx={{ mb: 0.75 }}>
-        {standing.length === 1 ? 'One thing is off' : `${standing.length} things are off`}
+        {counted(standing.length, 'problem')}
       </Typography>
       <CardList>
         {standing.map(({ design, series, alarm, oddity }) => (

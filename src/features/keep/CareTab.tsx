@@ -28,7 +28,7 @@ export function CareTab({ today }: { readonly today: string }) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const log = useLog(design.id, LOOK_BACK);
-  const { prefs } = useReader();
+  const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
   const due = useMemo(
     () => (log ? dueIn(design, log, today, catalogue) : []),
@@ -110,7 +110,7 @@ export function CareTab({ today }: { readonly today: string }) {
               'care.ics',
               careCalendar(
                 [{ id: design.id, name: design.name, due: due.filter((it) => active.has(it.rule.id)) }],
-                prefs,
+                reader,
               ),
               'text/calendar',
             )

@@ -15,6 +15,7 @@ import { Message } from '@/ui/Message';
 import { LOOK_BACK } from './due';
 import { isDayIn } from '@/ui/boxDay';
 import { useNow } from './useAlarms';
+import { useReader } from '@/ui/units';
 
 const GROUPS = [
   { id: 'air', name: 'Air and temperature' },
@@ -26,6 +27,7 @@ const GROUPS = [
 
 /** What is seen, what the readings say by themselves, and what may be behind it. */
 export function DiagnosisTab() {
+  const { tell } = useReader();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const log = useLog(design.id, LOOK_BACK);
@@ -59,7 +61,7 @@ export function DiagnosisTab() {
           What do you see?
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.25 }}>
-          Pick all that is so. What the readings say is picked already.
+          Pick all that apply. What the readings show is picked already.
         </Typography>
         {GROUPS.map((group) => (
           <Box key={group.id} role="group" aria-label={group.name} sx={{ mb: 1.25 }}>
@@ -100,7 +102,7 @@ export function DiagnosisTab() {
             sx={{ m: 0, mb: 1.25, pl: 2.5, typography: 'body2', color: 'earth.quiet' }}
           >
             {found.read.map((it) => (
-              <li key={it.words}>{capital(it.words)}</li>
+              <li key={tell(it.words)}>{capital(tell(it.words))}</li>
             ))}
           </Box>
         )}
@@ -114,7 +116,7 @@ export function DiagnosisTab() {
         {found.next && (
           <Box sx={{ borderLeft: 3, borderColor: 'earth.amber', pl: 1.5, mb: 1.5 }}>
             <Typography sx={{ fontWeight: 600 }}>Check this first</Typography>
-            <Typography>{found.next}</Typography>
+            <Typography>{tell(found.next)}</Typography>
           </Box>
         )}
         <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1.25 }}>
@@ -124,8 +126,8 @@ export function DiagnosisTab() {
         </Box>
         {found.verdict !== 'nothing' && (
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1.5 }}>
-            This is of the enclosure, not of the animal: no medical advice. What ails an animal a veterinarian
-            says.
+            This is about the enclosure, not the animal, and is no medical advice. For a sick animal see a
+            veterinarian.
           </Typography>
         )}
       </Box>
@@ -136,7 +138,7 @@ export function DiagnosisTab() {
 const HEADING: Record<Diagnosis['verdict'], string> = {
   named: 'Most likely',
   'cannot tell': 'It cannot be told yet',
-  nothing: 'Nothing is off',
+  nothing: 'No problem found',
 };
 
 /** How sure a cause is, in words. */
@@ -144,6 +146,7 @@ const sureness = (score: number): string =>
   score > 3 ? 'very likely' : score > 1.6 ? 'likely' : score > 0.4 ? 'possible' : 'less likely';
 
 function CauseCard({ cause, first }: { readonly cause: Cause; readonly first: boolean }) {
+  const { tell } = useReader();
   const { edit } = useEditing();
   const { design } = useOpenDesign();
   const router = useRouter();
@@ -182,14 +185,14 @@ function CauseCard({ cause, first }: { readonly cause: Cause; readonly first: bo
           {cause.evidence.map((it) => (
             <Box
               component="li"
-              key={it.words}
+              key={tell(it.words)}
               sx={{ display: 'flex', gap: 1, color: it.weight < 0 ? 'earth.quiet' : undefined }}
             >
               <Box component="span" sx={{ width: 62, flex: 'none', color: 'earth.quiet' }}>
                 {it.weight < 0 ? 'against' : 'for'}
               </Box>
               <span>
-                {capital(it.words)}
+                {capital(tell(it.words))}
                 <Box component="span" sx={{ color: 'earth.quiet' }}>
                   {' '}
                   ({it.from})
@@ -214,13 +217,13 @@ function CauseCard({ cause, first }: { readonly cause: Cause; readonly first: bo
           check
         </Box>
         <Box component="dd" sx={{ m: 0 }}>
-          {cause.check}
+          {tell(cause.check)}
         </Box>
         <Box component="dt" sx={{ color: 'earth.quiet' }}>
           change
         </Box>
         <Box component="dd" sx={{ m: 0 }}>
-          {cause.change}
+          {tell(cause.change)}
         </Box>
       </Box>
       {cause.caution && (

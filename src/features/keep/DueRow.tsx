@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import type { Due } from '@/core/care';
 import type { EntryKind } from '@/core/log';
-import { capital, tell } from '@/core/units';
+import { capital } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
 import { useReader } from '@/ui/units';
 
@@ -34,21 +34,22 @@ interface Props {
 
 /** One thing that is due: done in one tap; more, with a note or left out on purpose, behind the dots. */
 export function DueRow({ design, due }: Props) {
-  const { prefs } = useReader();
+  const reader = useReader();
+  const { tell } = reader;
   const write = useWrite();
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
   const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>({});
   const [picture, setPicture] = useState<File | null>(null);
   const { rule, late } = due;
-  const amount = tell(rule.amount, { prefs, locale: 'en' });
+  const amount = tell(rule.amount);
   const kind = KIND_OF[rule.id] ?? 'care';
-  const asked = numbersOf(kind, prefs.temperature);
-  const wrong = asked.some((it) => checkNumber(numbers[it.name], it) !== true);
+  const asked = numbersOf(kind, reader.prefs);
+  const wrong = asked.some((it) => checkNumber(numbers[it.name], it, reader) !== true);
   const settle = async (outcome: 'done' | 'skipped'): Promise<void> => {
     const { values } = draftOfForm(
       { kind, when: '', animal: '', text: '', point: '', refused: false, numbers },
-      prefs.temperature,
+      reader,
     );
     const draft = { kind, values, text: note, rule: rule.id, outcome };
     const said = outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`;
@@ -105,7 +106,7 @@ export function DueRow({ design, due }: Props) {
               key={it.name}
               label={it.label}
               value={numbers[it.name] ?? ''}
-              error={checkNumber(numbers[it.name], it) !== true}
+              error={checkNumber(numbers[it.name], it, reader) !== true}
               onChange={(event) => setNumbers({ ...numbers, [it.name]: event.target.value })}
               slotProps={{ htmlInput: { inputMode: 'decimal' } }}
               sx={{ width: 110 }}

@@ -50,12 +50,11 @@ export function EntryFormCard({ entry, onDone }: Props) {
   const animals = useAnimals();
   const book = useLogBook();
   const undoable = useUndoable();
-  const { prefs } = useReader();
-  const unit = prefs.temperature;
+  const reader = useReader();
   const [opened] = useState(() => Date.now());
   const { control, register, handleSubmit, formState } = useForm<EntryForm>({
     defaultValues: entry
-      ? formOf(entry, unit)
+      ? formOf(entry, reader)
       : {
           kind: 'behaviour',
           when: localStamp(opened),
@@ -82,7 +81,7 @@ export function EntryFormCard({ entry, onDone }: Props) {
     setWrong(null);
     try {
       const small = await Promise.all(files.map(shrinkPicture));
-      const draft = draftOfForm(form, unit);
+      const draft = draftOfForm(form, reader);
       const placed = PLACED.has(form.kind) && placing && spot ? { x: spot.x, y: spot.y, z: spot.z } : {};
       const full = { ...draft, values: { ...draft.values, ...placed } };
       const stamp = new Date(form.when).getTime();
@@ -165,11 +164,11 @@ export function EntryFormCard({ entry, onDone }: Props) {
             )}
           />
         )}
-        {numbersOf(kind, unit).map((it) => (
+        {numbersOf(kind, reader.prefs).map((it) => (
           <TextField
             key={it.name}
             label={it.label}
-            {...register(`numbers.${it.name}`, { validate: (text) => checkNumber(text, it) })}
+            {...register(`numbers.${it.name}`, { validate: (text) => checkNumber(text, it, reader) })}
             error={formState.errors.numbers?.[it.name] !== undefined}
             helperText={formState.errors.numbers?.[it.name]?.message}
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}

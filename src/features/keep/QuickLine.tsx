@@ -21,7 +21,7 @@ export function QuickLine({ places, open }: Props) {
   const [line, setLine] = useState('');
   const reader = useReader();
   const write = useWrite();
-  const parts = quickEntries(line, places, open);
+  const parts = quickEntries(line, places, open, reader.locale);
   const ready = parts.length > 0 && parts.every((it) => it.wrong === null);
   const submit = (): void => {
     if (!ready) return;

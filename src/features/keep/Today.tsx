@@ -7,7 +7,7 @@ import NextLink from 'next/link';
 import { useMemo, useState, type ReactNode } from 'react';
 import type { Due } from '@/core/care';
 import { findAnimal } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { capital, counted } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';

@@ -1,6 +1,6 @@
 import { careNow, daysTill, dueOf, lastDone, meteredLamp, type Due } from '@/core/care';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
 import { localDay } from '@/ui/days';

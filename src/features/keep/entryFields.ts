@@ -1,3 +1,5 @@
+import { UNITS } from '@/core/units';
+import type { Reader } from '@/ui/units';
 import { NO_VALUES, type Draft, type Entry, type EntryKind, type EntryValues } from '@/core/log';
 
 type NumberName = Exclude<keyof EntryValues, 'point' | 'refused' | 'x' | 'y' | 'z'>;
@@ -38,18 +40,21 @@ const humidity: NumberEntry = {
   toSi: (it) => it / 100,
   fromSi: (it) => it * 100,
 };
-const grams: NumberEntry = {
-  ...plain('mass', 'Weight, g', 200_000),
-  toSi: (it) => it / 1000,
-  fromSi: (it) => it * 1000,
+const weight = (unit: 'kg' | 'lb'): NumberEntry => {
+  const small = unit === 'lb' ? UNITS.oz : UNITS.g;
+  return {
+    ...plain('mass', unit === 'lb' ? 'Weight, oz' : 'Weight, g', Math.floor(200 / small.factor)),
+    toSi: (it) => it * small.factor,
+    fromSi: (it) => it / small.factor,
+  };
 };
 const count = (label: string): NumberEntry => plain('count', label, 100_000);
 
 /** What is asked of each kind of entry, in numbers. */
-export function numbersOf(kind: EntryKind, unit: 'C' | 'F'): readonly NumberEntry[] {
+export function numbersOf(kind: EntryKind, { temperature, mass }: Reader['prefs']): readonly NumberEntry[] {
   switch (kind) {
     case 'reading':
-      return [temperatureIn(unit), humidity, plain('uvIndex', 'UV index', 30)];
+      return [temperatureIn(temperature), humidity, plain('uvIndex', 'UV index', 30)];
     case 'lamp':
       return [plain('uvIndex', 'UV index', 30)];
     case 'mist':
@@ -57,7 +62,7 @@ export function numbersOf(kind: EntryKind, unit: 'C' | 'F'): readonly NumberEntr
     case 'feed':
       return [count('Given'), plain('left', 'Left over', 100_000)];
     case 'weight':
-      return [grams];
+      return [weight(mass)];
     case 'water-test':
       return [
         plain('ammonia', 'Ammonia, mg/L', 100),
@@ -111,11 +116,11 @@ export const localStamp = (at: number): string => {
 };
 
 /** An entry as it stands in the form. */
-export function formOf(entry: Entry, unit: 'C' | 'F'): EntryForm {
+export function formOf(entry: Entry, { prefs, plain }: Pick<Reader, 'prefs' | 'plain'>): EntryForm {
   const numbers = Object.fromEntries(
-    numbersOf(entry.kind, unit).flatMap(({ name, fromSi }) => {
+    numbersOf(entry.kind, prefs).flatMap(({ name, fromSi }) => {
       const value = entry.values[name];
-      return value === null ? [] : [[name, String(Number(fromSi(value).toFixed(3)))]];
+      return value === null ? [] : [[name, plain(fromSi(value), 3)]];
     }),
   );
   return {
@@ -130,18 +135,24 @@ export function formOf(entry: Entry, unit: 'C' | 'F'): EntryForm {
 }
 
 /** Why a number will not do; true when it will. */
-export function checkNumber(text: string | undefined, { min, max }: NumberEntry): true | string {
+export function checkNumber(
+  text: string | undefined,
+  { min, max }: NumberEntry,
+  { parse, num }: Pick<Reader, 'parse' | 'num'>,
+): true | string {
   if (text === undefined || text.trim() === '') return true;
-  const value = Number(text.trim().replace(',', '.'));
-  return Number.isFinite(value) && value >= min && value <= max ? true : `A number from ${min} to ${max}.`;
+  const value = parse(text);
+  return value !== null && value >= min && value <= max
+    ? true
+    : `A number from ${num(min, 0)} to ${num(max, 0)}.`;
 }
 
 /** The form as a line of the log. */
-export function draftOfForm(form: EntryForm, unit: 'C' | 'F'): Draft {
+export function draftOfForm(form: EntryForm, { prefs, parse }: Pick<Reader, 'prefs' | 'parse'>): Draft {
   const values: Partial<Record<NumberName, number>> = {};
-  for (const { name, toSi } of numbersOf(form.kind, unit)) {
-    const text = form.numbers[name]?.trim() ?? '';
-    if (text !== '') values[name] = toSi(Number(text.replace(',', '.')));
+  for (const { name, toSi } of numbersOf(form.kind, prefs)) {
+    const typed = parse(form.numbers[name] ?? '');
+    if (typed !== null) values[name] = toSi(typed);
   }
   return {
     kind: form.kind,

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { alarmsOf, DAY, oddities, type Alarm, type Oddity, type Series } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
 import { useSeries, useStore, useTracks } from '@/store';

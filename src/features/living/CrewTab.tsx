@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { CrewKind } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import {
   crewChoices,
   crewHomeOf,
@@ -25,18 +25,18 @@ import {
   type CrewHome,
   type Survey,
 } from '@/core/living';
-import { capital, bag, length } from '@/core/units';
+import { capital, bag, length, area, light } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
-import { Chart, type Inks } from '@/ui/Chart';
+import { Chart, type Inks, tick } from '@/ui/Chart';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
 import { seek } from '@/ui/seek';
-import { useReader } from '@/ui/units';
+import { useReader, type Reader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
 import { Cultures } from './Cultures';
-import { grams, LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
+import { LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
 import { daysWord } from '@/ui/whenWords';
 
 type School = Design['living']['school'];
@@ -53,7 +53,8 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
-  const { write } = useReader();
+  const reader = useReader();
+  const { write } = reader;
   const home = useMemo(
     () => crewHomeOf(design, assessment.ground, catalogue, survey),
     [design, assessment.ground, catalogue, survey],
@@ -100,7 +101,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
                     <th className="number">Introduced</th>
                     <th className="number">After two years</th>
                     <th>Stands</th>
-                    <th>Held by</th>
+                    <th>Limited by</th>
                     <th className="number">Dies out</th>
                     <td className="icon" />
                   </tr>
@@ -125,9 +126,7 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
                             }
                           />
                         </td>
-                        <td className="number">
-                          {it ? `${round(it.risk.low)} to ${round(it.risk.high)}` : '…'}
-                        </td>
+                        <td className="number">{it ? crewRange(it.risk, reader) : '…'}</td>
                         <td>
                           {it
                             ? it.run.stands === null
@@ -199,23 +198,23 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
                 }
                 sx={{ width: 190 }}
               />
-              <NumberField
-                key={supplement}
-                label="Dry food a week, g"
-                value={Math.round(supplement * 1e4) / 10}
-                min={0}
-                max={500}
-                onCommit={(next) => edit({ edit: 'setLiving', change: { supplement: next / 1000 } })}
+              <QuantityField
+                label="Dry food a week"
+                measure="light"
+                value={supplement}
+                max={0.5}
+                step={0.001}
+                onCommit={(next) => edit({ edit: 'setLiving', change: { supplement: next } })}
                 sx={{ width: 150 }}
               />
             </Box>
             <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1, maxWidth: '70ch' }}>
               {capital(catalogue.living.litters.find((it) => it.id === litter.kind)?.note ?? '')}. About{' '}
               {write(bag(neededVolume), { decimals: 1 })} a month rots or is eaten here, to a depth of{' '}
-              {write(length(litter.depth))} on {home.floor.toFixed(2)} m² of land; refilled as said,{' '}
+              {write(length(litter.depth))} on {write(area(home.floor))} of land; refilled as said,{' '}
               {write(bag(given), { decimals: 1 })} a month comes in
               {given < neededVolume ? ': it will run short. Refill sooner, or take leaves that last.' : '.'}
-              {supplement > 0 ? ` Of dry food ${grams(supplement)} a week lies ready.` : ''}
+              {supplement > 0 ? ` Of dry food ${write(light(supplement))} a week lies ready.` : ''}
             </Typography>
           </Box>
           <Cultures crew={crew} />
@@ -231,12 +230,20 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
 
 const mean = (all: readonly number[]): number =>
   all.reduce((sum, it) => sum + it, 0) / Math.max(1, all.length);
-const round = (value: number): string =>
-  value >= 1000
-    ? String(Math.round(value / 100) * 100)
-    : value >= 100
-      ? String(Math.round(value / 10) * 10)
-      : String(Math.round(value));
+/** Heads of a crew, no finer than they are known. */
+const round = (value: number, { num }: Reader): string => {
+  const step = value >= 1000 ? 100 : value >= 100 ? 10 : 1;
+  return num(Math.round(value / step) * step, 0);
+};
+
+/** What most draws come to: one figure where they agree. */
+const crewRange = (
+  { low, high }: { readonly low: number; readonly high: number },
+  reader: Reader,
+): string => {
+  const [least, most] = [round(low, reader), round(high, reader)];
+  return least === most ? least : `${least} to ${most}`;
+};
 
 function useCrew(
   crew: readonly { readonly kind: CrewKind; readonly count: number }[],
@@ -270,6 +277,7 @@ function useCrew(
 
 /** Kinds that would live here, best first. */
 function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: Survey }) {
+  const reader = useReader();
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
@@ -316,7 +324,7 @@ function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: S
               {kind.wanted
                 ? value < 0.15
                   ? `dwindles here: ${LIMIT_WORD[limit]}`
-                  : `about ${round(carries)} would live here, held by ${LIMIT_WORD[limit]} · ${where(kind)}`
+                  : `about ${round(carries, reader)} would live here, limited by ${LIMIT_WORD[limit]} · ${where(kind)}`
                 : 'comes with plants; not wanted'}
             </Box>
           </Box>
@@ -337,6 +345,7 @@ function CrewChart({
   readonly answers: readonly CrewAnswer[];
   readonly kinds: readonly CrewKind[];
 }) {
+  const reader = useReader();
   const named = useMemo(
     () =>
       answers.flatMap((it) => {
@@ -358,7 +367,7 @@ function CrewChart({
         nameLocation: 'middle',
         nameGap: 22,
         nameTextStyle: { color: inks.quiet },
-        axisLabel: { color: inks.quiet },
+        axisLabel: { color: inks.quiet, formatter: tick },
         splitLine: { show: false },
       },
       yAxis: {
@@ -366,7 +375,7 @@ function CrewChart({
         min: 1,
         name: 'adults',
         nameTextStyle: { color: inks.quiet },
-        axisLabel: { color: inks.quiet },
+        axisLabel: { color: inks.quiet, formatter: tick },
         splitLine: { lineStyle: { color: inks.rule } },
       },
       series: named.map(({ run, english }, index) => ({
@@ -395,7 +404,7 @@ function CrewChart({
   );
   return (
     <Chart
-      label={`Adults over ${MONTHS} months: ${named.map((it) => `${it.english} ${round(it.run.adults[0] ?? 0)} to ${round(it.run.adults.at(-1) ?? 0)}`).join('; ')}`}
+      label={`Adults over ${MONTHS} months: ${named.map((it) => `${it.english} ${round(it.run.adults[0] ?? 0, reader)} to ${round(it.run.adults.at(-1) ?? 0, reader)}`).join('; ')}`}
       height={230}
       option={option}
     />

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { CrewKind } from '@/core/catalogue';
 import { cultureOf, FEEDERS } from '@/core/living';
-import { capital, counted, length } from '@/core/units';
+import { capital, counted, length, temperature } from '@/core/units';
 import { useDesigns, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -81,14 +81,14 @@ export function Cultures({
           onCommit={setWeeks}
           sx={{ width: 130 }}
         />
-        <NumberField
-          key={`f${floor}`}
-          label="Floor of a tub, cm²"
-          value={Math.round(floor * 1e4)}
-          min={50}
-          max={5000}
-          step={50}
-          onCommit={(cm) => setFloor(cm / 1e4)}
+        <QuantityField
+          label="Floor of a tub"
+          measure="patch"
+          value={floor}
+          min={0.005}
+          max={0.5}
+          step={0.005}
+          onCommit={setFloor}
           sx={{ width: 150 }}
         />
         <QuantityField
@@ -162,7 +162,8 @@ export function Cultures({
         </tbody>
       </TableCard>
       <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
-        At 24 °C; common practice. Feed on the day of harvest, throw a culture out when it smells or moulds.
+        At {write(temperature(24))}; common practice. Feed on the day of harvest, throw a culture out when it
+        smells or moulds.
       </Typography>
     </Box>
   );

@@ -26,7 +26,7 @@ import {
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
-import { CompanyTab } from './CompanyTab';
+import { GroupTab } from './GroupTab';
 import { CrewTab } from './CrewTab';
 import { GrowthTab } from './GrowthTab';
 import { AHEAD, LivingDrawing, type LivingView } from './LivingDrawing';
@@ -209,7 +209,7 @@ export function Living() {
             )}
             {tab === 'crew' && <CrewTab survey={survey} />}
             {tab === 'waste' && <WasteTab survey={survey} />}
-            {tab === 'company' && <CompanyTab today={today} />}
+            {tab === 'company' && <GroupTab today={today} />}
             {tab === 'move-in' && <MoveInTab today={today} />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>

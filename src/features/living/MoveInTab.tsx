@@ -7,9 +7,11 @@ import Typography from '@mui/material/Typography';
 import { findAnimal } from '@/core/catalogue';
 import { moveInOf, quarantineDays } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { useReader } from '@/ui/units';
 
 /** What comes before the animal, and its first week; with the two days that are written down. */
 export function MoveInTab({ today }: { readonly today: Date }) {
+  const { tell } = useReader();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
@@ -80,7 +82,7 @@ export function MoveInTab({ today }: { readonly today: Date }) {
               {index + 1}
             </Box>
             <Box sx={{ typography: 'body2' }}>
-              <strong>{step.what}</strong>
+              <strong>{tell(step.what)}</strong>
               {step.days
                 ? ` · ${step.days[0] === step.days[1] ? step.days[0] : `${step.days[0]} to ${step.days[1]}`} days`
                 : ''}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { PlantSpot } from '@/core/design';
+import type { PlantSpot } from '@/core/document';
 import type { PlantedResult } from '@/core/living';
 import { length } from '@/core/units';
 import { nextGesture } from '@/ui/section/Handle';

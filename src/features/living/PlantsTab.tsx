@@ -12,7 +12,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findAnimal, REGIONS, type Plant, type RegionName } from '@/core/catalogue';
-import type { PlantSpot } from '@/core/design';
+import type { PlantSpot } from '@/core/document';
 import {
   coverOf,
   placesOf,
@@ -334,7 +334,7 @@ interface DetailProps {
 function PlantDetail({ it, fit, onSelect }: DetailProps) {
   const { catalogue } = useStore();
   const { edit } = useEditing();
-  const { write } = useReader();
+  const { write, num, tell } = useReader();
   const { planted, plant } = it;
   const { spot } = planted;
   const put = (change: Partial<typeof planted>): void =>
@@ -346,7 +346,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
           <i>{plant.scientific}</i> · grows to {write(length(it.grown.height))} high and{' '}
           {write(length(it.grown.width))} wide
-          {fit ? ` · ${fit.light.toFixed(1)} mol of light a day where it stands` : ''}
+          {fit ? ` · ${num(fit.light, 1)} mol of light a day where it stands` : ''}
         </Typography>
       )}
       {plant && fit && (
@@ -437,7 +437,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
       <Box component="ol" sx={{ m: 0, pl: 2.5, typography: 'body2', '& li': { mt: 0.5 } }}>
         {steps.map((step) => (
           <li key={step.what}>
-            <strong>{step.what}</strong>
+            <strong>{tell(step.what)}</strong>
             {step.days ? `, ${step.days} days` : ''}. {step.why}
             {step.caution && <Box sx={{ color: 'earth.clay' }}>{step.caution}</Box>}
           </li>

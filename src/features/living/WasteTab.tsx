@@ -10,7 +10,7 @@ import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import {
-  carries,
+  carryingCapacity,
   crewHomeOf,
   crewOf,
   loadOf,
@@ -19,14 +19,14 @@ import {
   type Survey,
   type WaterRun,
 } from '@/core/living';
-import { tank, temperature } from '@/core/units';
+import { tank, temperature, light } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
-import { Chart, type Inks } from '@/ui/Chart';
+import { Chart, type Inks, tick } from '@/ui/Chart';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
-import { grams, percent } from './words';
+import { percent } from './words';
 import { daysWord } from '@/ui/whenWords';
 
 const DAYS = 90;
@@ -41,6 +41,7 @@ const FILTER: Record<string, number> = {
 
 /** What the animals leave against what crew, soil and water can take. */
 export function WasteTab({ survey }: { readonly survey: Survey }) {
+  const { write } = useReader();
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
@@ -58,7 +59,10 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
     floor: home.floor,
     wetness: home.wetness,
     leaves: assessment.living.leaves,
-    crew: crewOf(design, catalogue).map(({ kind }) => ({ kind, adults: carries(kind, home).adults })),
+    crew: crewOf(design, catalogue).map(({ kind }) => ({
+      kind,
+      adults: carryingCapacity(kind, home).adults,
+    })),
   });
   if (!animal || !waste)
     return (
@@ -75,9 +79,9 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
       <Panel label="On land">
         <Typography variant="body2">
           {design.brief.count === 1 ? 'It eats' : `All ${design.brief.count} eat`} about{' '}
-          <strong>{grams(waste.eats * design.brief.count)}</strong> of dry food a day and{' '}
+          <strong>{write(light(waste.eats * design.brief.count))}</strong> of dry food a day and{' '}
           {design.brief.count === 1 ? 'leaves' : 'leave'}{' '}
-          <strong>{grams(waste.droppings * design.brief.count)}</strong> of dry droppings.{' '}
+          <strong>{write(light(waste.droppings * design.brief.count))}</strong> of dry droppings.{' '}
           <BasisMark basis={waste.basis} {...(waste.source ? { source: waste.source } : {})} />
         </Typography>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mt: 1, mb: 2 }}>
@@ -114,8 +118,9 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
             sx={{ width: 180 }}
           />
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            Crew takes {grams(load.crew)} a day, the soil {grams(load.soil)}. Of {grams(load.nitrogen)} of
-            nitrogen a day, plants take {percent(Math.min(1, load.plants / Math.max(1e-12, load.nitrogen)))}.
+            Crew takes {write(light(load.crew))} a day, the soil {write(light(load.soil))}. Of{' '}
+            {write(light(load.nitrogen))} of nitrogen a day, plants take{' '}
+            {percent(Math.min(1, load.plants / Math.max(1e-12, load.nitrogen)))}.
           </Typography>
         </Box>
       </Panel>
@@ -174,7 +179,7 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
           </Box>
           <PoolAnswer
             volume={volume}
-            warmth={(home.temperature[0] ?? 20) / 2 + (home.temperature[6] ?? 20) / 2}
+            temperature={(home.temperature[0] ?? 20) / 2 + (home.temperature[6] ?? 20) / 2}
             nitrogen={waste.nitrogen * design.brief.count * (animal.life.value === 'half-water' ? 0.6 : 0.2)}
           />
         </Panel>
@@ -189,21 +194,21 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
 
 function PoolAnswer({
   volume,
-  warmth,
+  temperature: degrees,
   nitrogen,
 }: {
   readonly volume: number;
-  readonly warmth: number;
+  readonly temperature: number;
   readonly nitrogen: number;
 }) {
   const { design, assessment } = useOpenDesign();
-  const { write } = useReader();
+  const { write, num } = useReader();
   const { water } = design.living;
   const run = useMemo(
     () =>
       runWater({
         volume,
-        temperature: warmth,
+        temperature: degrees,
         nitrogen,
         filter: FILTER[water.filter ?? 'none'] ?? 0,
         plants: assessment.living.plants.some((it) => it.stratum === 'water') ? nitrogen * 0.3 : 0,
@@ -212,15 +217,15 @@ function PoolAnswer({
         seeded: water.seeded,
         days: DAYS,
       }),
-    [volume, warmth, nitrogen, water, assessment.living.plants],
+    [volume, degrees, nitrogen, water, assessment.living.plants],
   );
   const most = (of: readonly number[]): number => Math.max(...of);
   return (
     <>
       <PoolChart run={run} />
       <Typography variant="body2">
-        {write(tank(volume))} at {write(temperature(warmth))}. Ammonia peaks at {most(run.ammonia).toFixed(2)}{' '}
-        and nitrite at {most(run.nitrite).toFixed(2)} mg/L of nitrogen;{' '}
+        {write(tank(volume))} at {write(temperature(degrees))}. Ammonia peaks at {num(most(run.ammonia), 2)}{' '}
+        and nitrite at {num(most(run.nitrite), 2)} mg/L of nitrogen;{' '}
         {run.ready === null ? (
           <strong>
             within {DAYS} days it does not settle: more water, a larger filter, or more and sooner changes.
@@ -229,8 +234,7 @@ function PoolAnswer({
           <strong>from {run.ready === 0 ? 'the start' : daysWord(run.ready)} on both stay harmless.</strong>
         )}{' '}
         The filter is then {percent(run.ripe.at(-1) ?? 0)} ripe; nitrate comes to{' '}
-        {(run.nitrate.at(-1) ?? 0).toFixed(0)} mg/L. Test the water before anything moves in: the test
-        decides.
+        {num(run.nitrate.at(-1) ?? 0, 0)} mg/L. Test the water before anything moves in: the test decides.
       </Typography>
       <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
         Rates of the bacteria: Knowles, Downing &amp; Barrett 1965; how much of what is eaten reaches the
@@ -254,14 +258,14 @@ function PoolChart({ run }: { readonly run: WaterRun }) {
         nameLocation: 'middle',
         nameGap: 22,
         nameTextStyle: { color: inks.quiet },
-        axisLabel: { color: inks.quiet },
+        axisLabel: { color: inks.quiet, formatter: tick },
         splitLine: { show: false },
       },
       yAxis: {
         type: 'value',
         name: 'mg/L',
         nameTextStyle: { color: inks.quiet },
-        axisLabel: { color: inks.quiet },
+        axisLabel: { color: inks.quiet, formatter: tick },
         splitLine: { lineStyle: { color: inks.rule } },
       },
       series: (

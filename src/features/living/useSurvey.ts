@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { guessSurvey, type Survey } from '@/core/living';
 import { askSurvey } from '@/workers/living';
 

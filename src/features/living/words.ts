@@ -1,4 +1,4 @@
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { CrewLimit, Stratum } from '@/core/living';
 import { counted } from '@/core/units';
 
@@ -34,14 +34,6 @@ export const LIMIT_WORD: Record<CrewLimit, string> = {
   air: 'moving air',
 };
 
-/** Small masses, which kilograms and pounds cannot say. */
-export const grams = (kg: number): string => {
-  const g = kg * 1000;
-  if (g >= 10) return `${g.toFixed(0)} g`;
-  if (g >= 1) return `${g.toFixed(1)} g`;
-  return g >= 0.01 ? `${(g * 1000).toFixed(0)} mg` : `${(g * 1000).toFixed(1)} mg`;
-};
-
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** How well something does, in a word. */
@@ -61,7 +53,7 @@ export function monthsWord(months: number): string {
   if (months < 0.75) return 'now';
   if (months < 18) return counted(months, 'month');
   const years = Math.round(months / 6) / 2;
-  return `${years} years`;
+  return Number.isInteger(years) ? counted(years, 'year') : `${Math.floor(years)}½ years`;
 }
 
 /** The day so many months from a day, as month and year. */

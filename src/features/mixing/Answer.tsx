@@ -97,7 +97,7 @@ function lackWords(lack: Lack, problem: MixProblem, catalogue: Catalogue, reader
     case 'material':
       return `${reader.write(bag(lack.amount))} of ${materialOf(catalogue, lack.material).name.toLowerCase()} is short.`;
     case 'money':
-      return `${lack.amount.toFixed(2)} more would have to be spent.`;
+      return `${reader.num(lack.amount, 2)} more would have to be spent.`;
     case 'band':
       return `${nameOf(lack.build, problem)}: its ${boundWord[lack.property]} stays ${propertyText(lack.property, lack.amount, reader)} outside the strip.`;
   }
@@ -223,7 +223,10 @@ function Found({ plan, problem, soil, soils, catalogue, onLay }: FoundProps) {
                   {plan.leftOver[row.id] ? write(bag(plan.leftOver[row.id] ?? 0)) : '–'}
                 </td>
                 <td className="number">
-                  {packs.reduce((sum, it) => sum + it.count * it.pack.price.value, 0).toFixed(2)}
+                  {reader.num(
+                    packs.reduce((sum, it) => sum + it.count * it.pack.price.value, 0),
+                    2,
+                  )}
                 </td>
               </tr>
             ))}
@@ -241,7 +244,7 @@ function Found({ plan, problem, soil, soils, catalogue, onLay }: FoundProps) {
               <td />
               <td />
               <td className="number">
-                <b>{plan.price.toFixed(2)}</b>
+                <b>{reader.num(plan.price, 2)}</b>
               </td>
             </tr>
           </tbody>

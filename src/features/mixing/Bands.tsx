@@ -71,7 +71,7 @@ export function Bands({ mixes, targets, state, citation }: Props) {
           <tbody>
             {rows.map(({ property, target }) => (
               <tr key={property}>
-                <th scope="row">{propertyWord(property, state)}</th>
+                <th scope="row">{propertyWord(property, state, reader)}</th>
                 <td className="number" style={{ fontSize: '0.82rem' }}>
                   {wanted(property, target, reader)}
                 </td>
@@ -93,7 +93,7 @@ export function Bands({ mixes, targets, state, citation }: Props) {
 /** “10 – 30 %”: the unit once, where both ends have the same. */
 function wanted(property: Property, { range: { low, high } }: Target, reader: Reader): string {
   const [from, to] = [propertyText(property, low, reader), propertyText(property, high, reader)];
-  const unit = /\u00a0\S+$/.exec(to)?.[0] ?? '';
+  const unit = /\u00a0.+$/.exec(to)?.[0] ?? '';
   return `${unit && from.endsWith(unit) ? from.slice(0, -unit.length) : from} – ${to}`;
 }
 

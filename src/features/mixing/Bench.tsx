@@ -8,7 +8,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { findAnimal, materialsFor, type Catalogue } from '@/core/catalogue';
-import { allLayers, mixOfRecipe, type Design, type SubstrateLayer } from '@/core/design';
+import { allLayers, type Design, type SubstrateLayer } from '@/core/document';
+import { mixOfRecipe } from '@/core/edits';
 import { assess } from '@/core/assess';
 import { mixOutside } from '@/core/findings';
 import { blendOf, corners, type Shelf } from '@/core/ground';
@@ -263,7 +264,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
             The green strip is where each should lie.{' '}
             {state === 'drained'
-              ? 'Air and water in a vessel 76 mm tall, as nurseries measure them; pH and salts are advice only.'
+              ? `Air and water in a vessel ${write(length(0.076))} tall, as nurseries measure them; pH and salts are advice only.`
               : 'Air and water as a squeezed fistful leaves them: ground like this is never watered through.'}
           </Typography>
         </Panel>

@@ -6,7 +6,7 @@ import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback } from 'react';
 import { airlessHeight, drainedMeans, type Blend } from '@/core/ground';
 import { fromSi, length, percent, unitFor, UNITS } from '@/core/units';
-import { Chart, type Inks } from '@/ui/Chart';
+import { Chart, type Inks, tick } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
 import { COLOURS, LETTERS } from './words';
 
@@ -27,7 +27,7 @@ export function Profile({ blends, depth }: Props) {
     (inks: Inks): EChartsCoreOption => {
       const axis = {
         type: 'value' as const,
-        axisLabel: { color: inks.quiet, fontSize: 11, fontFamily: inks.font },
+        axisLabel: { color: inks.quiet, fontSize: 11, fontFamily: inks.font, formatter: tick },
         splitLine: { lineStyle: { color: inks.rule } },
         nameTextStyle: { color: inks.quiet, fontSize: 11, fontFamily: inks.font },
       };

@@ -29,7 +29,7 @@ import { useStore, type Bench } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Panel } from '@/ui/Panel';
-import { useReader } from '@/ui/units';
+import { useReader, type Reader } from '@/ui/units';
 import { startMix, Stopped, type Running } from '@/workers/mixing';
 import { Answer } from './Answer';
 import type { KnownSoil } from './Bench';
@@ -68,7 +68,8 @@ const STRETCH_WITH = [
 /** Finds the mix, or the mixes of several enclosures, from what is on the shelf and in the shops. */
 export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
   const { catalogue, shelf, settings } = useStore();
-  const { write } = useReader();
+  const reader = useReader();
+  const { write, parse, num } = reader;
   const [goal, setGoal] = useState<Goal>('cheapest');
   const [tolerance, setTolerance] = useState(0.05);
   const [also, setAlso] = useState<ReadonlySet<string>>(new Set());
@@ -92,7 +93,7 @@ export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
   useEffect(() => () => running.current?.stop(), []);
 
   const inHand = have ?? (shelf[bagOf] || 0.004);
-  const money = Number(budget.trim().replace(',', '.'));
+  const money = parse(budget) ?? Number.NaN;
   const budgetWrong = budget.trim() !== '' && !(money >= 0 && money < 1e6);
   const others = soils.filter((it) => it !== soil);
   const [mixA] = bench.mixes;
@@ -332,7 +333,7 @@ export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
               <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
                 {work.progress.step === 0
                   ? 'Opening the solver'
-                  : `Step ${work.progress.step} of ${work.progress.of}: ${gapWords(work.progress.gap)}`}
+                  : `Step ${work.progress.step} of ${work.progress.of}: ${gapWords(work.progress.gap, reader)}`}
               </Typography>
             </Box>
           </>
@@ -346,7 +347,7 @@ export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
           {work.at === 'failed' &&
             `It could not be worked out: ${work.message}. Nothing was changed; try again, or with fewer ingredients.`}
           {work.at === 'done' &&
-            `Worked out in ${work.seconds < 0.1 ? 'under 0.1' : work.seconds.toFixed(1)} s; the same question has the same answer.`}
+            `Worked out in ${work.seconds < 0.1 ? 'under 0.1' : num(work.seconds, 1)} s; the same question has the same answer.`}
         </Box>
       </Box>
       {work.at === 'done' && (
@@ -364,9 +365,9 @@ export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
   );
 }
 
-const gapWords = (gap: number): string =>
+const gapWords = (gap: number, { num }: Reader): string =>
   gap >= 0.995
     ? 'seeking a first mix'
     : gap < 0.0005
       ? 'done'
-      : `the best so far is within ${Math.ceil(gap * 1000) / 10} % of the best there can be`;
+      : `the best so far is within ${num(Math.ceil(gap * 1000) / 10)} % of the best there can be`;

@@ -1,5 +1,5 @@
 import type { Bounded, Family, Goal, Property, Standing, State } from '@/core/mixing';
-import { mass, percent } from '@/core/units';
+import { density, percent, unitFor, UNITS } from '@/core/units';
 import type { Reader } from '@/ui/units';
 
 /** What stands for each mix, by colour, shape and letter. */
@@ -16,13 +16,13 @@ export const FAMILY_WORD: Record<Family, { readonly name: string; readonly why: 
 };
 
 /** What a property is called, by the state the ground is judged in. */
-export const propertyWord = (property: Property, state: State): string =>
+export const propertyWord = (property: Property, state: State, { prefs }: Pick<Reader, 'prefs'>): string =>
   ({
     air: state === 'drained' ? 'Air, once drained' : 'Air, once moistened',
     capacity: state === 'drained' ? 'Water it keeps' : 'Water, once moistened',
     available: 'Water roots can use',
     porosity: 'Pores in all',
-    density: 'A litre weighs, dry',
+    density: `Density, dry, ${UNITS[unitFor('density', prefs)].symbol}`,
     ph: 'pH',
     salts: 'Salts, dS/m',
     hold: 'Tunnel stability, 0 to 1',
@@ -33,15 +33,15 @@ export const boundWord: Record<Bounded, string> = {
   air: 'air',
   capacity: 'water it keeps',
   porosity: 'pores',
-  density: 'mass of a litre',
+  density: 'density',
   ph: 'pH',
   salts: 'salts',
-  hold: 'burrow hold',
+  hold: 'tunnel stability',
   decay: 'rot in a year',
 };
 
 /** A property as a person reads it. */
-export function propertyText(property: Property, value: number, { write }: Reader): string {
+export function propertyText(property: Property, value: number, { write, num }: Reader): string {
   switch (property) {
     case 'air':
     case 'capacity':
@@ -50,12 +50,12 @@ export function propertyText(property: Property, value: number, { write }: Reade
     case 'decay':
       return write(percent(value));
     case 'density':
-      return write(mass(value / 1000), { decimals: 2 });
+      return write(density(value), { bare: true });
     case 'ph':
     case 'salts':
-      return value.toFixed(1);
+      return num(value, 1);
     case 'hold':
-      return value.toFixed(2);
+      return num(value, 2);
   }
 }
 

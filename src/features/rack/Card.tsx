@@ -7,9 +7,9 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useDeferredValue, useRef, useState } from 'react';
+import { memo, useDeferredValue, useRef, useState } from 'react';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { allFindings } from '@/core/verdict';
 import { fileName, writeSingle } from '@/files';
 import { counted, length } from '@/core/units';
@@ -31,6 +31,9 @@ interface Props {
   readonly onPutAway: (design: Design) => void;
   readonly onDelete: (design: Design) => void;
 }
+
+/** A verdict that comes in does not draw the enclosure anew. */
+const Picture = memo(Section);
 
 /** Boxes up to this size share one scale, so that a tall one looks tall, m. */
 const SHARED_SPAN = 0.95;
@@ -64,7 +67,6 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
     .map((it) => write(length(it), { bare: true, decimals: 0 }))
     .join('×');
   const close = (): void => setAnchor(null);
-
   return (
     <Box
       component="li"
@@ -82,7 +84,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
     >
       <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
         {width > 0 && drawn ? (
-          <Section
+          <Picture
             design={design}
             assessment={assessment}
             catalogue={catalogue}

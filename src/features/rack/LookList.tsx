@@ -4,9 +4,10 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import Button from '@mui/material/Button';
-import { useDeferredValue, useMemo, useState, useSyncExternalStore } from 'react';
+import { memo, useDeferredValue, useMemo, useState, useSyncExternalStore } from 'react';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
+import type { Finding } from '@/core/findings';
 import { useReader } from '@/ui/units';
 import { allFindings } from '@/core/verdict';
 import { findingPlace, SEVERITY_WORD } from '@/ui/words';
@@ -20,7 +21,6 @@ interface Props {
 
 /** What wants looking at over the whole rack, the gravest first. */
 export function LookList({ designs, catalogue }: Props) {
-  const { tell } = useReader();
   // Drawn anew when there is time for it.
   const open = useDeferredValue(useSyncExternalStore(onVerdicts, verdictsOpen, () => 0));
   const rows = useMemo(
@@ -59,50 +59,7 @@ export function LookList({ designs, catalogue }: Props) {
         }}
       >
         {shown.map(({ design, finding }, index) => (
-          <Box
-            component="li"
-            key={`${design.id} ${finding.code} ${index}`}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: { xs: '1fr', sm: '116px 130px 1fr' },
-              columnGap: 2,
-              px: 2,
-              py: 1,
-              borderTop: index > 0 ? 1 : 0,
-              borderColor: 'earth.rule',
-            }}
-          >
-            <Box
-              sx={{
-                typography: 'body2',
-                fontWeight: 650,
-                color: { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' }[
-                  finding.severity
-                ],
-              }}
-            >
-              {SEVERITY_WORD[finding.severity]}
-            </Box>
-            <Box
-              component={NextLink}
-              href={`/e/${design.id}/${findingPlace(finding)}`}
-              sx={{
-                typography: 'body2',
-                fontWeight: 650,
-                color: 'earth.ink',
-                textDecoration: 'none',
-                '&:hover': { textDecoration: 'underline' },
-              }}
-            >
-              {design.name}
-            </Box>
-            <Box sx={{ typography: 'body2' }}>
-              {tell(finding.what)}{' '}
-              <Box component="span" sx={{ color: 'earth.quiet' }}>
-                {tell(finding.because)}
-              </Box>
-            </Box>
-          </Box>
+          <Row key={`${design.id} ${finding.code} ${index}`} {...{ design, finding }} first={index === 0} />
         ))}
       </Box>
       {shown.length < rows.length && (
@@ -113,6 +70,62 @@ export function LookList({ designs, catalogue }: Props) {
     </Box>
   );
 }
+
+interface RowProps {
+  readonly design: Design;
+  readonly finding: Finding;
+  readonly first: boolean;
+}
+
+/** One finding; drawn anew only where it changed, since verdicts come in one by one. */
+const Row = memo(function Row({ design, finding, first }: RowProps) {
+  const { tell } = useReader();
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '116px 130px 1fr' },
+        columnGap: 2,
+        px: 2,
+        py: 1,
+        borderTop: first ? 0 : 1,
+        borderColor: 'earth.rule',
+      }}
+    >
+      <Box
+        sx={{
+          typography: 'body2',
+          fontWeight: 650,
+          color: { severe: 'earth.clay', look: 'earth.amber', note: 'earth.water', fine: 'earth.moss' }[
+            finding.severity
+          ],
+        }}
+      >
+        {SEVERITY_WORD[finding.severity]}
+      </Box>
+      <Box
+        component={NextLink}
+        href={`/e/${design.id}/${findingPlace(finding)}`}
+        sx={{
+          typography: 'body2',
+          fontWeight: 650,
+          color: 'earth.ink',
+          textDecoration: 'none',
+          '&:hover': { textDecoration: 'underline' },
+        }}
+      >
+        {design.name}
+      </Box>
+      <Box sx={{ typography: 'body2' }}>
+        {tell(finding.what)}{' '}
+        <Box component="span" sx={{ color: 'earth.quiet' }}>
+          {tell(finding.because)}
+        </Box>
+      </Box>
+    </Box>
+  );
+});
 
 /** Rows shown before all are asked for, the gravest first: over many boxes nobody reads further at once. */
 const FIRST = 40;

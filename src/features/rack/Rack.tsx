@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
 import { useState, useSyncExternalStore, type ReactNode } from 'react';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import {
   changeDesign,
   createDesign,

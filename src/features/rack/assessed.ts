@@ -1,6 +1,6 @@
 import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 
 const known = new WeakMap<Design, { readonly catalogue: Catalogue; readonly assessment: Assessment }>();
 

@@ -9,9 +9,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { CAUTIONS } from '@/catalogue';
-import type { Background, Cutout } from '@/core/design';
+import type { Background, Cutout } from '@/core/document';
 import { PAPERS, templateOf, type BackResult, type Paper } from '@/core/scape';
-import { counted, length, mass, tank } from '@/core/units';
+import { counted, length, mass, tank, area } from '@/core/units';
 import { fileName, templateSvg } from '@/files';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
@@ -132,7 +132,7 @@ function BackgroundFields({ result, open, onOpen }: FieldsProps) {
   return (
     <>
       <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
-        {kind?.why} {write(length(back.width))} × {write(length(back.height))}, {result.net.toFixed(2)} m²,{' '}
+        {kind?.why} {write(length(back.width))} × {write(length(back.height))}, {write(area(result.net))},{' '}
         {write(mass(result.mass))}
         {result.sheets > 1 ? `; joined from ${result.sheets} sheets` : ''}. It cures {Math.round(curing.low)}{' '}
         to {Math.round(curing.high)} days.

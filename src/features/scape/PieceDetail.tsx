@@ -8,9 +8,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useCallback } from 'react';
-import type { Body, Piece, Support } from '@/core/design';
+import type { Body, Piece, Support } from '@/core/document';
 import type { PieceResult } from '@/core/scape';
-import { bag, length, mass } from '@/core/units';
+import { bag, length, mass, patch } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -97,8 +97,8 @@ export function PieceDetail({ result, onGone }: Props) {
           onSet={set}
         />
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
-          {result.kind?.why} It weighs about {write(mass(result.mass))}, shades{' '}
-          {Math.round(solid.shades * 10_000)} cm² of floor
+          {result.kind?.why} It weighs about {write(mass(result.mass))}, shades {write(patch(solid.shades))}{' '}
+          of floor
           {result.buried > 5e-5 ? `, displaces ${write(bag(result.buried))} of ground` : ''}
           {result.fill > 1e-6 ? `, takes ${write(bag(result.fill))} of soil` : ''}; its lowest point is{' '}
           {write(length(Math.max(0, solid.bounds.z0)))} up, its highest {write(length(solid.bounds.z1))}.
@@ -125,7 +125,7 @@ const Named = memo(function Named({
     <>
       <LineField
         key={name}
-        label="What you call it"
+        label="Name"
         value={name}
         onCommit={(next) => onSet({ name: next })}
         sx={{ gridColumn: 'span 2' }}
@@ -373,13 +373,13 @@ const BodyFields = memo(function BodyFields({
   };
   return (
     <>
-      {field('Long', long, (metres) => aim({ long: metres }), 0.01)}
+      {field('Length', long, (metres) => aim({ long: metres }), 0.01)}
       {body.shape === 'rod' ? (
-        field('Thick', body.diameter, (diameter) => ({ ...body, diameter }))
+        field('Thickness', body.diameter, (diameter) => ({ ...body, diameter }))
       ) : (
         <>
-          {field('Broad', body.breadth, (breadth) => ({ ...body, breadth }))}
-          {field('Thick', body.thickness, (thickness) => ({ ...body, thickness }))}
+          {field('Breadth', body.breadth, (breadth) => ({ ...body, breadth }))}
+          {field('Thickness', body.thickness, (thickness) => ({ ...body, thickness }))}
         </>
       )}
       <NumberField
@@ -393,7 +393,7 @@ const BodyFields = memo(function BodyFields({
       />
       <NumberField
         key={`heading ${heading}`}
-        label="Points, ° from the right"
+        label="Direction, °"
         value={heading}
         min={-180}
         max={180}

@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { FindingList } from '@/ui/FindingList';
-import type { PieceTools } from '@/ui/section/pieces/Grasp';
+import type { PieceTools } from '@/ui/section/pieces/ResizeHandles';
 import { SectionPane, type PaneView } from '@/ui/section/SectionPane';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
 import { Backgrounds } from './Backgrounds';

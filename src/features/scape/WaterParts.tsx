@@ -7,9 +7,9 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { CAUTIONS } from '@/catalogue';
-import type { Piece } from '@/core/design';
+import type { Piece } from '@/core/document';
 import type { PieceResult } from '@/core/scape';
-import { length, tank } from '@/core/units';
+import { length, tank, speed } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -117,7 +117,7 @@ const REGIME = {
 /** A pump, its hose, and what comes out above. */
 function PumpPanel({ result }: { readonly result: PieceResult }) {
   const { edit } = useEditing();
-  const { write } = useReader();
+  const { write, num } = useReader();
   const { piece } = result.placed;
   const { pump } = piece;
   if (!pump || !result.water) return null;
@@ -187,8 +187,8 @@ function PumpPanel({ result }: { readonly result: PieceResult }) {
       {working.flow > 0 && (
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
           The hose takes {write(length(working.tube), { decimals: 1 })} of head, bends and ends{' '}
-          {write(length(working.fittings), { decimals: 1 })}; {working.velocity.toFixed(2)} m/s, Reynolds{' '}
-          {Math.round(working.reynolds)}, {REGIME[working.regime]}. <BasisMark basis="computed" />
+          {write(length(working.fittings), { decimals: 1 })}; {write(speed(working.velocity))}, Reynolds{' '}
+          {num(working.reynolds, 0)}, {REGIME[working.regime]}. <BasisMark basis="computed" />
         </Typography>
       )}
     </Panel>

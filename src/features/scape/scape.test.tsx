@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { EditCall } from '@/core/design';
+import type { EditCall } from '@/core/edits';
 import { US } from '@/core/units';
 import { eventually, made, open } from '../testing/open';
 import { Scape } from './Scape';
@@ -64,7 +64,7 @@ describe('Hardscape', () => {
     enter(box('Wide'), '30 cm');
     enter(box('Turned, °'), '45');
     enter(box('From the left'), '31 cm');
-    enter(box('What you call it'), 'Sun stone');
+    enter(box('Name'), 'Sun stone');
     await eventually(async () => {
       const [piece] = (await stored()).scape.pieces;
       expect(piece).toMatchObject({ name: 'Sun stone', at: { x: 0.31 }, body: { width: 0.3 } });
@@ -95,7 +95,7 @@ describe('Hardscape', () => {
     fireEvent.click(
       within(screen.getByRole('table', { name: 'Pieces' })).getByRole('button', { name: 'Log' }),
     );
-    enter(box('Long'), '40 cm');
+    enter(box('Length'), '40 cm');
     enter(box('Tilt, °'), '30');
     await eventually(async () => {
       const body = (await stored()).scape.pieces[0]!.body;
@@ -140,7 +140,7 @@ describe('Hardscape', () => {
     tab('Water');
     const pump = within(await screen.findByRole('region', { name: 'Pump of internal filter' }));
     expect(pump.getByText(/an hour come out/)).toBeDefined();
-    expect(pump.getByText(/Reynolds \d+, rough \(turbulent\)/)).toBeDefined();
+    expect(pump.getByText(/Reynolds [\d,]+, rough \(turbulent\)/)).toBeDefined();
     enter(pump.getByRole('textbox', { name: 'Lifts at most' }), '5 cm');
     expect(pump.getByText(/Nothing comes out/)).toBeDefined();
     fireEvent.click(pump.getByRole('checkbox', { name: 'intake behind sponge or stones' }));

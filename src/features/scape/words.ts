@@ -1,5 +1,5 @@
 import type { PieceKind } from '@/core/catalogue';
-import type { Background, Body, Cutout, Piece } from '@/core/design';
+import type { Background, Body, Cutout, Piece } from '@/core/document';
 import { length } from '@/core/units';
 import type { PieceResult } from '@/core/scape';
 import type { Reader } from '@/ui/units';

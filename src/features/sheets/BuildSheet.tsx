@@ -6,7 +6,7 @@ import { CAUTIONS } from '@/catalogue';
 import { findAnimal, materialOf } from '@/core/catalogue';
 import { normalise } from '@/core/ground';
 import { planOf, toolsOf } from '@/core/plan';
-import { capital, counted, bag, length, mass, percent, tank, tell } from '@/core/units';
+import { capital, counted, bag, length, mass, percent, tank } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useBuying, useOpenDesign, useStore } from '@/store';
 import { amountWords, packWords, SHOP_WORD } from '@/ui/BuyTable';
@@ -159,7 +159,7 @@ export function BuildSheet() {
         </>
       )}
 
-      <h3>To buy, {buying.price.toFixed(2)} in all</h3>
+      <h3>To buy, {reader.num(buying.price, 2)} in all</h3>
       <table>
         <tbody>
           {buying.byShop.map(({ shop, rows }) => (
@@ -186,7 +186,7 @@ export function BuildSheet() {
                                   ? `${it.count} × ${packWords(it.pack, reader)}`
                                   : it.words === ''
                                     ? String(it.count)
-                                    : `${it.count} × ${it.words}`,
+                                    : `${it.count} × ${reader.tell(it.words)}`,
                               )
                               .join(', ')}
                         <span className="quiet">
@@ -255,16 +255,11 @@ export function BuildSheet() {
               </span>
               <div>{step.why}</div>
               {step.amounts.length > 0 && (
-                <div>
-                  {step.amounts
-                    .map((it) => capital(tell(it, { prefs: reader.prefs, locale: 'en' })))
-                    .join('; ')}
-                </div>
+                <div>{step.amounts.map((it) => capital(reader.tell(it))).join('; ')}</div>
               )}
               {step.measures.map((it) => (
                 <div key={it.what}>
-                  {capital(it.what)}:{' '}
-                  <strong>{tell(it.wanted, { prefs: reader.prefs, locale: 'en' })}</strong>
+                  {capital(it.what)}: <strong>{reader.tell(it.wanted)}</strong>
                   <span className="quiet"> · read: ____________</span>
                 </div>
               ))}

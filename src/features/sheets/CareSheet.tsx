@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
 import { CARE_GROUPS, careRules, clock, type CareGroup, type CareRule } from '@/core/care';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
-import { capital, length, light, mass, percent, tell, temperature, type Quantity } from '@/core/units';
+import { capital, length, light, mass, percent, temperature, type Quantity } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
@@ -30,7 +30,7 @@ const GROUP_WORD: Record<CareGroup, string> = {
 export function CareSheet() {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
-  const { write, tell: told, prefs } = useReader();
+  const { write, tell: told } = useReader();
   const { verdict } = useOpenVerdict();
   const animal = findAnimal(catalogue, design.brief.animal);
   const rules = careRules(design, catalogue);
@@ -140,9 +140,7 @@ export function CareSheet() {
                       {GROUP_WORD[group]}
                     </td>
                   </tr>,
-                  ...own.map((it) => (
-                    <RuleRow key={it.id} rule={it} words={tell(it.amount, { prefs, locale: 'en' })} />
-                  )),
+                  ...own.map((it) => <RuleRow key={it.id} rule={it} words={told(it.amount)} />),
                 ];
           })}
         </tbody>

@@ -9,7 +9,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { awayDays, careNow, dayPlus, lastDone } from '@/core/care';
 import { findAnimal, type Range } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { counted, temperature } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
 import { dayWords, localDay, localToday } from '@/ui/days';

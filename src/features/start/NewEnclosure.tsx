@@ -9,8 +9,9 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
-import { findAnimal } from '@/core/catalogue';
-import { proposeSize, proposeWhole, type Room } from '@/core/design';
+import { findAnimal, DRAINAGE_METHODS } from '@/core/catalogue';
+import { proposeSize, proposeWhole } from '@/core/propose';
+import { type Room } from '@/core/document';
 import { shapesOf, type Shape } from '@/core/enclosure';
 import { capital, bag, length, mass, tank } from '@/core/units';
 import { allFindings, type VerdictState } from '@/core/verdict';
@@ -25,7 +26,6 @@ import { TopBar } from '@/ui/shell/TopBar';
 import { daysWord } from '@/ui/whenWords';
 import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
-import { METHOD_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
 import { useProposal, type ProposalState } from './useProposal';
 
@@ -37,7 +37,7 @@ const UNSAID: Sides = { width: null, depth: null, height: null };
 /** Three questions, and beside them the design they come to. */
 export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
   const { db, catalogue, shelf, settings } = useStore();
-  const { write } = useReader();
+  const { write, num } = useReader();
   const router = useRouter();
   const [id] = useState(() => crypto.randomUUID());
   const [animal, setAnimal] = useState<string | null>(null);
@@ -253,12 +253,12 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
             <SectionPane design={design} assessment={assessment} catalogue={catalogue} startWith="front" />
           </Box>
           <Typography variant="h2" sx={{ mt: 1 }}>
-            {METHOD_WORD[design.ground.method].name}, {write(bag(assessment.substrateVolume))} of soil,{' '}
+            {DRAINAGE_METHODS[design.ground.method].name}, {write(bag(assessment.substrateVolume))} of soil,{' '}
             {write(mass(assessment.standingMass))} standing
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.25 }}>
-            {METHOD_WORD[design.ground.method].why}{' '}
-            {coverWords(design.enclosure.material, design.enclosure.topCover)} {toBuy.toFixed(2)} to buy at
+            {DRAINAGE_METHODS[design.ground.method].why}{' '}
+            {coverWords(design.enclosure.material, design.enclosure.topCover)} {num(toBuy, 2)} to buy at
             typical prices.
           </Typography>
           <Box sx={{ mb: 1.25 }}>
@@ -317,13 +317,13 @@ function searchWords(search: ProposalState): string {
       return '';
     case 'looking':
       return search.looking
-        ? `A first design stands; one that holds is sought: ${search.looking.looks} ways played in ${search.looking.seconds.toFixed(0)} s.`
+        ? `A first design stands; one that holds is sought: ${search.looking.looks} ways played in ${Math.round(search.looking.seconds)} s.`
         : 'A first design stands; one that holds is sought.';
     case 'failed':
       return 'The first design stands. It can be put on the rack, and looked at in Climate.';
     case 'found': {
       const { verdict, looks } = search.proposal;
-      const played = `${looks} ways played in ${search.seconds.toFixed(0)} s`;
+      const played = `${looks} ways played in ${Math.round(search.seconds)} s`;
       if (verdict?.answer === 'holds') return `This design replaced the first one: ${played}.`;
       return verdict?.bound
         ? `No fitting makes this room do; this comes nearest: ${played}.`

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { Proposal } from '@/core/search';
 import { SearchStopped, startProposal, type Looking } from '@/workers/finder';
 import { knowVerdict } from '@/workers/verdicts';

@@ -68,7 +68,7 @@ function readingOf(field: Field, text: string | undefined): number | null | { re
   return parsed.ok ? parsed.si : { wrong: parsed.message };
 }
 
-/** Walks through the weighing of a cup and reckons pores, water and air from it. */
+/** Walks through the weighing of a cup and calculates pores, water and air from it. */
 export function CupDialog({
   row,
   onMeasured,
@@ -76,7 +76,7 @@ export function CupDialog({
   readonly row: Material;
   readonly onMeasured: (row: Material) => void;
 }) {
-  const { write } = useReader();
+  const { write, tell } = useReader();
   const [open, setOpen] = useState(false);
   const [texts, setTexts] = useState<Texts>({});
   const numberOf = (field: Field): number | undefined => {
@@ -128,7 +128,7 @@ export function CupDialog({
                 }}
               >
                 <Typography variant="body2">
-                  <b>{index + 1}.</b> {what}
+                  <b>{index + 1}.</b> {tell(what)}
                 </Typography>
                 <CupField
                   field={field}

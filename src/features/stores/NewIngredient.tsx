@@ -14,7 +14,7 @@ import { useState } from 'react';
 import type { Material } from '@/core/catalogue';
 import { heldAt } from '@/core/ground';
 import { GRADES, likeness, likenesses, type Grade } from '@/core/mixing';
-import { percent } from '@/core/units';
+import { percent, length } from '@/core/units';
 import { useOwn, useStore } from '@/store';
 import { useReader } from '@/ui/units';
 import { freshId } from '@/ui/freshId';
@@ -58,7 +58,7 @@ export function NewIngredient({ onMade }: { readonly onMade: (id: string) => voi
         <DialogContent>
           <Box sx={{ display: 'grid', gap: 1.5, pt: 1 }}>
             <TextField
-              label="What you call it"
+              label="Name"
               value={name}
               autoFocus
               onChange={(event) => setName(event.target.value)}
@@ -88,7 +88,7 @@ export function NewIngredient({ onMade }: { readonly onMade: (id: string) => voi
             </TextField>
             <Typography variant="body2" sx={{ color: 'earth.quiet', minHeight: 42 }} role="status">
               {made?.retention && like?.retention
-                ? `At 10 cm of suction it should hold ${write(percent(heldAt(made.retention.value, 10)))}, where its likeness holds ${write(percent(heldAt(like.retention.value, 10)))}. Everything else is taken over; change what you know better, or measure it in a cup.`
+                ? `At ${write(length(0.1))} of suction it should hold ${write(percent(heldAt(made.retention.value, 10)))}, where its likeness holds ${write(percent(heldAt(like.retention.value, 10)))}. Everything else is taken over; change what you know better, or measure it in a cup.`
                 : 'Half the size of pieces holds its water at twice the suction; all else is taken over.'}
             </Typography>
           </Box>

@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { materialOf, materialsFor, Recipe, type Range } from '@/core/catalogue';
 import { blendOf, inPorometer, MEDIUM_RANGES, mixNeed, normalise, POROMETER } from '@/core/ground';
-import { length, percent } from '@/core/units';
+import { length, percent, density } from '@/core/units';
 import { useOwn, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
@@ -238,12 +238,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
               <Band label="Air, once drained" value={inCup.air} range={MEDIUM_RANGES.air} />
               <Band label="Water it keeps" value={inCup.capacity} range={MEDIUM_RANGES.capacity} />
               <Band label="Pores in all" value={inCup.porosity} range={MEDIUM_RANGES.porosity} />
-              <Band
-                label="A litre weighs, dry"
-                value={density / 1000}
-                range={{ low: 0.19, high: 0.7 }}
-                unit="kg"
-              />
+              <Band label="Density, dry" value={density / 1000} range={{ low: 0.19, high: 0.7 }} unit="kg" />
               <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
                 In a vessel {write(length(POROMETER))} tall, as nurseries measure it; the green stretch is
                 what they grow in. Ground for animals may lie outside it. The ranges are{' '}
@@ -282,7 +277,7 @@ function Band({ label, value, range, unit }: BandProps) {
     <Box sx={{ mt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Box sx={{ flex: 1 }}>{label}</Box>
-        <Box sx={{ fontWeight: 650 }}>{unit ? `${value.toFixed(2)} kg` : write(percent(value))}</Box>
+        <Box sx={{ fontWeight: 650 }}>{unit ? write(density(value * 1000)) : write(percent(value))}</Box>
         <Box
           sx={{ color: place === 'within' ? 'earth.moss' : 'earth.clay', typography: 'body2', minWidth: 52 }}
         >

@@ -78,7 +78,7 @@ describe('an ingredient of one’s own', () => {
     fireEvent.click(screen.getByRole('button', { name: 'New' }));
     const dialog = within(await screen.findByRole('dialog', { name: 'An ingredient of your own' }));
     expect(dialog.getByRole<HTMLButtonElement>('button', { name: 'Write it down' }).disabled).toBe(true);
-    fireEvent.change(dialog.getByRole('textbox', { name: 'What you call it' }), {
+    fireEvent.change(dialog.getByRole('textbox', { name: 'Name' }), {
       target: { value: 'Yard coir' },
     });
     await type.type(dialog.getByRole('combobox', { name: 'It is like' }), 'Coconut coir, fine');

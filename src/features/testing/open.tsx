@@ -5,7 +5,9 @@ import { SnackbarProvider } from 'notistack';
 import { type ReactElement } from 'react';
 import { afterEach, expect, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '@/core/design';
+import { applyEdit, type EditCall } from '@/core/edits';
+import { proposeDesign } from '@/core/propose';
+import { type Design } from '@/core/document';
 import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import {

@@ -11,7 +11,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { fileName, writeSingle } from '@/files';
 import { belongingsOf, layDemo, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';

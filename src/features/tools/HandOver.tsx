@@ -13,7 +13,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { codeText, newCode, seal, type Code } from '@/files';
 import { makeBackup } from '@/workers/backup';
 

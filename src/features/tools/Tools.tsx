@@ -1,6 +1,6 @@
 'use client';
 
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { useStore } from '@/store';
 import { UnitsMenu } from '@/ui/shell/UnitsMenu';
 import { FileMenu } from './FileMenu';

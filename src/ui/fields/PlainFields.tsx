@@ -3,6 +3,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import { useState } from 'react';
+import { useReader } from '../units';
 
 interface TextProps {
   readonly label: string;
@@ -64,23 +65,22 @@ interface NumberProps {
   readonly sx?: TextFieldProps['sx'];
 }
 
-const trim = (value: number): string => String(Math.round(value * 1000) / 1000);
-
 /** A bare number: parts, counts. Comma or point; arrow keys step. Give it its value as key. */
 export function NumberField(props: NumberProps) {
   const { label, value, min, max, step = 1, onCommit, bare = false, sx, decimals } = props;
-  const [text, setText] = useState(decimals === undefined ? trim(value) : value.toFixed(decimals));
-  const number = Number(text.trim().replace(',', '.'));
-  const wrong = text.trim() === '' || !Number.isFinite(number) || number < min || number > max;
+  const { num, parse, plain } = useReader();
+  const [text, setText] = useState(decimals === undefined ? plain(value, 3) : num(value, decimals));
+  const number = parse(text);
+  const wrong = number === null || number < min || number > max;
   const commit = (): void => {
-    if (!wrong && number !== value) onCommit(number);
+    if (number !== null && !wrong && number !== value) onCommit(number);
   };
   return (
     <TextField
       {...(bare ? { variant: 'standard' as const } : { label })}
       value={text}
       error={wrong}
-      helperText={wrong ? `A number from ${min} to ${max}.` : undefined}
+      helperText={wrong ? `A number from ${num(min)} to ${num(max)}.` : undefined}
       onChange={(event) => setText(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {

@@ -5,8 +5,11 @@ import { memo, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } fr
 import {
   dimensionOf,
   editableText,
+  fromSi,
   parseQuantity,
+  plainNumber,
   unitFor,
+  unitOf,
   UNITS,
   type Measure,
   type Quantity,
@@ -37,7 +40,7 @@ interface Props {
 /** A number with a unit. Takes any unit people write, shows the reader's; nonsense is told where it stands. */
 export const QuantityField = memo(function QuantityField(props: Props) {
   const { label, measure, value, onCommit, onClear, min = 0, step = 0.005, quart, bare } = props;
-  const { prefs, write } = useReader();
+  const { prefs, locale, write } = useReader();
   const [draft, setDraft] = useState<string>();
   const [error, setError] = useState<string>();
   const helpId = useId();
@@ -50,6 +53,13 @@ export const QuantityField = memo(function QuantityField(props: Props) {
   const unit = UNITS[unitFor(measure, prefs)];
   const quantity = (si: number): Quantity => ({ kind: 'quantity', measure, si });
   const shown = value === null ? '' : bare ? write(quantity(value), { bare: true }) : write(quantity(value));
+
+  // What is typed without a unit is in the one that is shown.
+  const shownIn = value === null || bare ? unitFor(measure, prefs) : unitOf(quantity(value), prefs);
+  const editable = (si: number): string =>
+    bare
+      ? plainNumber(fromSi(si, unit), unit.decimals + 2, locale)
+      : editableText(quantity(si), prefs, locale);
 
   const most = (): number => (typeof props.max === 'function' ? props.max() : (props.max ?? Infinity));
 
@@ -76,15 +86,16 @@ export const QuantityField = memo(function QuantityField(props: Props) {
       if (value !== null) onClear?.();
       return;
     }
-    if (value !== null && draft === editableText(quantity(value), prefs)) {
+    if (value !== null && draft === editable(value)) {
       setDraft(undefined);
       setError(undefined);
       return;
     }
     const parsed = parseQuantity(draft, {
       dimension: dimensionOf(measure),
-      fallback: unitFor(measure, prefs),
+      fallback: shownIn,
       quart,
+      locale,
     });
     if (!parsed.ok) {
       setError(`${parsed.message} (at character ${parsed.at + 1})`);
@@ -119,7 +130,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
       onChange={(event) => setDraft(event.target.value)}
       onFocus={(event) => {
         if (value === null) return;
-        setDraft(editableText(quantity(value), prefs));
+        setDraft(editable(value));
         entered.current = event.target as HTMLInputElement;
       }}
       onBlur={commit}

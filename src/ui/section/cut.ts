@@ -1,5 +1,5 @@
 import type { Assessment } from '@/core/assess';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { heightAt, spansOf, type Corner, type Edge, type LayerResult, type Part } from '@/core/ground';
 
 export type View = 'front' | 'side';

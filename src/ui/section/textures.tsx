@@ -1,7 +1,7 @@
 /* eslint-disable react/display-name -- these functions draw marks; they are not components */
 import { memo, type ReactElement } from 'react';
-import type { Catalogue } from '@/core/catalogue';
-import type { Layer } from '@/core/design';
+import { type Catalogue, type Material, bedOfMaterial, findMaterial, materialOf } from '@/core/catalogue';
+import type { Layer } from '@/core/document';
 import { normalise } from '@/core/ground';
 
 /** How a layer looks through the glass. Grains are drawn at their true size. */
@@ -21,23 +21,26 @@ export type Texture =
   | 'moss'
   | 'litter';
 
-const CHUNKS = ['medium-orchid-bark', 'coir-chips', 'fine-orchid-bark', 'fine-lava'];
-const EARTHY = ['topsoil', 'washed-sand', 'burrowing-clay', 'pumice-5-12'];
+type Sort = NonNullable<Material['mixing']>['sort'];
+/** Sorts of ingredient by what they look like; whatever is in neither is fine and dark. */
+const CHUNKS: readonly Sort[] = ['bark', 'mineral', 'char'];
+const EARTHY: readonly Sort[] = ['soil', 'clay', 'sand'];
 
 /** Chooses a texture from what the layer is made of. */
 export function textureOf(layer: Layer, catalogue: Catalogue): Texture {
   switch (layer.kind) {
     case 'drainage': {
-      const row = catalogue.materials.find((it) => it.id === layer.material);
-      if (row?.roles.includes('raised-panel')) return 'panel';
-      if (row?.roles.includes('foam-grid')) return 'foam';
-      return (row?.grain?.value.low ?? 0.008) < 0.006 ? 'small-beads' : 'beads';
+      const row = materialOf(catalogue, layer.material);
+      const texture = bedOfMaterial(row)?.texture ?? 'base';
+      return texture === 'beads' && (row.grain?.value.low ?? 0.008) < 0.006 ? 'small-beads' : texture;
     }
     case 'barrier':
       return 'cloth';
-    case 'thin':
-      if (layer.material === 'plain-paper') return 'paper';
-      return layer.material.includes('sand') ? 'sand' : 'charcoal';
+    case 'thin': {
+      const row = materialOf(catalogue, layer.material);
+      if (row.roles.includes('paper')) return 'paper';
+      return row.mixing?.sort === 'sand' ? 'sand' : 'charcoal';
+    }
     case 'moss':
       return 'moss';
     case 'litter':
@@ -46,9 +49,12 @@ export function textureOf(layer: Layer, catalogue: Catalogue): Texture {
       return 'water';
     case 'substrate': {
       const shares = normalise(layer.mix);
-      const of = (ids: readonly string[]): number =>
-        shares.filter((part) => ids.includes(part.material)).reduce((sum, part) => sum + part.share, 0);
-      if (of(['washed-sand']) > 0.5) return 'sand';
+      const of = (sorts: readonly Sort[]): number =>
+        shares.reduce((sum, { material, share }) => {
+          const sort = findMaterial(catalogue, material)?.mixing?.sort;
+          return sort && sorts.includes(sort) ? sum + share : sum;
+        }, 0);
+      if (of(['sand']) > 0.5) return 'sand';
       if (of(EARTHY) > 0.4) return 'base';
       return of(CHUNKS) > 0.5 ? 'chunky' : 'forest';
     }

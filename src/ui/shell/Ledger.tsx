@@ -5,7 +5,7 @@ import NextLink from 'next/link';
 import { memo } from 'react';
 import type { Assessment } from '@/core/assess';
 import type { Buying } from '@/core/buying';
-import { bag, mass, tank } from '@/core/units';
+import { bag, mass, tank, counted } from '@/core/units';
 import { TWO_PEOPLE, ONE_PERSON, type Finding } from '@/core/findings';
 import { ANSWER_WORDS, wordOf, type VerdictState } from '@/core/verdict';
 import { useReader } from '../units';
@@ -22,7 +22,7 @@ interface Props {
 
 /** The sums a builder keeps asking for, always in sight. */
 export function Ledger({ assessment, buying, verdict, findings, findingsHref }: Props) {
-  const { write } = useReader();
+  const { write, num } = useReader();
   const { standingMass } = assessment;
   const packs = buying.rows.reduce(
     (all, row) => all + row.packs.reduce((count, pack) => count + pack.count, 0),
@@ -39,7 +39,7 @@ export function Ledger({ assessment, buying, verdict, findings, findingsHref }: 
     [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
     [write(tank(assessment.waterToMixIn)), 'water to mix in'],
     [write(mass(standingMass)), `standing, ${hands}`],
-    [buying.price.toFixed(2), `to buy, ${packs} ${packs === 1 ? 'pack or piece' : 'packs and pieces'}`],
+    [num(buying.price, 2), `to buy, ${counted(packs, 'pack or piece', 'packs and pieces')}`],
   ];
   return (
     <Box

@@ -54,7 +54,7 @@ const WAYS: readonly (readonly [Cell, Cell])[] = [
   [3, 1],
 ];
 
-interface AirflowAsked {
+interface AirflowInput {
   readonly box: BoxModel;
   readonly assembly: Assembly;
   readonly curve: SaturationCurve;
@@ -71,7 +71,7 @@ export interface Airflow extends Part {
   saturated(): number;
 }
 
-export function airflow({ box, assembly, curve, controls, room, landing }: AirflowAsked): Airflow {
+export function airflow({ box, assembly, curve, controls, room, landing }: AirflowInput): Airflow {
   const { inverse } = assembly;
   const { factors, exchange } = box;
   const heatOut = counted(box, 'heatOut');
@@ -335,14 +335,14 @@ export function airflow({ box, assembly, curve, controls, room, landing }: Airfl
       const w = 4 + c;
       const f = 8 + c;
       const brings = enters[c]!;
-      const warmth = brings * MOIST_AIR_HEAT * room.temperature;
+      const temperature = brings * MOIST_AIR_HEAT * room.temperature;
       const mass = leaves[c]!;
       const heat = mass * MOIST_AIR_HEAT;
       const fog = mass / airMass[c]!;
-      dy[c]! += (warmth - heat * y[c]!) * inverse[c]!;
+      dy[c]! += (temperature - heat * y[c]!) * inverse[c]!;
       dy[w]! += (brings * room.ratio - mass * y[w]!) * inverse[w]!;
       dy[f]! -= fog * y[f]!;
-      dy[heatOut]! += heat * y[c]! - warmth + LATENT_HEAT * (mass * y[w]! - brings * room.ratio);
+      dy[heatOut]! += heat * y[c]! - temperature + LATENT_HEAT * (mass * y[w]! - brings * room.ratio);
       dy[vapourOut]! += mass * y[w]! + fog * y[f]! - brings * room.ratio;
       if (!jac) continue;
       const at = 7 * c;

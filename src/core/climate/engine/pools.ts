@@ -26,7 +26,7 @@ const FLOOR_HOLDS = 2;
 /** m/s at which one water levels out between two halves (numerical: within minutes). */
 const LEVELS = 0.02;
 
-interface PoolsAsked {
+interface PoolsInput {
   readonly box: BoxModel;
   readonly assembly: Assembly;
   readonly curve: SaturationCurve;
@@ -34,7 +34,7 @@ interface PoolsAsked {
   readonly spill: (from: number, to: number, limit: number, rate: number) => void;
 }
 
-export function pools({ box, assembly, curve, switches, spill }: PoolsAsked): Part {
+export function pools({ box, assembly, curve, switches, spill }: PoolsInput): Part {
   const heatOut = counted(box, 'heatOut');
   const liquidOut = counted(box, 'liquidOut');
   const wet = box.factors.wetness * CONVECTION.sideways * VAPOUR_PER_CONVECTION;

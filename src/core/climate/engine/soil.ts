@@ -30,7 +30,7 @@ const TAKES_HOLD = 0.002;
 /** m: the shortest way from a node’s middle to water that touches it. */
 const SHORTEST = 0.005;
 
-interface SoilAsked {
+interface SoilInput {
   readonly box: BoxModel;
   readonly column: Column;
   readonly assembly: Assembly;
@@ -39,7 +39,7 @@ interface SoilAsked {
   readonly water: number | null;
 }
 
-export function soilOf({ box, column, assembly, curve, water }: SoilAsked): Part {
+export function soilOf({ box, column, assembly, curve, water }: SoilInput): Part {
   const { area, soil, litter, foot, sides, bed, sky } = box.columns[column];
   const { wetness } = box.factors;
   const stirred = CONVECTION_BY_WIND * box.exchange.stir;

@@ -11,7 +11,7 @@ import type { Controls, DeviceKindOf } from './controls';
 /** Shares of the sun that comes in, for each half: most of it falls on ground and wood (from memory). */
 const SUNLIT = { soil: 0.2, hardLow: 0.1, hardHigh: 0.1, pane: 0.05, air: 0.05 } as const;
 
-interface SourcesAsked {
+interface SourcesInput {
   readonly box: BoxModel;
   readonly assembly: Assembly;
   readonly controls: Controls;
@@ -19,7 +19,7 @@ interface SourcesAsked {
   readonly room: RoomNow;
 }
 
-export function sources({ box, assembly, controls, switches, room }: SourcesAsked): Part {
+export function sources({ box, assembly, controls, switches, room }: SourcesInput): Part {
   const heatOut = counted(box, 'heatOut');
   const liquidOut = counted(box, 'liquidOut');
   const sunCount = counted(box, 'sun');

@@ -93,7 +93,7 @@ class Film {
   }
 }
 
-interface SurfacesAsked {
+interface SurfacesInput {
   readonly box: BoxModel;
   readonly assembly: Assembly;
   readonly curve: SaturationCurve;
@@ -108,7 +108,7 @@ export const sideConvection = (box: BoxModel): number =>
 
 /** Links a body by radiation to the panes of a cell and to the room, by their areas. */
 export function radiates(
-  { box, assembly }: Pick<SurfacesAsked, 'box' | 'assembly'>,
+  { box, assembly }: Pick<SurfacesInput, 'box' | 'assembly'>,
   state: number,
   cell: Cell,
   area: number,
@@ -123,7 +123,7 @@ export function radiates(
 }
 
 /** Panes, leaves and hardscape of the four cells. */
-export function surfaces(asked: SurfacesAsked): Part {
+export function surfaces(asked: SurfacesInput): Part {
   const { box, assembly, curve, switches, landing, spill } = asked;
   const heatOut = counted(box, 'heatOut');
   const side = sideConvection(box);

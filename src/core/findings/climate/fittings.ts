@@ -1,12 +1,10 @@
 import { findDeviceKind, findGauze } from '../../catalogue';
 import { tooNear } from '../../climate/clearance';
-import { lampsOf } from '../../climate/lamps';
-import { judgeUv, type UvJudged } from '../../verdict/uv';
-import type { Design, Device } from '../../design/schema';
+import type { Design, Device } from '../../document/schema';
 import { heightAt } from '../../ground/floor';
-import { layAll } from '../../ground/lying';
-import { length, say } from '../../units';
-import type { Finding, Looked, Rule } from '../finding';
+import { placeLayers } from '../../ground/placedLayers';
+import { length, message, difference, tank, flux as power } from '../../units';
+import type { Finding, Rule } from '../../finding/finding';
 
 /** Every heater is held by a thermostat. */
 export const heaterHeld: Rule = ({ design, catalogue }) =>
@@ -18,11 +16,11 @@ export const heaterHeld: Rule = ({ design, catalogue }) =>
         code: 'heater-unheld',
         severity: kind.dark ? 'severe' : 'look',
         place: { at: 'climate', device: device.id },
-        what: say`${device.name} has no thermostat.`,
-        because: say`It warms on, whatever the room does. A thermostat with its probe where the animal is holds it; a dimming one suits lamps.`,
+        what: message`${device.name} has no thermostat.`,
+        because: message`It warms on, whatever the room does. A thermostat with its probe where the animal is holds it; a dimming one suits lamps.`,
         remedies: [
           {
-            label: say`Put it on a thermostat`,
+            label: message`Put it on a thermostat`,
             call: {
               edit: 'setDevice',
               change: {
@@ -63,17 +61,17 @@ export const matUnderSoil: Rule = ({ design, catalogue }) =>
         code: 'mat-under-soil',
         severity: 'severe',
         place: { at: 'climate', device: device.id },
-        what: say`${device.name} lies under ${length(over)} of soil.`,
-        because: say`At ${String(Math.round(flux))} W/m² it would stand ${String(Math.round(stands))} K over the soil’s surface: moist soil holds the heat back. Keep a shallow dry bay over it, behind a log, or warm from above.`,
+        what: message`${device.name} lies under ${length(over)} of soil.`,
+        because: message`At ${power(flux)} it would stand ${difference(stands, 0)} over the soil’s surface: moist soil holds the heat back. Keep a shallow dry bay over it, behind a log, or warm from above.`,
         remedies: [
           {
-            label: say`Lay a shallow bay over it`,
+            label: message`Lay a shallow bay over it`,
             call: {
               edit: 'addRegion',
               change: { kind: 'bark-bay', over: { x, y, reach: device.length / 2 } },
             },
           },
-          { label: say`Take it out`, call: { edit: 'removeDevice', change: { device: device.id } } },
+          { label: message`Take it out`, call: { edit: 'removeDevice', change: { device: device.id } } },
         ],
         basis: 'computed',
       },
@@ -83,7 +81,7 @@ export const matUnderSoil: Rule = ({ design, catalogue }) =>
 /** Soil over a mat, m: the mean of what lies over its middle and the middles of its quarters. */
 function soilOver(design: Design, { at, length: side }: Device): number {
   const { width, depth } = design.enclosure;
-  const { stackAt } = layAll(design);
+  const { stackAt } = placeLayers(design);
   const deep = Math.min(side, 0.28);
   const points = [
     [0, 0],
@@ -114,12 +112,12 @@ export const lampClear: Rule = ({ design, catalogue, ground }) =>
         severity: 'severe',
         place: { at: 'climate', device: device.id },
         what: near
-          ? say`${device.name} is nearer than ${length(clear)} to ${near.piece.name}.`
-          : say`${device.name} hangs close to a wall of ${material === 'timber' ? 'wood' : 'plastic'}.`,
-        because: say`Its face is hot enough to char wood and melt plastic. Keep it clear, guard it where it hangs inside, and never hang it on a plastic mesh.`,
+          ? message`${device.name} is nearer than ${length(clear)} to ${near.piece.name}.`
+          : message`${device.name} hangs close to a wall of ${material === 'timber' ? 'wood' : 'plastic'}.`,
+        because: message`Its face is hot enough to char wood and melt plastic. Keep it clear, guard it where it hangs inside, and never hang it on a plastic mesh.`,
         remedies: [
           {
-            label: say`Hang it higher`,
+            label: message`Hang it higher`,
             call: {
               edit: 'moveDevice',
               change: { device: device.id, to: { x, y, z: (near?.solid.bounds.z1 ?? z) + clear + 0.01 } },
@@ -140,11 +138,11 @@ export const directSun: Rule = ({ design }) => {
       code: 'direct-sun',
       severity: 'severe',
       place: { at: 'climate' },
-      what: say`Sun falls on the enclosure through the window.`,
-      because: say`A glass enclosure overheats in minutes. Move it out of the sun, or shade the window for good.`,
+      what: message`Sun falls on the enclosure through the window.`,
+      because: message`A glass enclosure overheats in minutes. Move it out of the sun, or shade the window for good.`,
       remedies: [
         {
-          label: say`It stands out of the sun`,
+          label: message`It stands out of the sun`,
           call: { edit: 'setClimateRoom', change: { window: null, sunlit: 0 } },
         },
       ],
@@ -175,16 +173,16 @@ export const nightLight: Rule = ({ design, catalogue }) => {
       severity: bright ? 'severe' : 'note',
       place: { at: 'climate', device: device.id },
       what: bright
-        ? say`${device.name} lights the enclosure at night.`
-        : say`${device.name} shines faintly at night.`,
+        ? message`${device.name} lights the enclosure at night.`
+        : message`${device.name} shines faintly at night.`,
       because: bright
-        ? say`Light by night breaks the rhythm of animals and plants. Dark emitters warm without it.`
-        : say`Faint light serves the viewer. Some keep the enclosure quite dark; watch whether the animal comes out less.`,
+        ? message`Light by night breaks the rhythm of animals and plants. Dark emitters warm without it.`
+        : message`Faint light serves the viewer. Some keep the enclosure quite dark; watch whether the animal comes out less.`,
       otherSchool:
         'None at night; or faint blue or white; red only where it does not disturb the day’s rhythm.',
       remedies: [
         {
-          label: say`Only by day`,
+          label: message`Only by day`,
           call: { edit: 'setDevice', change: { device: device.id, change: { timer: { by: 'day' } } } },
         },
       ],
@@ -209,14 +207,14 @@ export const airless: Rule = ({ design, animal }) => {
       code: 'no-air',
       severity: 'look',
       place: { at: 'climate' },
-      what: say`Nothing lets air through this enclosure.`,
-      because: say`Moist chambers still need moving air: without it mould and gnats come, and the glass never clears.`,
+      what: message`Nothing lets air through this enclosure.`,
+      because: message`Moist chambers still need moving air: without it mould and gnats come, and the glass never clears.`,
       remedies: [
         {
-          label: say`Add a vent low in the back`,
+          label: message`Add a vent low in the back`,
           call: { edit: 'addVent', change: { wall: 'back', where: 'low' } },
         },
-        { label: say`Add a small fan`, call: { edit: 'addDevice', change: { kind: 'fan-small' } } },
+        { label: message`Add a small fan`, call: { edit: 'addDevice', change: { kind: 'fan-small' } } },
       ],
       basis: 'practice',
     },
@@ -237,11 +235,11 @@ export const gauzeHolds: Rule = ({ design, catalogue, animal }) => {
     code: 'vent-open',
     severity: 'look',
     place: { at: 'climate' },
-    what: say`A vent in the ${vent.wall} has no gauze.`,
-    because: say`Crew and feeders walk out of it.`,
+    what: message`A vent in the ${vent.wall} has no gauze.`,
+    because: message`Crew and feeders walk out of it.`,
     remedies: [
       {
-        label: say`Put gauze behind it`,
+        label: message`Put gauze behind it`,
         call: { edit: 'setVent', change: { vent: vent.id, change: { gauze: 'fine-mesh' } } },
       },
     ],
@@ -254,77 +252,15 @@ export const gauzeHolds: Rule = ({ design, catalogue, animal }) => {
       code: 'gauze-too-wide',
       severity: 'look',
       place: { at: 'climate' },
-      what: say`Young animals may pass ${gauze.name.toLowerCase()}.`,
-      because: say`Its holes are ${length(gauze.hole.value)} wide; a young one is about ${length(young)} thick.`,
+      what: message`Young animals may pass ${gauze.name.toLowerCase()}.`,
+      because: message`Its holes are ${length(gauze.hole.value)} wide; a young one is about ${length(young)} thick.`,
       remedies: [
-        { label: say`Take fine mesh`, call: { edit: 'setClimate', change: { topGauze: 'fine-mesh' } } },
+        { label: message`Take fine mesh`, call: { edit: 'setClimate', change: { topGauze: 'fine-mesh' } } },
       ],
       basis: 'memory',
     });
   }
   return found;
-};
-
-/** UV where the animal meets most of it, by the middle of what is known of the lamps, against its zone; and its shade. */
-export const ultraviolet: Rule = (looked) => {
-  const { design, catalogue, animal, ground } = looked;
-  if (!animal || design.climate.devices.length === 0) return [];
-  const uv = judgeUv(design, animal, ground, catalogue);
-  if (!uv || uv.answer === 'inside') return [];
-  const { zone, wanted, index, lamps } = uv;
-  const strongest = design.climate.devices.find((it) => it.id === lamps[0]);
-  const told = `${index[0].toFixed(1)} to ${index[2].toFixed(1)}, in the middle ${index[1].toFixed(1)}`;
-  const band = `${String(wanted.low)} to ${String(wanted.high)}`;
-  const where =
-    uv.at === 'basking' ? 'where it basks' : uv.at === 'perch' ? 'on its highest perch' : 'under the lamps';
-  const of = {
-    place: strongest ? { at: 'climate' as const, device: strongest.id } : { at: 'climate' as const },
-    basis: 'computed' as const,
-    source: 'ferguson-2010',
-  };
-  if (!strongest)
-    return [
-      {
-        ...of,
-        code: 'no-uv',
-        severity: zone >= 3 ? 'severe' : 'look',
-        what: say`There is no UV lamp; this species is of UV zone ${String(zone)}.`,
-        because: say`It meets an index of ${band} at its brightest. A linear tube along the warm side, and shade beside it: “Find what holds” fits one.`,
-        remedies: [],
-      },
-    ];
-  if (uv.answer === 'strong')
-    return [
-      {
-        ...of,
-        code: 'uv-too-strong',
-        severity: 'severe',
-        what: say`UV is too strong ${where}: index ${told}.`,
-        because: say`Species of zone ${String(zone)} meet ${band}. A weaker tube, or one hung higher: “Find what holds” fits one. Measure at the animal’s back.`,
-        remedies: hangs(looked, strongest, uv, 0.01),
-      },
-    ];
-  if (uv.answer === 'weak')
-    return [
-      {
-        ...of,
-        code: 'uv-too-weak',
-        severity: zone >= 3 ? 'severe' : 'look',
-        what: say`UV is too weak ${where}: index ${told}.`,
-        because: say`Species of zone ${String(zone)} bask in ${band}. A stronger tube, one that hangs nearer or inside, or less cover over it: “Find what holds” fits one. How much gauze takes is disputed: a meter at the animal’s back decides.`,
-        remedies: hangs(looked, strongest, uv, -0.01),
-      },
-    ];
-  return [
-    {
-      ...of,
-      code: 'uv-no-shade',
-      severity: 'look',
-      what: say`There is no shade from UV: everywhere on the ground is over a quarter of the brightest place.`,
-      because: say`It must be able to leave it. A shorter tube, a broad plant or a ledge over part of the floor.`,
-      remedies: [],
-    },
-  ];
 };
 
 /** Nozzles want a pump and something to draw on; mist that is by hand does not drive them. */
@@ -339,11 +275,11 @@ export const mistDriven: Rule = ({ design, catalogue }) => {
             code: 'no-nozzles',
             severity: 'severe',
             place: { at: 'climate' },
-            what: say`Mist is set to come by nozzles, and there are none.`,
-            because: say`Nothing is misted at all. Install nozzles with their pump, or mist by hand.`,
+            what: message`Mist is set to come by nozzles, and there are none.`,
+            because: message`Nothing is misted at all. Install nozzles with their pump, or mist by hand.`,
             remedies: [
               {
-                label: say`Mist by hand`,
+                label: message`Mist by hand`,
                 call: { edit: 'setClimate', change: { mist: { ...mist, by: 'hand', bottle: null } } },
               },
             ],
@@ -358,11 +294,11 @@ export const mistDriven: Rule = ({ design, catalogue }) => {
       code: 'nozzles-undriven',
       severity: 'look',
       place: { at: 'climate', device: first.id },
-      what: say`${first.name} has neither pump nor bottle: mist is set to come by hand.`,
-      because: say`Nozzles want high pressure. With a pump and a bottle of 10 L they run by the clock.`,
+      what: message`${first.name} has neither pump nor bottle: mist is set to come by hand.`,
+      because: message`Nozzles want high pressure. With a pump and a bottle of ${tank(0.01)} they run by the clock.`,
       remedies: [
         {
-          label: say`Drive them with a pump and a bottle`,
+          label: message`Drive them with a pump and a bottle`,
           call: { edit: 'setClimate', change: { mist: { ...mist, by: 'nozzles', bottle: 0.01 } } },
         },
       ],
@@ -384,11 +320,11 @@ export const soilUnwatered: Rule = ({ design, catalogue, animal, drainage }) => 
       code: 'soil-unwatered',
       severity: 'look',
       place: { at: 'climate' },
-      what: say`Nothing waters the soil.`,
-      because: say`No mist, no fog, no water in the drainage: a moist soil dries within weeks, and what lives in it with it.`,
+      what: message`Nothing waters the soil.`,
+      because: message`No mist, no fog, no water in the drainage: a moist soil dries within weeks, and what lives in it with it.`,
       remedies: [
         {
-          label: say`Mist by hand every second morning`,
+          label: message`Mist by hand every second morning`,
           call: {
             edit: 'setClimate',
             change: { mist: { ...mist, by: 'hand', times: [{ at: 490, seconds: 30 }], everyDays: 2 } },
@@ -400,46 +336,6 @@ export const soilUnwatered: Rule = ({ design, catalogue, animal, drainage }) => 
   ];
 };
 
-/** Higher or lower until UV is in its zone, played through before it is offered; nothing where that alone does not do it. */
-function hangs(
-  { design, catalogue, animal, ground }: Looked,
-  device: Device,
-  { index, place }: UvJudged,
-  step: number,
-): Finding['remedies'] {
-  const { height } = design.enclosure;
-  const over = device.at.z > height;
-  for (let z = device.at.z + step; z < height + 0.5 && z > place.z + 0.1; z += step) {
-    // A lamp over the lid stays over it, one inside stays inside.
-    if (z > height !== over || (over && z < height + 0.02)) break;
-    const to = { ...device.at, z: Math.round(z * 100) / 100 };
-    const lit = lampsOf(
-      {
-        ...design,
-        climate: {
-          ...design.climate,
-          devices: design.climate.devices.map((it) => (it.id === device.id ? { ...it, at: to } : it)),
-        },
-      },
-      catalogue,
-      null,
-    );
-    const now = animal ? judgeUv(design, animal, ground, catalogue, lit) : null;
-    if (now?.answer !== 'inside') continue;
-    const far = Math.abs(to.z - device.at.z);
-    return [
-      {
-        label:
-          step > 0
-            ? say`Hang it ${length(far)} higher: index ${index[1].toFixed(1)} → ${now.index[1].toFixed(1)}`
-            : say`Hang it ${length(far)} lower: index ${index[1].toFixed(1)} → ${now.index[1].toFixed(1)}`,
-        call: { edit: 'moveDevice', change: { device: device.id, to } },
-      },
-    ];
-  }
-  return [];
-}
-
 /** Tap water for frogs and newts. */
 export const waterKind: Rule = ({ design, animal }) => {
   if (design.climate.room.water !== 'tap' || !animal || (animal.kind !== 'frog' && animal.kind !== 'newt'))
@@ -449,14 +345,14 @@ export const waterKind: Rule = ({ design, animal }) => {
       code: 'tap-water',
       severity: 'note',
       place: { at: 'climate' },
-      what: say`Tap water goes into an enclosure for amphibians.`,
-      because: say`Chlorine and chloramine harm their skin. Treat it, filter it, or use well water that was tested.`,
+      what: message`Tap water goes into an enclosure for amphibians.`,
+      because: message`Chlorine and chloramine harm their skin. Treat it, filter it, or use well water that was tested.`,
       remedies: [
         {
-          label: say`It is dechlorinated`,
+          label: message`It is dechlorinated`,
           call: { edit: 'setClimateRoom', change: { water: 'dechlorinated' } },
         },
-        { label: say`It is filtered`, call: { edit: 'setClimateRoom', change: { water: 'filtered' } } },
+        { label: message`It is filtered`, call: { edit: 'setClimateRoom', change: { water: 'filtered' } } },
       ],
       basis: 'practice',
     },
@@ -472,9 +368,9 @@ export const nothingFitted: Rule = ({ design, animal }) =>
           code: 'no-climate',
           severity: 'look',
           place: { at: 'climate' },
-          what: say`No lamps, heat or mist are installed yet.`,
-          because: say`Its climate can be forecast before anything is bought.`,
-          remedies: [{ label: say`Propose equipment`, call: { edit: 'proposeClimate', change: {} } }],
+          what: message`No lamps, heat or mist are installed yet.`,
+          because: message`Its climate can be forecast before anything is bought.`,
+          remedies: [{ label: message`Propose equipment`, call: { edit: 'proposeClimate', change: {} } }],
           basis: 'practice',
         },
       ];

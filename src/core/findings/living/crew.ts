@@ -1,7 +1,7 @@
 import { crewOf } from '../../living/crew';
-import { judgeCompany } from '../../living/company';
-import { say } from '../../units';
-import type { Finding, Rule } from '../finding';
+import { judgeGroup } from '../../living/group';
+import { message, light } from '../../units';
+import type { Finding, Rule } from '../../finding/finding';
 
 /** A living box without a crew, though its school has one. */
 export const noCrew: Rule = ({ design, animal }) =>
@@ -12,10 +12,10 @@ export const noCrew: Rule = ({ design, animal }) =>
           code: 'no-crew',
           severity: 'note',
           place: { at: 'living' },
-          what: say`No crew is chosen yet.`,
-          because: say`Springtails shorten the mould of fresh wood; isopods or beetles break down what the animal leaves. It lessens the work, it does not end it.`,
+          what: message`No crew is chosen yet.`,
+          because: message`Springtails shorten the mould of fresh wood; isopods or beetles break down what the animal leaves. It lessens the work, it does not end it.`,
           remedies: [
-            { label: say`Plant it and introduce a crew`, call: { edit: 'proposeLiving', change: {} } },
+            { label: message`Plant it and introduce a crew`, call: { edit: 'proposeLiving', change: {} } },
           ],
           basis: 'practice',
           otherSchool: 'A plain natural enclosure is kept without: everything is lifted out by hand.',
@@ -29,15 +29,15 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
     const found: Finding[] = [];
     const place = { at: 'living', crew: kind.id } as const;
     const out = [
-      { label: say`Take it out`, call: { edit: 'setCrew', change: { kind: kind.id, count: 0 } } },
+      { label: message`Take it out`, call: { edit: 'setCrew', change: { kind: kind.id, count: 0 } } },
     ] as const;
     if (!kind.wanted)
       found.push({
         code: 'crew-unwanted',
         severity: 'look',
         place,
-        what: say`The ${kind.english} is not a crew: it eats soft plants and breeds fast.`,
-        because: say`It comes with plants. Rinse and quarantine them; pick it off a slice of cucumber at night.`,
+        what: message`The ${kind.english} is not a crew: it eats soft plants and breeds fast.`,
+        because: message`It comes with plants. Rinse and quarantine them; pick it off a slice of cucumber at night.`,
         remedies: out,
         basis: 'practice',
       });
@@ -46,8 +46,8 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
         code: 'crew-escapes',
         severity: 'look',
         place,
-        what: say`The ${kind.english} gets out of open enclosures and may settle in a house.`,
-        because: say`Fine gauze over every vent, or another species.`,
+        what: message`The ${kind.english} gets out of open enclosures and may settle in a house.`,
+        because: message`Fine gauze over every vent, or another species.`,
         remedies: out,
         basis: 'memory',
       });
@@ -56,10 +56,13 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
         code: 'crew-hungry',
         severity: 'note',
         place,
-        what: say`The ${kind.english} nibbles soft plants and moulting animals when it lacks protein.`,
-        because: say`Put some dry food down each week when the animal is tidy, and cull when they swarm.`,
+        what: message`The ${kind.english} nibbles soft plants and moulting animals when it lacks protein.`,
+        because: message`Put some dry food down each week when the animal is tidy, and cull when they swarm.`,
         remedies: [
-          { label: say`Feed 2 g a week`, call: { edit: 'setLiving', change: { supplement: 0.002 } } },
+          {
+            label: message`Feed ${light(0.002)} a week`,
+            call: { edit: 'setLiving', change: { supplement: 0.002 } },
+          },
         ],
         basis: 'practice',
         routine: true,
@@ -69,12 +72,12 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
 
 /** Who is kept with whom. */
 export const company: Rule = ({ design, animal }) =>
-  judgeCompany(design, animal).map((it) => ({
+  judgeGroup(design, animal).map((it) => ({
     code: it.code,
     severity: it.severity,
     place: { at: 'living' as const },
-    what: say`${it.what}`,
-    because: say`${it.because}`,
+    what: message`${it.what}`,
+    because: message`${it.because}`,
     remedies: [],
     basis: 'memory' as const,
     ...(it.severity === 'note' ? { routine: true as const } : {}),

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../../assess';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '../../design';
-import { METRIC, tell } from '../../units';
+import { applyEdit, type EditCall } from '../../edits';
+import { proposeDesign } from '../../propose';
+import { type Design } from '../../document';
+import { METRIC, formatMessage } from '../../units';
 
 const build = (animal: string | null, ...calls: EditCall[]): Design =>
   calls.reduce(
@@ -23,7 +25,7 @@ const found = (design: Design, code: string) =>
   assess(design, catalogue).findings.find((it) => it.code === code);
 const said = (design: Design, code: string): string | undefined => {
   const it = found(design, code);
-  return it && tell(it.what, { prefs: METRIC, locale: 'en' }).replaceAll('\u00a0', ' ');
+  return it && formatMessage(it.what, { prefs: METRIC, locale: 'en' }).replaceAll('\u00a0', ' ');
 };
 /** Carries out the first remedy the program offers. */
 const mended = (design: Design, code: string): Design =>

@@ -1,7 +1,7 @@
 import { findPlant } from '../../catalogue';
 import { asksForPots, heldAgainstDigging, treadOf } from '../../living/fit';
-import { length, say } from '../../units';
-import type { Rule } from '../finding';
+import { length, message } from '../../units';
+import type { Rule } from '../../finding/finding';
 
 /** Nothing is planted in a box that lives by being planted. */
 export const nothingPlanted: Rule = ({ design, animal }) =>
@@ -12,15 +12,20 @@ export const nothingPlanted: Rule = ({ design, animal }) =>
           code: 'nothing-planted',
           severity: 'note',
           place: { at: 'living' },
-          what: say`No plants are chosen yet.`,
+          what: message`No plants are chosen yet.`,
           because:
             animal.ground.value === 'dry'
-              ? say`A few strong ones give shade and cover; a dry enclosure can do without.`
-              : say`They hold moisture, give cover and take up what the crew leaves.`,
+              ? message`A few strong ones give shade and cover; a dry enclosure can do without.`
+              : message`They hold moisture, give cover and take up what the crew leaves.`,
           // Without light nothing lives: that comes first.
           remedies:
             design.climate.devices.length > 0
-              ? [{ label: say`Plant it and introduce a crew`, call: { edit: 'proposeLiving', change: {} } }]
+              ? [
+                  {
+                    label: message`Plant it and introduce a crew`,
+                    call: { edit: 'proposeLiving', change: {} },
+                  },
+                ]
               : [],
           basis: 'practice',
           routine: true,
@@ -39,11 +44,11 @@ export const plantRoom: Rule = ({ design, living }) =>
           code: 'plant-too-tall',
           severity: 'look' as const,
           place: { at: 'living' as const, plant: planted.id },
-          what: say`The ${planted.name} is taller than the room over it.`,
-          because: say`It stands ${length(height)} high under ${length(room)}. Take a smaller one, or cut it back.`,
+          what: message`The ${planted.name} is taller than the room over it.`,
+          because: message`It stands ${length(height)} high under ${length(room)}. Take a smaller one, or cut it back.`,
           remedies: [
             {
-              label: say`Take it out`,
+              label: message`Take it out`,
               call: { edit: 'removePlant' as const, change: { plant: planted.id } },
             },
           ],
@@ -63,11 +68,11 @@ export const poisonous: Rule = ({ living, animal }) =>
           code: 'plant-poisonous',
           severity: 'severe' as const,
           place: { at: 'living' as const, plant: planted.id },
-          what: say`The ${planted.name} is poisonous to eat.`,
-          because: say`This species eats leaves.`,
+          what: message`The ${planted.name} is poisonous to eat.`,
+          because: message`This species eats leaves.`,
           remedies: [
             {
-              label: say`Take it out`,
+              label: message`Take it out`,
               call: { edit: 'removePlant' as const, change: { plant: planted.id } },
             },
           ],
@@ -95,12 +100,12 @@ export const dugUp: Rule = ({ design, animal, catalogue }) => {
       place: { at: 'living', plant: first.id },
       what:
         loose.length === 1
-          ? say`The ${first.name} stands free in soil that is dug over.`
-          : say`${loose.length.toFixed(0)} plants stand free in soil that is dug over.`,
-      because: say`Sunk in a pot its roots are kept.`,
+          ? message`The ${first.name} stands free in soil that is dug over.`
+          : message`${loose.length} plants stand free in soil that is dug over.`,
+      because: message`Sunk in a pot its roots are kept.`,
       remedies: [
         {
-          label: say`Sink it in a pot`,
+          label: message`Sink it in a pot`,
           call: {
             edit: 'setPlant',
             change: { plant: first.id, change: { spot: { ...first.spot, pot: true } } },
@@ -127,8 +132,8 @@ export const plantLaw: Rule = ({ design, catalogue }) => {
             code: 'plant-invasive',
             severity: 'note' as const,
             place: { at: 'living' as const },
-            what: say`The ${invasive[0].english} runs wild where it is let out.`,
-            because: say`In some places it may not be kept at all: ask the local authority. Cuttings go into the freezer or the bin, never outside.`,
+            what: message`The ${invasive[0].english} runs wild where it is let out.`,
+            because: message`In some places it may not be kept at all: ask the local authority. Cuttings go into the freezer or the bin, never outside.`,
             remedies: [],
             basis: 'memory' as const,
             routine: true as const,
@@ -141,8 +146,8 @@ export const plantLaw: Rule = ({ design, catalogue }) => {
             code: 'plant-protected',
             severity: 'note' as const,
             place: { at: 'living' as const },
-            what: say`The ${kept[0].english} is commonly protected.`,
-            because: say`Buy it propagated, with its papers; never from the wild.`,
+            what: message`The ${kept[0].english} is commonly protected.`,
+            because: message`Buy it propagated, with its papers; never from the wild.`,
             remedies: [],
             basis: 'memory' as const,
             routine: true as const,

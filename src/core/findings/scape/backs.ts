@@ -1,6 +1,6 @@
 import { many } from '../../catalogue';
-import { capital, length, percent, say, tank } from '../../units';
-import type { Finding, Rule } from '../finding';
+import { capital, length, percent, message, tank } from '../../units';
+import type { Finding, Rule } from '../../finding/finding';
 
 /** What backgrounds do to the box: room they take, traps behind them, what has still to cure. */
 export const backgrounds: Rule = ({ design, scape, animal }) => {
@@ -15,8 +15,8 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'unknown-background',
         severity: 'look',
         place,
-        what: say`${name} is not in the catalogue.`,
-        because: say`Its amounts count as nothing until another kind is chosen.`,
+        what: message`${name} is not in the catalogue.`,
+        because: message`Its amounts count as nothing until another kind is chosen.`,
         remedies: [],
         basis: 'computed',
       });
@@ -28,13 +28,13 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'background-gap',
         severity: trap ? 'severe' : 'look',
         place,
-        what: say`Behind the ${name.toLowerCase()} is a gap of ${length(background.gap)}.`,
+        what: message`Behind the ${name.toLowerCase()} is a gap of ${length(background.gap)}.`,
         because: trap
-          ? say`${animal ? capital(many(animal.english)) : 'A small animal'} of ${length(girth)} girth get in behind it and not out again. Pack it with sponge, or bond it to the wall.`
-          : say`Prey and young animals end up behind it. Pack it, or seal it all round.`,
+          ? message`${animal ? capital(many(animal.english)) : 'A small animal'} of ${length(girth)} girth get in behind it and not out again. Pack it with sponge, or bond it to the wall.`
+          : message`Prey and young animals end up behind it. Pack it, or seal it all round.`,
         remedies: [
           {
-            label: say`Bond it to the wall`,
+            label: message`Bond it to the wall`,
             call: {
               edit: 'setBackground',
               change: { background: background.id, change: { gap: 0 } },
@@ -49,11 +49,11 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'background-short',
         severity: background.clearance >= girth * 0.5 ? 'look' : 'note',
         place,
-        what: say`The ${name.toLowerCase()} is cut ${length(background.clearance)} short at every edge.`,
-        because: say`Too large is trimmed for an hour; too short leaves a gap in which something gets caught. 2 mm let a panel in.`,
+        what: message`The ${name.toLowerCase()} is cut ${length(background.clearance)} short at every edge.`,
+        because: message`Too large is trimmed for an hour; too short leaves a gap in which something gets caught. ${length(0.002)} let a panel in.`,
         remedies: [
           {
-            label: say`Cut it ${length(0.002)} short`,
+            label: message`Cut it ${length(0.002)} short`,
             call: {
               edit: 'setBackground',
               change: { background: background.id, change: { clearance: 0.002 } },
@@ -68,11 +68,11 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'living-wall-dry',
         severity: 'look',
         place,
-        what: say`A living wall keeps a dry enclosure wet.`,
-        because: say`${capital(many(animal.english))} want dry air, and the moss wants rain.`,
+        what: message`A living wall keeps a dry enclosure wet.`,
+        because: message`${capital(many(animal.english))} want dry air, and the moss wants rain.`,
         remedies: [
           {
-            label: say`Take it out`,
+            label: message`Take it out`,
             call: { edit: 'removeBackground', change: { background: background.id } },
           },
         ],
@@ -84,11 +84,11 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'few-coats',
         severity: 'note',
         place,
-        what: say`${background.coats === 1 ? 'One coat' : `${background.coats} coats`} of sealer will not last.`,
-        because: say`3 to 5 are usual, dark first, lighter over it: claws and damp get through fewer.`,
+        what: message`${background.coats === 1 ? 'One coat' : `${background.coats} coats`} of sealer will not last.`,
+        because: message`3 to 5 are usual, dark first, lighter over it: claws and damp get through fewer.`,
         remedies: [
           {
-            label: say`4 coats`,
+            label: message`4 coats`,
             call: { edit: 'setBackground', change: { background: background.id, change: { coats: 4 } } },
           },
         ],
@@ -100,8 +100,8 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'background-cures',
         severity: 'note',
         place,
-        what: say`The ${name.toLowerCase()} takes ${Math.round(curing.low)} to ${Math.round(curing.high)} days to cure.`,
-        because: say`Fumes meanwhile: open air or strong ventilation, gloves, and nothing alive until nothing smells.`,
+        what: message`The ${name.toLowerCase()} takes ${Math.round(curing.low)} to ${Math.round(curing.high)} days to cure.`,
+        because: message`Fumes meanwhile: open air or strong ventilation, gloves, and nothing alive until nothing smells.`,
         remedies: [],
         basis: 'practice',
         routine: true,
@@ -113,8 +113,8 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'background-through-barrier',
         severity: 'note',
         place,
-        what: say`The ${name.toLowerCase()} stands on the floor, through drainage and barrier.`,
-        because: say`The barrier is then cut ${length(background.thickness + background.gap)} shorter on that side, and turned up against the background instead of the glass. Begun above the barrier, the cloth closes on the glass.`,
+        what: message`The ${name.toLowerCase()} stands on the floor, through drainage and barrier.`,
+        because: message`The barrier is then cut ${length(background.thickness + background.gap)} shorter on that side, and turned up against the background instead of the glass. Begun above the barrier, the cloth closes on the glass.`,
         remedies: [],
         basis: 'practice',
       });
@@ -131,8 +131,8 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
           ? 'look'
           : 'note',
       place: { at: 'scape' },
-      what: say`The backgrounds take ${percent(lost)} of the room inside.`,
-      because: say`${tank(inside.lost)}; what is left is ${length(inside.width)} × ${length(inside.depth)}.`,
+      what: message`The backgrounds take ${percent(lost)} of the room inside.`,
+      because: message`${tank(inside.lost)}; what is left is ${length(inside.width)} × ${length(inside.depth)}.`,
       remedies: [],
       basis: 'computed',
     });

@@ -1,7 +1,7 @@
 import { carried, openingsOf } from '../../scape/fits';
 import { clashOf } from '../../scape/overlap';
-import { length, percent, say } from '../../units';
-import type { Finding, Rule } from '../finding';
+import { length, percent, message } from '../../units';
+import type { Finding, Rule } from '../../finding/finding';
 
 const at = (piece: string) => ({ at: 'scape', piece }) as const;
 const cut = (value: number): number => Math.floor(value * 200) / 200;
@@ -20,14 +20,14 @@ export const pieceFits: Rule = ({ design, scape }) =>
         severity: 'severe',
         place: at(piece.id),
         what: upright
-          ? say`${piece.name} stands ${length(up)} over the lid.`
-          : say`${piece.name} is ${length(sticksOut)} too large for the enclosure.`,
-        because: say`It reaches ${length(solid.bounds.z1)} up in an enclosure of ${length(design.enclosure.height)}, ${length(solid.bounds.x1 - solid.bounds.x0)} across and ${length(solid.bounds.y1 - solid.bounds.y0)} deep. Measure before you buy or cut.`,
+          ? message`${piece.name} stands ${length(up)} over the lid.`
+          : message`${piece.name} is ${length(sticksOut)} too large for the enclosure.`,
+        because: message`It reaches ${length(solid.bounds.z1)} up in an enclosure of ${length(design.enclosure.height)}, ${length(solid.bounds.x1 - solid.bounds.x0)} across and ${length(solid.bounds.y1 - solid.bounds.y0)} deep. Measure before you buy or cut.`,
         remedies:
           upright && body.shape === 'block' && body.height > up + 0.01
             ? [
                 {
-                  label: say`Make it ${length(cut(body.height - up))} high`,
+                  label: message`Make it ${length(cut(body.height - up))} high`,
                   call: {
                     edit: 'setPiece',
                     change: { piece: piece.id, change: { body: { ...body, height: cut(body.height - up) } } },
@@ -37,7 +37,7 @@ export const pieceFits: Rule = ({ design, scape }) =>
             : upright && body.shape !== 'block' && body.rise > up + 0.02
               ? [
                   {
-                    label: say`Cut it ${length(Math.ceil(up * 200) / 200)} shorter`,
+                    label: message`Cut it ${length(Math.ceil(up * 200) / 200)} shorter`,
                     call: {
                       edit: 'setPiece',
                       change: {
@@ -58,8 +58,8 @@ export const pieceFits: Rule = ({ design, scape }) =>
         code: 'piece-not-through-door',
         severity: 'severe',
         place: at(piece.id),
-        what: say`${piece.name} does not go through any opening.`,
-        because: say`It is ${length(a)} × ${length(b)} × ${length(c)}; ${door ? (door.side === 'front' ? 'the doors open' : 'the top opens') : 'nothing opens'} ${door ? length(door.width) : ''} × ${door ? length(door.height) : ''}. Choose a smaller piece, or two that are joined inside.`,
+        what: message`${piece.name} does not go through any opening.`,
+        because: message`It is ${length(a)} × ${length(b)} × ${length(c)}; ${door ? (door.side === 'front' ? 'the doors open' : 'the top opens') : 'nothing opens'} ${door ? length(door.width) : ''} × ${door ? length(door.height) : ''}. Choose a smaller piece, or two that are joined inside.`,
         remedies: [],
         basis: 'computed',
       });
@@ -116,11 +116,11 @@ export const poleTooShort: Rule = ({ design, scape }) => {
         code: 'pole-too-short',
         severity: 'look',
         place: at(piece.id),
-        what: say`${piece.name} ends ${length(goal.gap)} short of the ${goal.wall} wall.`,
-        because: say`It is ${length(long)} long and held by the ${support.wall} wall alone. Told now, before it is bought: ask for ${length(long + goal.gap)} at least, and cut off what is over.`,
+        what: message`${piece.name} ends ${length(goal.gap)} short of the ${goal.wall} wall.`,
+        because: message`It is ${length(long)} long and held by the ${support.wall} wall alone. Told now, before it is bought: ask for ${length(long + goal.gap)} at least, and cut off what is over.`,
         remedies: [
           {
-            label: say`Let it reach the ${goal.wall} wall`,
+            label: message`Let it reach the ${goal.wall} wall`,
             call: {
               edit: 'stretchPiece',
               change: { piece: piece.id, end: 'head', to: { x: goal.x, y: goal.y, z: head.z } },
@@ -150,8 +150,8 @@ export const piecesClash: Rule = ({ scape }) => {
         code: 'pieces-clash',
         severity: 'look',
         place: at(other.placed.piece.id),
-        what: say`${one.placed.piece.name} and ${other.placed.piece.name} stand in the same place.`,
-        because: say`${percent(share)} of one lies inside the other. Wood may be notched; stone and dishes may not.`,
+        what: message`${one.placed.piece.name} and ${other.placed.piece.name} stand in the same place.`,
+        because: message`${percent(share)} of one lies inside the other. Wood may be notched; stone and dishes may not.`,
         remedies: [],
         basis: 'computed',
       });
@@ -174,9 +174,9 @@ export const headroom: Rule = ({ design }) => {
       severity: enough ? 'fine' : 'look',
       place: { at: 'scape' },
       what: enough
-        ? say`There is room over the enclosure for lamps.`
-        : say`There is little room over the enclosure for lamps.`,
-      because: say`${length(above)} to the shelf above; a tube or a lamp on its bracket wants about ${length(LAMP_ROOM)}, and nothing that burns may be near a hot one.`,
+        ? message`There is room over the enclosure for lamps.`
+        : message`There is little room over the enclosure for lamps.`,
+      because: message`${length(above)} to the shelf above; a tube or a lamp on its bracket wants about ${length(LAMP_ROOM)}, and nothing that burns may be near a hot one.`,
       remedies: [],
       basis: 'practice',
     },

@@ -1,14 +1,14 @@
 import { many } from '../../catalogue';
-import type { EditCall } from '../../design/edits';
+import type { EditCall } from '../../edits/edits';
 import { climbing } from '../../scape/wants';
 import { waysUp, stepOf } from '../../scape/ways';
-import { capital, length, percent, say } from '../../units';
-import type { Finding, Looked, Remedy, Rule } from '../finding';
+import { capital, length, percent, message } from '../../units';
+import type { Finding, RuleContext, Remedy, Rule } from '../../finding/finding';
 
 const PLACE = { at: 'scape' } as const;
 
 /** Middle of an end of the box, for a piece that is put there. */
-function endOf({ design }: Looked, zone: 'warm' | 'cool') {
+function endOf({ design }: RuleContext, zone: 'warm' | 'cool') {
   const { width, depth } = design.enclosure;
   const right = (design.scape.warm === 'right') === (zone === 'warm');
   return { x: width * (right ? 0.8 : 0.2), y: depth * 0.65 };
@@ -24,9 +24,9 @@ export const hides: Rule = (looked) => {
         code: 'scape-empty',
         severity: 'note',
         place: PLACE,
-        what: say`Nothing stands in the enclosure yet.`,
-        because: say`Hides, something to climb, a dish and a feeding place need room of their own: lay them out before you buy soil.`,
-        remedies: [{ label: say`Lay out a first hardscape`, call: { edit: 'proposeScape', change: {} } }],
+        what: message`Nothing stands in the enclosure yet.`,
+        because: message`Hides, something to climb, a dish and a feeding place need room of their own: lay them out before you buy soil.`,
+        remedies: [{ label: message`Lay out a first hardscape`, call: { edit: 'proposeScape', change: {} } }],
         basis: 'practice',
         routine: true,
       },
@@ -40,11 +40,11 @@ export const hides: Rule = (looked) => {
       code: `no-${zone}-hide`,
       severity: 'look',
       place: PLACE,
-      what: say`There is no hide on the ${zone} side.`,
-      because: say`An animal that can hide at one temperature only has to choose between feeling safe and being well.`,
+      what: message`There is no hide on the ${zone} side.`,
+      because: message`An animal that can hide at one temperature only has to choose between feeling safe and being well.`,
       remedies: [
         {
-          label: say`Put a half round of cork there`,
+          label: message`Put a half round of cork there`,
           call: { edit: 'addPiece', change: { kind: 'cork-half', at: endOf(looked, zone) } },
         },
       ],
@@ -56,11 +56,11 @@ export const hides: Rule = (looked) => {
       code: 'no-moist-hide',
       severity: 'look',
       place: PLACE,
-      what: say`There is no moist hide.`,
-      because: say`${capital(who)} shed in one piece where it is near 99 % humid. Damp moss in a box does it; it is refilled by the week.`,
+      what: message`There is no moist hide.`,
+      because: message`${capital(who)} shed in one piece where it is near 99 % humid. Damp moss in a box does it; it is refilled by the week.`,
       remedies: [
         {
-          label: say`Put in a box of damp moss`,
+          label: message`Put in a box of damp moss`,
           call: { edit: 'addPiece', change: { kind: 'moss-box', at: endOf(looked, 'cool') } },
         },
       ],
@@ -77,10 +77,10 @@ export const hides: Rule = (looked) => {
       place: { at: 'scape', piece: piece.id },
       what:
         fit === 'tight'
-          ? say`${piece.name} is too narrow: an animal could get stuck.`
-          : say`${piece.name} is wide open for so slender a body.`,
-      because: say`Its entrance is ${length(entrance)}; a body of ${length(wants.girth)} wants about ${length(right)}.`,
-      remedies: [{ label: say`Make the entrance ${length(right)}`, call }],
+          ? message`${piece.name} is too narrow: an animal could get stuck.`
+          : message`${piece.name} is wide open for so slender a body.`,
+      because: message`Its entrance is ${length(entrance)}; a body of ${length(wants.girth)} wants about ${length(right)}.`,
+      remedies: [{ label: message`Make the entrance ${length(right)}`, call }],
       basis: wants.basis,
     });
   }
@@ -98,8 +98,8 @@ export const cover: Rule = ({ scape, animal }) => {
         code: 'cover-enough',
         severity: 'fine',
         place: PLACE,
-        what: say`Enough of the floor lies under cover.`,
-        because: say`${percent(share)}; ${animal ? animal.english : 'a shy species'} wants about ${percent(wants.cover)}.`,
+        what: message`Enough of the floor lies under cover.`,
+        because: message`${percent(share)}; ${animal ? animal.english : 'a shy species'} wants about ${percent(wants.cover)}.`,
         remedies: [],
         basis: 'practice',
       },
@@ -109,11 +109,11 @@ export const cover: Rule = ({ scape, animal }) => {
       code: 'cover-little',
       severity: wants.shy && share < wants.cover * 0.75 ? 'look' : 'note',
       place: PLACE,
-      what: say`Little of the floor lies under cover.`,
-      because: say`${percent(share)} of it; ${wants.shy ? 'a species that keeps out of sight' : 'any species'} wants about ${percent(wants.cover)}. Plants will add to it once they stand.`,
+      what: message`Little of the floor lies under cover.`,
+      because: message`${percent(share)} of it; ${wants.shy ? 'a species that keeps out of sight' : 'any species'} wants about ${percent(wants.cover)}. Plants will add to it once they stand.`,
       remedies: [
         {
-          label: say`Lay in a half round of cork`,
+          label: message`Lay in a half round of cork`,
           call: { edit: 'addPiece', change: { kind: 'cork-half' } },
         },
       ],
@@ -145,7 +145,7 @@ export const perches: Rule = ({ design, scape, animal }) => {
       piece.body.shape === 'rod'
         ? [
             {
-              label: say`Make ${piece.name.toLowerCase()} ${length(middle)} thick`,
+              label: message`Make ${piece.name.toLowerCase()} ${length(middle)} thick`,
               call: {
                 edit: 'setPiece',
                 change: { piece: piece.id, change: { body: { ...piece.body, diameter: middle } } },
@@ -156,7 +156,7 @@ export const perches: Rule = ({ design, scape, animal }) => {
     );
     if (bars.length === 0)
       remedies.push({
-        label: say`Span a branch from wall to wall`,
+        label: message`Span a branch from wall to wall`,
         call: { edit: 'addPerch', change: { diameter: middle } },
       });
     return [
@@ -165,8 +165,10 @@ export const perches: Rule = ({ design, scape, animal }) => {
         severity: 'look',
         place: PLACE,
         what:
-          bars.length === 0 ? say`There is nothing to perch on.` : say`No perch is as thick as it is sat on.`,
-        because: say`${capital(many(animal.english))} sit on branches ${length(low)} to ${length(high)} thick.`,
+          bars.length === 0
+            ? message`There is nothing to perch on.`
+            : message`No perch is as thick as it is sat on.`,
+        because: message`${capital(many(animal.english))} sit on branches ${length(low)} to ${length(high)} thick.`,
         remedies,
         basis: wants.basis,
       },
@@ -180,8 +182,8 @@ export const perches: Rule = ({ design, scape, animal }) => {
         code: 'perches-one-height',
         severity: 'note',
         place: PLACE,
-        what: say`All perches are at about one height.`,
-        because: say`They reach ${length(Math.max(...tops))} in an enclosure of ${length(height)}. At several heights an animal can choose how warm it sits.`,
+        what: message`All perches are at about one height.`,
+        because: message`They reach ${length(Math.max(...tops))} in an enclosure of ${length(height)}. At several heights an animal can choose how warm it sits.`,
         remedies: [],
         basis: 'practice',
       },
@@ -207,11 +209,11 @@ export const waysToLedges: Rule = ({ design, scape, ground }) => {
         code: 'ledge-out-of-reach',
         severity: 'look',
         place: { at: 'scape', piece: piece.id },
-        what: say`The animal has no way up to ${piece.name.toLowerCase()}.`,
-        because: say`It lies ${length(solid.bounds.z0 - placed.ground)} over the ground, and nothing that leads there comes within ${length(stepOf(scape.wants))} of it. Lean a branch against it.`,
+        what: message`The animal has no way up to ${piece.name.toLowerCase()}.`,
+        because: message`It lies ${length(solid.bounds.z0 - placed.ground)} over the ground, and nothing that leads there comes within ${length(stepOf(scape.wants))} of it. Lean a branch against it.`,
         remedies: [
           {
-            label: say`Lean a branch there`,
+            label: message`Lean a branch there`,
             call: {
               edit: 'leanOn',
               change: { piece: piece.id },
@@ -246,10 +248,10 @@ export const wayOutOfWater: Rule = ({ ground, scape }) => {
           code: 'way-out-of-water',
           severity: 'fine',
           place: { at: 'layer', layer: water.layer.id },
-          what: say`Whatever falls into the water can climb out.`,
+          what: message`Whatever falls into the water can climb out.`,
           because: out
-            ? say`${out.placed.piece.name} leads out of ${length(depth)} of water.`
-            : say`Its shore is level with it.`,
+            ? message`${out.placed.piece.name} leads out of ${length(depth)} of water.`
+            : message`Its shore is level with it.`,
           remedies: [],
           basis: 'computed',
         },
@@ -259,11 +261,11 @@ export const wayOutOfWater: Rule = ({ ground, scape }) => {
         code: 'no-way-out-of-water',
         severity: shore ? 'look' : 'severe',
         place: { at: 'layer', layer: water.layer.id },
-        what: say`Nothing leads out of the water.`,
-        because: say`It is ${length(depth)} deep and the ground beside it stands higher. What falls in, and every insect, swims until it drowns.`,
+        what: message`Nothing leads out of the water.`,
+        because: message`It is ${length(depth)} deep and the ground beside it stands higher. What falls in, and every insect, swims until it drowns.`,
         remedies: [
           {
-            label: say`Lay a piece of cork on it`,
+            label: message`Lay a piece of cork on it`,
             call: { edit: 'addPiece', change: { kind: 'cork-raft' } },
           },
         ],

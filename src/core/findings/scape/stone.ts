@@ -1,6 +1,6 @@
 import { many } from '../../catalogue';
-import { length, mass, say } from '../../units';
-import type { Finding, Rule } from '../finding';
+import { length, mass, message } from '../../units';
+import type { Finding, Rule } from '../../finding/finding';
 
 /** Lighter than this a stone hurts nobody that undermines it, kg (common practice). */
 const HEAVY = 0.5;
@@ -23,13 +23,13 @@ export const stoneOnSoil: Rule = ({ animal, scape }) =>
         code: 'stone-on-soil',
         severity: burrows ? 'severe' : 'look',
         place,
-        what: say`${piece.name} stands on soil that can be dug away.`,
+        what: message`${piece.name} stands on soil that can be dug away.`,
         because: animal
-          ? say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it; ${many(animal.english)} dig ${length(digs)} deep. On the floor of the enclosure it cannot sink on to an animal.`
-          : say`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it. On the floor of the enclosure it cannot sink on to an animal.`,
+          ? message`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it; ${many(animal.english)} dig ${length(digs)} deep. On the floor of the enclosure it cannot sink on to an animal.`
+          : message`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it. On the floor of the enclosure it cannot sink on to an animal.`,
         remedies: [
           {
-            label: say`Stand it on the floor of the enclosure`,
+            label: message`Stand it on the floor of the enclosure`,
             call: { edit: 'setSupport', change: { piece: piece.id, support: { on: 'floor' } } },
           },
         ],
@@ -45,11 +45,11 @@ export const stoneOnSoil: Rule = ({ animal, scape }) =>
         code: 'stack-loose',
         severity: 'look',
         place,
-        what: say`${piece.name} is tall for its foot and not fixed.`,
-        because: say`It stands ${length(stands)} over the ground on a foot of ${length(base)}. Glue its stones to one another, or make it broader.`,
+        what: message`${piece.name} is tall for its foot and not fixed.`,
+        because: message`It stands ${length(stands)} over the ground on a foot of ${length(base)}. Glue its stones to one another, or make it broader.`,
         remedies: [
           {
-            label: say`It will be glued`,
+            label: message`It will be glued`,
             call: { edit: 'setPiece', change: { piece: piece.id, change: { fixed: true } } },
           },
         ],
@@ -69,8 +69,8 @@ export const wood: Rule = ({ scape }) => {
     code: 'wood-in-water',
     severity: 'look',
     place: { at: 'scape', piece: it.placed.piece.id },
-    what: say`${it.placed.piece.name} stands in water and will rot there.`,
-    because: say`Wood that has not lain in water floats at first, colours the water and softens within a year or two. Roots sold soaked, or stone, stay.`,
+    what: message`${it.placed.piece.name} stands in water and will rot there.`,
+    because: message`Wood that has not lain in water floats at first, colours the water and softens within a year or two. Roots sold soaked, or stone, stay.`,
     remedies: [],
     basis: 'practice',
   }));
@@ -79,8 +79,8 @@ export const wood: Rule = ({ scape }) => {
       code: 'wood-moulds',
       severity: 'note',
       place: { at: 'scape' },
-      what: say`Fresh wood will mould for some weeks, and stop.`,
-      because: say`${fresh.length === 1 ? 'One piece' : `${fresh.length} pieces`} of it. Scrub and bake or boil what fits; springtails shorten the rest. Wait with the animal until it has passed.`,
+      what: message`Fresh wood will mould for some weeks, and stop.`,
+      because: message`${fresh.length === 1 ? 'One piece' : `${fresh.length} pieces`} of it. Scrub and bake or boil what fits; springtails shorten the rest. Wait with the animal until it has passed.`,
       remedies: [],
       basis: 'practice',
       routine: true,

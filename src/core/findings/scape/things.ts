@@ -1,8 +1,8 @@
 import { many } from '../../catalogue';
 import { ARM, reachTo } from '../../scape/reach';
 import { LIP } from '../../scape/pump';
-import { length, say, tank } from '../../units';
-import type { Finding, Rule } from '../finding';
+import { length, message, tank } from '../../units';
+import type { Finding, Rule } from '../../finding/finding';
 
 const PLACE = { at: 'scape' } as const;
 
@@ -19,9 +19,9 @@ export const thingsForgotten: Rule = (looked) => {
       code,
       severity: 'look',
       place: PLACE,
-      what: say`${what}`,
-      because: say`${because}`,
-      remedies: [{ label: say`${label}`, call: { edit: 'addPiece', change: { kind } } }],
+      what: message`${what}`,
+      because: message`${because}`,
+      remedies: [{ label: message`${label}`, call: { edit: 'addPiece', change: { kind } } }],
       basis: 'practice',
     });
   };
@@ -51,11 +51,11 @@ export const thingsForgotten: Rule = (looked) => {
         code: 'dish-too-small',
         severity: 'look',
         place: { at: 'scape', piece: piece.id },
-        what: say`${piece.name} is too small to soak in.`,
-        because: say`It is ${length(size)} across; ${animal ? many(animal.english) : 'the animal'} of ${length(wants.length)} want about ${length(wanted)}.`,
+        what: message`${piece.name} is too small to soak in.`,
+        because: message`It is ${length(size)} across; ${animal ? many(animal.english) : 'the animal'} of ${length(wants.length)} want about ${length(wanted)}.`,
         remedies: [
           {
-            label: say`Make it ${length(broad)} across`,
+            label: message`Make it ${length(broad)} across`,
             call: {
               edit: 'setPiece',
               change: { piece: piece.id, change: { body: { ...piece.body, width: broad } } },
@@ -114,11 +114,11 @@ export const reachable: Rule = ({ design, ground, scape }) => {
       code: 'out-of-hand',
       severity: 'look',
       place: { at: 'scape', piece: piece.id },
-      what: say`A hand hardly gets to ${piece.name.toLowerCase()}.`,
+      what: message`A hand hardly gets to ${piece.name.toLowerCase()}.`,
       because:
         distance === Infinity
-          ? say`Pieces stand in the way from every opening. It is cleaned every day or week: leave a way to it.`
-          : say`It lies ${length(distance)} from the nearest opening; an arm reaches ${length(ARM)}.`,
+          ? message`Pieces stand in the way from every opening. It is cleaned every day or week: leave a way to it.`
+          : message`It lies ${length(distance)} from the nearest opening; an arm reaches ${length(ARM)}.`,
       remedies: [],
       basis: 'memory',
     });
@@ -138,8 +138,8 @@ export const reachable: Rule = ({ design, ground, scape }) => {
       code: 'corner-out-of-hand',
       severity: 'note',
       place: { at: 'enclosure' },
-      what: say`An arm does not reach the ${far.map(([name]) => name).join(' and ')} corner.`,
-      because: say`From the nearest opening it is more than ${length(ARM)}. Plan for tongs, a second door, or ground there that needs no care.`,
+      what: message`An arm does not reach the ${far.map(([name]) => name).join(' and ')} corner.`,
+      because: message`From the nearest opening it is more than ${length(ARM)}. Plan for tongs, a second door, or ground there that needs no care.`,
       remedies: [],
       basis: 'memory',
     });
@@ -166,12 +166,12 @@ export const pumps: Rule = ({ design, scape }) => {
         place,
         what:
           working.flow <= 0
-            ? say`The pump does not lift water to the top of ${piece.name.toLowerCase()}.`
-            : say`Little water comes over ${piece.name.toLowerCase()}.`,
-        because: say`It has ${length(lift)} to lift and gives ${tank(working.flow * 3600)} an hour there; a lip of ${length(wide)} is wetted by ${tank(wanted * 3600)}. A stronger pump, a wider hose, or a lower fall.`,
+            ? message`The pump does not lift water to the top of ${piece.name.toLowerCase()}.`
+            : message`Little water comes over ${piece.name.toLowerCase()}.`,
+        because: message`It has ${length(lift)} to lift and gives ${tank(working.flow * 3600)} an hour there; a lip of ${length(wide)} is wetted by ${tank(wanted * 3600)}. A stronger pump, a wider hose, or a lower fall.`,
         remedies: [
           {
-            label: say`Take a hose of ${length(piece.pump.hose.diameter + 0.004)}`,
+            label: message`Take a hose of ${length(piece.pump.hose.diameter + 0.004)}`,
             call: {
               edit: 'setPiece',
               change: {
@@ -194,11 +194,11 @@ export const pumps: Rule = ({ design, scape }) => {
         code: 'intake-open',
         severity: 'severe',
         place,
-        what: say`The intake of ${piece.name.toLowerCase()} is open.`,
-        because: say`Small animals are drawn on to it and drown. Sponge or stones in front of it.`,
+        what: message`The intake of ${piece.name.toLowerCase()} is open.`,
+        because: message`Small animals are drawn on to it and drown. Sponge or stones in front of it.`,
         remedies: [
           {
-            label: say`It will be guarded`,
+            label: message`It will be guarded`,
             call: {
               edit: 'setPiece',
               change: { piece: piece.id, change: { pump: { ...piece.pump, guarded: true } } },
@@ -213,8 +213,8 @@ export const pumps: Rule = ({ design, scape }) => {
         code: 'pump-dry',
         severity: 'look',
         place,
-        what: say`The pump of ${piece.name.toLowerCase()} has no water to stand in.`,
-        because: say`${length(design.ground.waterDepth)} are kept in the enclosure; a pump wants ${length(0.025)} over it and must never run dry.`,
+        what: message`The pump of ${piece.name.toLowerCase()} has no water to stand in.`,
+        because: message`${length(design.ground.waterDepth)} are kept in the enclosure; a pump wants ${length(0.025)} over it and must never run dry.`,
         remedies: [],
         basis: 'practice',
       });
@@ -232,11 +232,11 @@ export const planters: Rule = ({ scape }) =>
             code: 'planter-closed',
             severity: 'look',
             place: { at: 'scape', piece: piece.id },
-            what: say`Water cannot leave ${piece.name.toLowerCase()}.`,
-            because: say`Roots stand in it and rot. Three or four holes in its base, with gauze over them.`,
+            what: message`Water cannot leave ${piece.name.toLowerCase()}.`,
+            because: message`Roots stand in it and rot. Three or four holes in its base, with gauze over them.`,
             remedies: [
               {
-                label: say`It will be drilled`,
+                label: message`It will be drilled`,
                 call: { edit: 'setPiece', change: { piece: piece.id, change: { drained: true } } },
               },
             ],
@@ -259,9 +259,9 @@ export const waterTrial: Rule = ({ design, scape }) => {
       place: PLACE,
       what:
         before === null
-          ? say`Let the water run for a day before any soil goes in.`
-          : say`Let the water run again now that the soil is in.`,
-      because: say`Look which walls get wet, where it drips, whether the level falls. Leaks are found then, or under everything.`,
+          ? message`Let the water run for a day before any soil goes in.`
+          : message`Let the water run again now that the soil is in.`,
+      because: message`Look which walls get wet, where it drips, whether the level falls. Leaks are found then, or under everything.`,
       remedies: [],
       basis: 'practice',
       routine: true,
@@ -281,11 +281,11 @@ export const cables: Rule = ({ design, scape }) => {
       code: 'no-cable-slot',
       severity: 'look',
       place: PLACE,
-      what: say`${wired.length === 1 ? 'A cable has' : `${wired.length} cables have`} no way out of the enclosure.`,
-      because: say`A slot is bored before anything goes in, high up, with a grommet: a cable pinched under glass or door is a fire. What lives there must not fit through.`,
+      what: message`${wired.length === 1 ? 'A cable has' : `${wired.length} cables have`} no way out of the enclosure.`,
+      because: message`A slot is bored before anything goes in, high up, with a grommet: a cable pinched under glass or door is a fire. What lives there must not fit through.`,
       remedies: [
         {
-          label: say`A slot high in the back wall`,
+          label: message`A slot high in the back wall`,
           call: {
             edit: 'setEnclosure',
             change: {

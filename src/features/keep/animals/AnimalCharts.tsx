@@ -6,9 +6,9 @@ import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
 import type { Entry } from '@/core/log';
 import type { AnimalRecord } from '@/core/records';
-import { Chart, type Inks } from '@/ui/Chart';
+import { Chart, type Inks, tick } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
-import { readingWords } from '@/ui/readingWords';
+import { onAxis, readingWords } from '@/ui/readingWords';
 
 interface Props {
   readonly animal: AnimalRecord;
@@ -20,13 +20,18 @@ const axes = (inks: Inks) => {
   return {
     grid: { left: 40, right: 12, top: 12, bottom: 24 },
     xAxis: { type: 'time', axisLabel: label, axisLine: { lineStyle: { color: inks.rule } } },
-    yAxis: { type: 'value', axisLabel: label, splitLine: { lineStyle: { color: inks.rule } } },
+    yAxis: {
+      type: 'value',
+      axisLabel: { ...label, formatter: tick },
+      splitLine: { lineStyle: { color: inks.rule } },
+    },
   };
 };
 
 /** Its weight over time, with sheds and moves marked. */
 export function WeightChart({ animal, log }: Props) {
-  const { write } = useReader();
+  const reader = useReader();
+  const axis = useMemo(() => onAxis('mass', { prefs: reader.prefs }), [reader.prefs]);
   const weights = useMemo(
     () => log.filter((it) => it.animal === animal.id && it.kind === 'weight' && it.values.mass !== null),
     [log, animal.id],
@@ -45,7 +50,7 @@ export function WeightChart({ animal, log }: Props) {
         series: [
           {
             type: 'line',
-            data: weights.map((it) => [it.at, Number(((it.values.mass ?? 0) * 1000).toFixed(2))]),
+            data: weights.map((it) => [it.at, Number(axis.value(it.values.mass ?? 0).toFixed(2))]),
             symbolSize: 6,
             lineStyle: { color: inks.moss, width: 2 },
             itemStyle: { color: inks.moss },
@@ -59,7 +64,7 @@ export function WeightChart({ animal, log }: Props) {
         ],
       };
     },
-    [weights, sheds],
+    [weights, sheds, axis],
   );
   const change =
     first && last && first !== last
@@ -68,12 +73,12 @@ export function WeightChart({ animal, log }: Props) {
   return (
     <Box component="section" aria-label="Weight">
       <Typography variant="body2" component="h3" sx={{ fontWeight: 600 }}>
-        Weight, g
+        Weight, {axis.unit}
         <Box component="span" sx={{ fontWeight: 400, color: 'earth.quiet' }}>
           {' '}
           {last
-            ? `${readingWords(last.values.mass ?? 0, 'mass', { write })} last${change === null ? '' : `, ${change >= 0 ? '+' : '−'}${Math.abs(100 * change).toFixed(0)} % since ${new Date(first?.at ?? 0).toLocaleDateString()}`}`
-            : 'not weighed yet: “weighed 42 g” above, or write by its fields'}
+            ? `${readingWords(last.values.mass ?? 0, 'mass', reader)} last${change === null ? '' : `, ${change >= 0 ? '+' : '−'}${Math.round(Math.abs(100 * change))} % since ${new Date(first?.at ?? 0).toLocaleDateString()}`}`
+            : `not weighed yet: “weighed ${axis.unit === 'oz' ? '1.5 oz' : '42 g'}” above, or write by its fields`}
           {sheds.length > 0 ? '; dotted, sheds' : ''}
         </Box>
       </Typography>

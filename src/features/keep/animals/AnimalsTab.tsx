@@ -29,7 +29,7 @@ export function AnimalsTab() {
   const animals = useAnimals();
   const log = useLog(design.id, LOOK_BACK);
   const book = useRecordBook();
-  const { write } = useReader();
+  const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
   const [today] = useState(() => localToday(new Date()));
   if (!animals || !log) return <Message title="Fetching the animals" role="status" />;
@@ -66,7 +66,7 @@ export function AnimalsTab() {
       .at(-1);
     return last?.values.mass === null || last === undefined
       ? '–'
-      : readingWords(last.values.mass ?? 0, 'mass', { write });
+      : readingWords(last.values.mass ?? 0, 'mass', reader);
   };
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>

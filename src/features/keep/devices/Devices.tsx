@@ -82,7 +82,7 @@ export function Devices() {
       const since = Date.now() - hours * 3_600_000;
       await setFaults(design.id, fault === 'none' ? [] : [{ kind: fault, probe: 'warm', hours }]);
       const own = (await listSeries(db, design.id)).filter((it) => it.source?.startsWith('hub/'));
-      // What the stand-ins read since is reckoned anew, as if it had happened then.
+      // What the stand-ins read since is calculated anew, as if it had happened then.
       await forgetSince(
         db,
         own.map((it) => it.id),

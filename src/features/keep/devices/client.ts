@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { writeSingle, readingsIn, readSenml, type NamedReading } from '@/files';
 import { toSteps, trackOf, type MeasuringPlace } from '@/core/readings';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import type { OwnRows } from '@/catalogue';
 import type { SourceTrack } from '@/store';
 
@@ -32,7 +32,7 @@ async function readings(path: string): Promise<readonly NamedReading[]> {
   return readingsIn(found.value);
 }
 
-/** Puts a box on the bench of the stand-ins: they then read that box as it is reckoned. */
+/** Puts a box on the bench of the stand-ins: they then read that box as it is calculated. */
 export function placeBox(design: Design, own: OwnRows): Promise<Response> {
   told.delete(design.id);
   return ask(`${design.id}?zone=${-new Date().getTimezoneOffset()}`, {

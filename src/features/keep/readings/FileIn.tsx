@@ -14,13 +14,15 @@ import {
   encodingOf,
   Match,
   momentWords,
+  PACK_FORMATS,
+  packFormatOf,
+  READING_FILES,
   readHead,
-  readingsIn,
-  readSenml,
   reportWords,
   signatureOf,
   UNITS_OF,
   type Encoding,
+  type PackFormat,
   type TableHead,
 } from '@/files';
 import { storageTrouble, useReadingsBook, useStore, type ReadingsBatch } from '@/store';
@@ -33,8 +35,6 @@ import { PLACE_WORD, QUANTITY_WORD } from '@/ui/readingWords';
 
 /** Enough of a file to see what is in it. */
 const HEAD = 256 * 1024;
-/** A pack of SenML is read whole. */
-const MOST_SENML = 60 * 1024 * 1024;
 
 type Column = Match['columns'][number];
 const KINDS = QUANTITIES.flatMap((quantity) => UNITS_OF[quantity].map((unit) => ({ quantity, unit })));
@@ -77,8 +77,9 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     setOpen(null);
     const encoding = encodingOf(new Uint8Array(await file.slice(0, 4096).arrayBuffer()));
     const begin = decodeText(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()), encoding);
-    if (/^\s*\uFEFF?\s*\[/.test(begin)) {
-      await takeSenml(file);
+    const format = packFormatOf(begin);
+    if (format) {
+      await takePack(file, encoding, format);
       return;
     }
     // The last line of a cut is not whole.
@@ -97,27 +98,29 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
       asBefore: before.success,
     });
   };
-  const takeSenml = async (file: File): Promise<void> => {
-    if (file.size > MOST_SENML) {
-      setError(`${file.name}: larger than 60 MB. Export a shorter stretch, or as CSV.`);
+  /** A file that says itself what it holds is read whole. */
+  const takePack = async (file: File, encoding: Encoding, format: PackFormat): Promise<void> => {
+    if (file.size > format.most) {
+      setError(`${file.name}: larger than ${format.most / 1024 ** 2} MB. ${format.larger}.`);
       return;
     }
-    const found = readSenml(await file.text(), Date.now() / 1000);
+    const text = decodeText(new Uint8Array(await file.arrayBuffer()), encoding);
+    const found = format.read(text, Date.now() / 1000);
     if (!found.ok) {
       setError(`${file.name}, ${found.place}: ${found.message}.`);
       return;
     }
-    const readings = readingsIn(found.value);
+    const { readings, records } = found.value;
     if (readings.length === 0) {
       setError(
-        `${file.name}: none of its ${found.value.length} records is a reading of an enclosure. Units such as Cel, %RH and kg are understood.`,
+        `${file.name}: none of its ${records} records is a reading of an enclosure. ${format.understands}.`,
       );
       return;
     }
     try {
       written(
         await book.addFromSource(design, sourceTracks(readings)),
-        `${file.name}: ${readings.length} readings of ${found.value.length} records.`,
+        `${file.name}: ${readings.length} readings of ${records} records.`,
       );
     } catch (cause) {
       setError(`Nothing of it was kept: ${storageTrouble(cause)}.`);
@@ -150,7 +153,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
         <input
           ref={input}
           type="file"
-          accept=".csv,.txt,.tsv,.json,.senml"
+          accept={READING_FILES}
           aria-label="File of a sensor"
           hidden
           onChange={(event) => {
@@ -163,7 +166,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
           Read a file in
         </Button>
         <Typography component="span" variant="body2" sx={{ color: 'earth.quiet', ml: 1.25 }}>
-          CSV of any logger, or SenML
+          CSV of any logger, or {PACK_FORMATS.map((it) => it.name).join(', ')}
         </Typography>
       </Box>
       {error && (

@@ -15,7 +15,7 @@ import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
 import { BoxMap } from '../BoxMap';
 import { DetailCard } from '../DetailCard';
-import { useReckoned } from './useReckoned';
+import { useCalculated } from './useCalculated';
 import { checkTyped, onAxis, PLACE_WORD, readingWords } from '@/ui/readingWords';
 
 const PLACE_OPTIONS = PLACES.map((value) => ({ value, name: PLACE_WORD[value] }));
@@ -23,7 +23,7 @@ const PLACE_OPTIONS = PLACES.map((value) => ({ value, name: PLACE_WORD[value] })
 /** What a point alarms by until bounds of one's own are set: the animal's. */
 const NO_BOUNDS = { on: true, low: null, high: null };
 
-/** One measuring point: what it is, where it sits, what the reckoning says for there, when it alarms. */
+/** One measuring point: what it is, where it sits, what the forecast says for there, when it alarms. */
 export function PointCard({ point, onClose }: { readonly point: Series; readonly onClose: () => void }) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
@@ -35,7 +35,7 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
   const asked = [true, false].map((day) =>
     bandAt(animal, point.place, point.quantity, day, keepsMoist(design)),
   );
-  const reckoned = useReckoned({ ...point, at: spot });
+  const calculated = useCalculated({ ...point, at: spot });
   // A place that is dragged is kept once it rests.
   useEffect(() => {
     if (spot === point.at) return;
@@ -49,13 +49,13 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
       key={`${side} ${alarm[side] ?? ''}`}
       label={`${words}${axis.unit === '' ? '' : `, ${axis.unit}`}`}
       optional
-      value={alarm[side] === null ? '' : String(Number(axis.value(alarm[side]).toFixed(2)))}
-      check={(text) => checkTyped(text, point.quantity, axis)}
+      value={alarm[side] === null ? '' : reader.plain(axis.value(alarm[side]), 2)}
+      check={(text) => checkTyped(text, point.quantity, axis, reader)}
       onCommit={(text) =>
         change((here) => ({
           alarm: {
             ...(here.alarm ?? NO_BOUNDS),
-            [side]: text === '' ? null : axis.si(Number(text.replace(',', '.'))),
+            [side]: text === '' ? null : axis.si(reader.parse(text) ?? Number.NaN),
           },
         }))
       }
@@ -133,7 +133,7 @@ export function PointCard({ point, onClose }: { readonly point: Series; readonly
                 Set where it sits in the drawing, and it is compared with the forecast.
               </Box>
             ) : (
-              reckoned
+              calculated
             )}
           </Typography>
         </Box>
@@ -163,7 +163,7 @@ function HandReading({ point }: { readonly point: Series }) {
   const axis = onAxis(point.quantity, reader);
   const [round, setRound] = useState(0);
   const write = async (text: string): Promise<void> => {
-    const steps = toSteps(axis.si(Number(text.replace(',', '.'))), point.quantity);
+    const steps = toSteps(axis.si(reader.parse(text) ?? Number.NaN), point.quantity);
     try {
       const batch = await book.add([{ series: point, track: trackOf([Date.now()], [steps]) }]);
       undoable('Written.', () => book.takeOut(batch));
@@ -178,7 +178,7 @@ function HandReading({ point }: { readonly point: Series }) {
         key={round}
         label={`Read now by hand${axis.unit === '' ? '' : `, ${axis.unit}`}`}
         value=""
-        check={(text) => checkTyped(text, point.quantity, axis)}
+        check={(text) => checkTyped(text, point.quantity, axis, reader)}
         onCommit={(text) => void write(text)}
         sx={{ width: 210 }}
       />

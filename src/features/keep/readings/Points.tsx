@@ -76,7 +76,7 @@ export function Points({ series, picked, onPick }: Props) {
                 </td>
                 <td style={{ whiteSpace: 'normal' }}>
                   {track && last !== undefined
-                    ? (amiss(it, track, last) ?? (
+                    ? (problem(it, track, last) ?? (
                         <Box component="span" sx={{ color: 'earth.quiet' }}>
                           nothing
                         </Box>
@@ -92,7 +92,7 @@ export function Points({ series, picked, onPick }: Props) {
   );
 
   /** What stands out in the last two days that were read. */
-  function amiss(it: Series, track: Track, last: number): string | null {
+  function problem(it: Series, track: Track, last: number): string | null {
     const recent = { at: track.at, steps: track.steps };
     const odd = oddities(recent, it.quantity, last).filter((own) => own.to > last - 2 * DAY);
     const [first] = odd;

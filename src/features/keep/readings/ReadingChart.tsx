@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback } from 'react';
 import type { Animal } from '@/core/catalogue';
-import type { Climate } from '@/core/design';
+import type { Climate } from '@/core/document';
 import type { Entry } from '@/core/log';
 import { bandAt, DAY, type Band, type ReadQuantity, type Series } from '@/core/readings';
 import { useCurves } from '@/store';
@@ -58,7 +58,7 @@ export function ReadingChart({
   const { unit } = onAxis(quantity, reader);
   const place = shown[0]?.place;
   const width = span.to - span.from;
-  const prefs = reader.prefs;
+  const { prefs, num } = reader;
   const option = useCallback(
     (inks: Inks): EChartsCoreOption => {
       const axis = onAxis(quantity, { prefs });
@@ -114,7 +114,7 @@ export function ReadingChart({
           borderColor: inks.rule,
           textStyle: { color: inks.ink, fontFamily: inks.font, fontSize: 12 },
           valueFormatter: (it: unknown) =>
-            typeof it === 'number' ? `${it.toFixed(1)} ${axis.unit}`.trim() : '–',
+            typeof it === 'number' ? `${num(it, 1)} ${axis.unit}`.trim() : '–',
         },
         series: [
           {
@@ -149,7 +149,7 @@ export function ReadingChart({
         ],
       };
     },
-    [curves, quantity, place, animal, has, climate, events, span, whole, width, prefs],
+    [curves, quantity, place, animal, has, climate, events, span, whole, width, prefs, num],
   );
   const move = (by: number): void => onWindow({ from: span.from + by * width, to: span.to + by * width });
   const kinds = [...new Set(eventsShown(events, span).map((it) => KIND_WORD[it.kind].toLowerCase()))];

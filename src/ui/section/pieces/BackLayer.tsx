@@ -1,7 +1,8 @@
 'use client';
 
 import { memo } from 'react';
-import type { Back, BackResult } from '@/core/scape';
+import type { Back } from '@/core/pieces';
+import type { BackResult } from '@/core/scape';
 import { flat, type Projection } from './projection';
 
 type Look = NonNullable<BackResult['kind']>['look'];

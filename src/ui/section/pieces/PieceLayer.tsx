@@ -2,10 +2,11 @@
 
 import { memo } from 'react';
 import type { Assessment } from '@/core/assess';
-import type { Design } from '@/core/design';
+import type { Design } from '@/core/document';
 import { heightAt, within } from '@/core/ground';
-import type { PieceResult, Vec } from '@/core/scape';
-import { Grasp, type PieceTools } from './Grasp';
+import type { PieceResult } from '@/core/scape';
+import type { Vec } from '@/core/pieces';
+import { ResizeHandles, type PieceTools } from './ResizeHandles';
 import { PieceShape } from './PieceShape';
 import { nearness, type Projection } from './projection';
 
@@ -90,10 +91,10 @@ const Item = memo(
           </clipPath>
         )}
         {tools ? (
-          <Grasp {...{ result, tools, chosen, projection }} size={{ width, height }}>
+          <ResizeHandles {...{ result, tools, chosen, projection }} size={{ width, height }}>
             {url && chosen && <g opacity={0.35}>{shape}</g>}
             <g clipPath={url}>{shape}</g>
-          </Grasp>
+          </ResizeHandles>
         ) : (
           <g clipPath={url} pointerEvents="none" aria-hidden={plain || undefined}>
             {shape}

@@ -2,8 +2,8 @@
 
 import { memo } from 'react';
 import type { PieceKind } from '@/core/catalogue';
-import type { Piece } from '@/core/design';
-import type { Solid, Vec } from '@/core/scape';
+import type { Piece } from '@/core/document';
+import type { Solid, Vec } from '@/core/pieces';
 import { flat, hull, polygon, soft, streamOf, type Projection } from './projection';
 
 type Look = PieceKind['look'];

@@ -4,11 +4,13 @@ import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '@/core/assess';
-import { applyEdit, proposeDesign, type Design, type EditCall } from '@/core/design';
+import { applyEdit, type EditCall } from '@/core/edits';
+import { proposeDesign } from '@/core/propose';
+import { type Design } from '@/core/document';
 import { draw } from '../../testing/render';
 import { Plan } from '../Plan';
 import { Section } from '../Section';
-import type { PieceTools } from './Grasp';
+import type { PieceTools } from './ResizeHandles';
 import { flat, hull, moved, nearness, polygon, soft, streamOf } from './projection';
 
 const design = (animal: string, ...calls: EditCall[]): Design =>

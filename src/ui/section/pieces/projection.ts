@@ -1,4 +1,4 @@
-import type { Vec } from '@/core/scape';
+import type { Vec } from '@/core/pieces';
 
 type PieceView = 'front' | 'side' | 'plan';
 

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { id } from '../fields';
+
+/** When care is due: on days of the calendar, or so many days after it was last done. */
+export const When = z.discriminatedUnion('by', [
+  z.strictObject({
+    by: z.literal('calendar'),
+    /** Recurrence rule of RFC 5545 without its start, such as FREQ=WEEKLY;BYDAY=MO,TH. */
+    rrule: z
+      .string()
+      .max(200)
+      .regex(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)(;[A-Z]+=[A-Z0-9,+-]+)*$/, 'not a rule such as FREQ=DAILY'),
+  }),
+  z.strictObject({ by: z.literal('since'), days: z.number().int().min(1).max(3650) }),
+]);
+export type When = z.infer<typeof When>;
+
+/** What its keeper changed of the care that follows from design and animal, and what he added. */
+export const Care = z.strictObject({
+  changes: z
+    .array(
+      z.strictObject({
+        /** Id of a rule. */
+        rule: id,
+        /** null: as it follows. */
+        when: When.nullable(),
+        paused: z.boolean(),
+        /** Why it was changed or paused. */
+        reason: z.string().max(400),
+      }),
+    )
+    .max(200),
+  own: z
+    .array(
+      z.strictObject({
+        id,
+        what: z.string().min(1).max(120),
+        why: z.string().max(400),
+        when: When,
+        sitter: z.boolean(),
+      }),
+    )
+    .max(100),
+});
+export type Care = z.infer<typeof Care>;
+
+export const BARE_CARE: Care = { changes: [], own: [] };

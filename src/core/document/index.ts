@@ -1,0 +1,3 @@
+export * from './schema';
+export * from './seasonal';
+export * from './migrate';

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { id } from '../fields';
+
+/** What was planned and what really happened, step by step; steps themselves follow from the design. */
+export const Plan = z.strictObject({
+  /** Day work begins; null: today. */
+  start: z.iso.date().nullable(),
+  marks: z
+    .array(
+      z.strictObject({
+        /** Id of a step. */
+        step: id,
+        /** Day it was done, its wait over. */
+        done: z.iso.date().nullable(),
+        /** Not begun before that day. */
+        notBefore: z.iso.date().nullable(),
+        note: z.string().max(2000),
+        /** What was read at its points of measuring, as it was written down. */
+        read: z.array(z.strictObject({ what: z.string().max(200), value: z.string().max(80) })).max(40),
+      }),
+    )
+    .max(300),
+});
+export type PlanMark = z.infer<typeof Plan>['marks'][number];
+
+export const BARE_PLAN = { start: null, marks: [], standing: null };

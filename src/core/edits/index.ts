@@ -1,0 +1,4 @@
+export * from './edits';
+export * from './regionShapes';
+export * from './coverEdit';
+export { mixOfRecipe } from './mixOfRecipe';

@@ -1,0 +1,256 @@
+import { findAnimal, findBackgroundKind, findPieceKind } from '../catalogue';
+import { arrange } from '../scape/arrange';
+import { belongs, freePlace, placedSolid, settled, stretched, supportFor } from '../scape/settle';
+import type { Background, Cutout, Design, Piece, Scape } from '../document/schema';
+import { type Edit, clamp, nextId } from './shared';
+
+const inScape = (design: Design, change: Partial<Scape>): Design => ({
+  ...design,
+  scape: { ...design.scape, ...change },
+});
+
+const inPiece = (design: Design, id: string, change: (piece: Piece) => Piece): Design => {
+  const pieces = design.scape.pieces.map((piece) => (piece.id === id ? change(piece) : piece));
+  return pieces.every((piece, index) => piece === design.scape.pieces[index])
+    ? design
+    : inScape(design, { pieces });
+};
+
+const inBackground = (design: Design, id: string, change: (it: Background) => Background): Design =>
+  inScape(design, {
+    backgrounds: design.scape.backgrounds.map((it) => (it.id === id ? change(it) : it)),
+  });
+
+/** Puts a piece of a kind into the box: where it is in nobody's way, near the middle or where it was asked for. */
+export const addPiece: Edit<{ kind: string; at?: { x: number; y: number } }> = (
+  design,
+  { kind, at },
+  catalogue,
+) => {
+  const row = findPieceKind(catalogue, kind);
+  if (!row || design.scape.pieces.length >= 200) return design;
+  const { pieces } = design.scape;
+  const alike = pieces.filter((it) => it.kind === kind).length;
+  const { width, depth } = design.enclosure;
+  const piece: Piece = {
+    id: nextId('piece', pieces),
+    name: alike > 0 ? `${row.name} ${alike + 1}` : row.name,
+    kind,
+    at: at ?? { x: width / 2, y: depth / 2 },
+    body: row.body,
+    support: row.support,
+    fixed: row.support.on === 'wall',
+    entrance: row.entrance?.value ?? null,
+    moist: row.moist ?? false,
+    basking: false,
+    drained: true,
+    mass: null,
+    pump: row.pump ?? null,
+  };
+  const target =
+    piece.support.on === 'wall' && !at
+      ? {
+          back: { x: width / 2, y: depth },
+          front: { x: width / 2, y: 0 },
+          left: { x: 0, y: depth / 2 },
+          right: { x: width, y: depth / 2 },
+        }[piece.support.wall]
+      : piece.at;
+  return inScape(design, { pieces: [...pieces, freePlace(design, piece, target, belongs(row))] });
+};
+
+/** A branch of a thickness from wall to wall, half-way up the free height. */
+export const addPerch: Edit<{ diameter: number }> = (design, { diameter }, catalogue) => {
+  const { width, depth, height } = design.enclosure;
+  const added = addPiece(design, { kind: 'branch', at: { x: width / 2, y: depth / 2 } }, catalogue);
+  const made = added.scape.pieces.at(-1);
+  if (!made || added === design) return design;
+  return inPiece(added, made.id, (piece) => ({
+    ...piece,
+    at: { x: diameter / 2, y: depth * 0.45 },
+    body: { shape: 'rod', run: { x: width - diameter, y: 0 }, rise: 0, diameter, wall: null },
+    support: { on: 'wall', wall: 'left', height: Math.round(height * 60) / 100 },
+    fixed: true,
+  }));
+};
+
+/** A branch from the ground up against a piece that is hard to get to, as flat as the box lets it. */
+export const leanOn: Edit<{ piece: string }> = (design, { piece: id }, catalogue) => {
+  const goal = design.scape.pieces.find((it) => it.id === id);
+  const solid = goal && placedSolid(design, goal);
+  if (!goal || !solid) return design;
+  const { width, depth } = design.enclosure;
+  const { bounds } = solid;
+  // From the corner that is farthest: as flat as it can be.
+  const nearest = (from: { x: number; y: number }) => ({
+    x: clamp(from.x, bounds.x0, bounds.x1),
+    y: clamp(from.y, bounds.y0, bounds.y1),
+  });
+  const far = ({ x, y }: { x: number; y: number }): number => {
+    const to = nearest({ x, y });
+    return Math.hypot(to.x - x, to.y - y);
+  };
+  const [foot] = [0.04, width - 0.04]
+    .flatMap((x) => [0.04, depth - 0.04].map((y) => ({ x, y })))
+    .sort((one, two) => far(two) - far(one));
+  if (!foot) return design;
+  const added = addPiece(design, { kind: 'branch', at: foot }, catalogue);
+  const made = added.scape.pieces.at(-1);
+  if (!made || added === design) return design;
+  const edge = nearest(foot);
+  const leaned = inPiece(added, made.id, (piece) => ({
+    ...piece,
+    at: foot,
+    body: {
+      shape: 'rod',
+      run: { x: edge.x - foot.x, y: edge.y - foot.y },
+      rise: 0.05,
+      diameter: 0.02,
+      wall: null,
+    },
+    support: { on: 'ground', sunk: 0.01 },
+    fixed: true,
+  }));
+  return stretchPiece(
+    leaned,
+    { piece: made.id, end: 'head', to: { ...edge, z: (bounds.z0 + bounds.z1) / 2 } },
+    catalogue,
+  );
+};
+
+/** Changes a piece by its fields; it stays within the walls. */
+export const setPiece: Edit<{
+  piece: string;
+  change: Partial<Omit<Piece, 'id' | 'at' | 'support'>>;
+}> = (design, { piece: id, change }) =>
+  inPiece(design, id, (piece) => {
+    const next = { ...piece, ...change, name: change.name?.trim().slice(0, 80) || piece.name };
+    return change.body ? settled(design, next, next.at) : next;
+  });
+
+/** Stands a piece on something else, where it is. */
+export const setSupport: Edit<{ piece: string; support: Piece['support'] }> = (
+  design,
+  { piece: id, support },
+) => inPiece(design, id, (piece) => ({ ...piece, support }));
+
+/** Has something else bear a piece: as near as can be to where it stands now. */
+export const standOn: Edit<{ piece: string; on: Piece['support']['on'] }> = (design, { piece: id, on }) =>
+  inPiece(design, id, (piece) => ({ ...piece, support: supportFor(design, piece, on) }));
+
+/** Puts a piece somewhere; it comes to rest on what is there (see `settled`). */
+export const movePiece: Edit<{ piece: string; to: { x: number; y: number; z?: number } }> = (
+  design,
+  { piece: id, to },
+) => inPiece(design, id, (piece) => settled(design, piece, to));
+
+/** Takes a long piece by one end. */
+export const stretchPiece: Edit<{
+  piece: string;
+  end: 'foot' | 'head';
+  to: { x: number; y: number; z: number };
+}> = (design, { piece: id, end, to }) => inPiece(design, id, (piece) => stretched(design, piece, end, to));
+
+/** What stood on a piece that is taken out comes down on to what lies below. */
+export const removePiece: Edit<{ piece: string }> = (design, { piece: id }) => {
+  const left = inScape(design, { pieces: design.scape.pieces.filter((it) => it.id !== id) });
+  return left.scape.pieces
+    .filter(({ support }) => support.on === 'piece' && support.piece === id)
+    .reduce(
+      (sum, { id: own }) =>
+        inPiece(sum, own, (it) => settled(sum, { ...it, support: { on: 'ground', sunk: 0 } }, it.at)),
+      left,
+    );
+};
+
+export const copyPiece: Edit<{ piece: string }> = (design, { piece: id }) => {
+  const { pieces } = design.scape;
+  const from = pieces.find((it) => it.id === id);
+  if (!from || pieces.length >= 200) return design;
+  const copy = { ...from, id: nextId('piece', pieces), name: `${from.name} 2`.slice(0, 80) };
+  return inScape(design, { pieces: [...pieces, freePlace(design, copy, from.at, 'anywhere')] });
+};
+
+/** A background of a kind on a wall; one that is there on that wall gives way. */
+export const addBackground: Edit<{ wall: Background['wall']; kind: string }> = (
+  design,
+  { wall, kind },
+  catalogue,
+) => {
+  const row = findBackgroundKind(catalogue, kind);
+  if (!row) return design;
+  const { backgrounds } = design.scape;
+  const { low, high } = row.thickness.value;
+  const made: Background = {
+    id: nextId('background', backgrounds),
+    wall,
+    kind,
+    bottom: 0,
+    top: null,
+    thickness: Math.round(((low + high) / 2) * 1000) / 1000,
+    gap: 0,
+    clearance: row.liftsOut ? 0.002 : 0,
+    finish: row.finishes[0] ?? 'bare',
+    coats: 4,
+    cutouts: [],
+    finished: null,
+  };
+  return inScape(design, { backgrounds: [...backgrounds.filter((it) => it.wall !== wall), made] });
+};
+
+export const setBackground: Edit<{
+  background: string;
+  change: Partial<Omit<Background, 'id' | 'wall'>>;
+}> = (design, { background: id, change }, catalogue) =>
+  inBackground(design, id, (it) => {
+    const next = { ...it, ...change };
+    const finishes = findBackgroundKind(catalogue, next.kind)?.finishes ?? [next.finish];
+    const { width, depth, height } = design.enclosure;
+    const thickest = (next.wall === 'back' ? depth : width) / 2;
+    return {
+      ...next,
+      finish: finishes.includes(next.finish) ? next.finish : (finishes[0] ?? 'bare'),
+      thickness: clamp(next.thickness, 0.001, thickest),
+      gap: clamp(next.gap, 0, thickest),
+      clearance: clamp(next.clearance, 0, 0.05),
+      coats: clamp(Math.round(next.coats), 1, 8),
+      bottom: clamp(next.bottom, 0, Math.max(0, height - 0.02)),
+      top: next.top === null || next.top >= height ? null : Math.max(next.top, next.bottom + 0.02),
+    };
+  });
+
+export const removeBackground: Edit<{ background: string }> = (design, { background: id }) =>
+  inScape(design, { backgrounds: design.scape.backgrounds.filter((it) => it.id !== id) });
+
+export const addCutout: Edit<{ background: string; use: Cutout['use'] }> = (design, { background, use }) =>
+  inBackground(design, background, (it) =>
+    it.cutouts.length >= 20
+      ? it
+      : {
+          ...it,
+          cutouts: [
+            ...it.cutouts,
+            {
+              id: nextId('cutout', it.cutouts),
+              use,
+              shape: use === 'filter' || use === 'planter' ? 'square' : 'round',
+              across: 0.05,
+              up: 0.05,
+              width: 0.03,
+              height: 0.03,
+            },
+          ],
+        },
+  );
+
+/** What holds for the box as a whole: the warm side, the room above it, the trial with water. */
+export const setScape: Edit<Partial<Pick<Scape, 'warm' | 'above' | 'trial'>>> = (design, change) =>
+  inScape(design, change);
+
+/** Lays everything out afresh for the animal's way of life. */
+export const proposeScape: Edit<Record<string, never>> = (design, _, catalogue) =>
+  inScape(design, arrange(design, findAnimal(catalogue, design.brief.animal), catalogue));
+
+/** Takes out all that stands in the box, and its backgrounds. */
+export const clearScape: Edit<Record<string, never>> = (design) =>
+  inScape(design, { pieces: [], backgrounds: [] });

@@ -1,0 +1,2 @@
+export * from './fitUv';
+export * from './uv';

@@ -1,0 +1,157 @@
+import type { Animal } from '../catalogue';
+import type { Design } from '../document/schema';
+import { spaceNeed } from '../brief';
+
+/** Length at an age, by a curve that slows as it nears its full length (von Bertalanffy's), 95 % at the adult age. */
+export function lengthAt(animal: Animal, months: number): number {
+  const life = animal.growing;
+  const full = (animal.length.value.low + animal.length.value.high) / 2;
+  if (!life) return full;
+  const hatched = Math.min(life.hatched.value, full * 0.95);
+  const rate = Math.log((full - hatched) / (0.05 * full)) / life.monthsToAdult.value;
+  return full - (full - hatched) * Math.exp(-rate * months);
+}
+
+/** Mass at a length, by its cube. */
+export const massAt = (animal: Animal, length: number): number => {
+  const full = (animal.length.value.low + animal.length.value.high) / 2;
+  const mass = (animal.mass.value.low + animal.mass.value.high) / 2;
+  return mass * (length / full) ** 3;
+};
+
+export interface YoungPlan {
+  /** Now. */
+  readonly length: number;
+  readonly mass: number;
+  readonly grown: boolean;
+  /** Boxes it needs one after the other: months of age from which on, and the floor, m. */
+  readonly boxes: readonly {
+    readonly from: number;
+    readonly width: number;
+    readonly depth: number;
+    readonly height: number;
+  }[];
+  /** Longest prey, m, and the widest hole in a gauze that keeps it in, m. */
+  readonly prey: number;
+  readonly gauze: number;
+}
+
+/** Steps in which boxes are changed: a young animal must find its food, so none is much too large (common practice). */
+const STEPS = [0, 0.4, 0.65, 0.9] as const;
+
+export function youngPlan(animal: Animal, months: number | null): YoungPlan {
+  const full = (animal.length.value.low + animal.length.value.high) / 2;
+  const adult = animal.growing?.monthsToAdult.value ?? 12;
+  const age = months ?? adult * 2;
+  const length = lengthAt(animal, age);
+  const need = spaceNeed(animal, 1);
+  const boxes: { from: number; width: number; depth: number; height: number }[] = [];
+  const cm5 = (value: number): number => Math.max(0.15, Math.ceil(value * 20) / 20);
+  for (const [index, step] of STEPS.entries()) {
+    let from = 0;
+    if (step > 0) while (from < adult * 2 && lengthAt(animal, from) < step * full) from += 0.5;
+    const scale = Math.max(0.35, STEPS[index + 1] ?? 1);
+    const box = {
+      from,
+      width: cm5(need.width * scale),
+      depth: cm5(need.depth * scale),
+      height: cm5((animal.space.value.freeHeight + 0.1) * scale),
+    };
+    const last = boxes.at(-1);
+    // A step that asks for the same box is no step.
+    if (last?.width === box.width && last.depth === box.depth) continue;
+    if (last && box.from <= last.from) boxes.pop();
+    boxes.push(box);
+  }
+  const girth = (animal.girth?.value ?? full * 0.15) * (length / full);
+  return {
+    length,
+    mass: massAt(animal, length),
+    grown: age >= adult,
+    boxes,
+    // No wider than the gap between the eyes, about half of the girth of the head; prey is about as long as twice that.
+    prey: girth * (animal.kind === 'snake' ? 1.2 : 0.8),
+    gauze: girth * 0.35,
+  };
+}
+
+export interface GroupWord {
+  readonly severity: 'severe' | 'look' | 'note';
+  readonly code: string;
+  readonly what: string;
+  readonly because: string;
+}
+
+/** What is wrong or to be watched with who is kept with whom. */
+export function judgeGroup(design: Design, animal: Animal | undefined): readonly GroupWord[] {
+  const words: GroupWord[] = [];
+  const life = animal?.growing;
+  if (!animal || !life) return words;
+  const { count } = design.brief;
+  const { males, females, ageMonths } = design.living.company;
+  const add = (severity: GroupWord['severity'], code: string, what: string, because: string): void =>
+    void words.push({ severity, code, what, because });
+  const cautions = life.cautions.value;
+  if (life.sexes.value === 'alone' && count > 1)
+    add(
+      'severe',
+      'company-alone',
+      `${count} of a species that is kept alone.`,
+      'Give each an enclosure of its own; together one goes short, or is hurt.',
+    );
+  if (males > 1 && cautions.includes('males fight') && life.sexes.value !== 'alone')
+    add(
+      'severe',
+      'company-males',
+      `${males} males of a species whose males fight.`,
+      'One male to an enclosure, with females if the species lives so.',
+    );
+  if (females > 1 && cautions.includes('females fight') && life.sexes.value !== 'alone')
+    add(
+      'look',
+      'company-females',
+      `${females} females of a species whose females fight.`,
+      'Watch for one that is held off food or place; part them early.',
+    );
+  if (males + females > count)
+    add(
+      'look',
+      'company-sum',
+      `${males + females} are sexed, but ${count} live here.`,
+      'Correct the number in the brief, or the sexes here.',
+    );
+  if (count > 1 && cautions.includes('fights over food'))
+    add(
+      'note',
+      'company-feeding',
+      'They go for one another at food.',
+      'Feed them apart, and watch until all is eaten.',
+    );
+  if (count > 1 && cautions.includes('eats smaller ones'))
+    add(
+      'note',
+      'company-sizes',
+      'Larger ones eat smaller ones.',
+      'Keep only animals of a size together, and take young out at once.',
+    );
+  if (life.young.value === 'live' && (females > 0 || count > 1) && life.sexes.value !== 'alone')
+    add(
+      'note',
+      'company-live',
+      'It bears live young.',
+      'Young may come without eggs to warn of them: have an enclosure ready and look behind gauze and gaps.',
+    );
+  if (ageMonths !== null) {
+    const plan = youngPlan(animal, ageMonths);
+    const { width, depth } = design.enclosure;
+    const now = [...plan.boxes].reverse().find((it) => ageMonths >= it.from);
+    if (!plan.grown && now && width * depth > now.width * now.depth * 3)
+      add(
+        'look',
+        'company-lost',
+        'The enclosure is large for an animal so young.',
+        'It may miss its food: feed in one place, or keep it in a smaller enclosure until it has grown.',
+      );
+  }
+  return words;
+}

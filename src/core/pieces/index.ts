@@ -1,0 +1,3 @@
+export { type Solid, type Vec } from './solid';
+export { type Back } from './backs';
+export * from './growth';
