@@ -1,7 +1,7 @@
+import { DAY_MS } from '@/core/physics/constants';
 import type { Design } from '@/core/document';
 import { toSteps, trackOf, type Series, type Track } from '@/core/readings';
 
-const DAY = 86_400_000;
 const EVERY = 600_000;
 const DAYS = 150;
 
@@ -85,10 +85,10 @@ export function demoReadings(
       const steps: number[] = [];
       let noise = 0;
       let seed = key.length * 7919 + design.id.length;
-      for (let t = last - DAYS * DAY; t <= last; t += EVERY) {
+      for (let t = last - DAYS * DAY_MS; t <= last; t += EVERY) {
         seed = (seed * 48_271) % 2_147_483_647;
         noise = 0.9 * noise + 0.9 * (seed / 2_147_483_647 - 0.5);
-        const ago = (last - t) / DAY;
+        const ago = (last - t) / DAY_MS;
         if (ago > 61 && ago < 66.4) continue;
         const date = new Date(t);
         const hour = date.getHours() + date.getMinutes() / 60;

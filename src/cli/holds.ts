@@ -71,8 +71,10 @@ async function gridReport(cases: number): Promise<number> {
 
 /** Every remedy of every finding of first designs, taken over and judged. */
 async function remedyReport(cases: readonly RemedyCase[]): Promise<number> {
-  const all = await deal('remedies', cases, ({ animal, room, offered, broken }) =>
-    console.log(`${animal.padEnd(30)} ${room.padEnd(7)} ${offered} offered ${broken.join('; ')}`),
+  const all = await deal('remedies', cases, ({ animal, room, offered, withheld, broken }) =>
+    console.log(
+      `${animal.padEnd(30)} ${room.padEnd(7)} ${offered} offered, ${withheld} held back ${broken.join('; ')}`,
+    ),
   );
   const offered = all.reduce((sum, it) => sum + it.offered, 0);
   const broken = all.reduce((sum, it) => sum + it.broken.length, 0);

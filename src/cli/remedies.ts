@@ -3,9 +3,9 @@ import { assess } from '@/core/assess';
 import { applyEdit } from '@/core/edits';
 import { proposeWhole } from '@/core/propose';
 import { type Design } from '@/core/document';
-import type { Finding } from '@/core/findings';
+import { newlyPressing, type Finding } from '@/core/findings';
 import { remediesFor, runSearch } from '@/core/search';
-import { judgeDesign, yearFindings } from '@/core/verdict';
+import { judgeDesign, worseIn, yearFindings } from '@/core/verdict';
 import type { RoomKind } from './matrix';
 
 export interface RemedyCase {
@@ -15,6 +15,8 @@ export interface RemedyCase {
 
 export interface RemedyRow extends RemedyCase {
   readonly offered: number;
+  /** Fixes that were tried and not offered, since the forecast is worse with them. */
+  readonly withheld: number;
   /** Remedies after which their finding is still there, or something worse has come. */
   readonly broken: readonly string[];
 }
@@ -44,24 +46,27 @@ export function remedyRow({ animal, room }: RemedyCase): RemedyRow {
   );
   const before = findingsOf(design);
   const played = before.verdict ? runSearch(remediesFor(design, before.verdict, catalogue), catalogue) : {};
-  const severe = new Set(before.all.filter((it) => it.severity === 'severe').map((it) => it.code));
-  const known = new Set(before.all.map((it) => it.code));
   const broken: string[] = [];
   let offered = 0;
+  let withheld = 0;
   for (const finding of before.all)
     for (const { call } of [...finding.remedies, ...(played[finding.code] ?? [])]) {
       if (!call) continue;
+      const { verdict, all: after } = findingsOf(applyEdit(design, call, catalogue));
+      // As a screen does with what a rule thought of: tried, and not offered where the forecast is worse.
+      const tried = call.edit !== 'adoptFound';
+      if (tried && before.verdict && verdict && worseIn(before.verdict, verdict)) {
+        withheld += 1;
+        continue;
+      }
       offered += 1;
-      const after = findingsOf(applyEdit(design, call, catalogue)).all;
       const place = JSON.stringify(finding.place);
       const stands = after.some((it) => it.code === finding.code && JSON.stringify(it.place) === place);
-      const worse = after.filter(
-        (it) => !known.has(it.code) || (it.severity === 'severe' && !severe.has(it.code)),
-      );
+      const worse = newlyPressing(before.all, after);
       if (stands || worse.length > 0)
         broken.push(
           `${finding.code} by ${call.edit}: ${stands ? 'it stands' : `brings ${worse.map((it) => it.code).join(', ')}`}`,
         );
     }
-  return { animal, room, offered, broken };
+  return { animal, room, offered, withheld, broken };
 }

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
+import { DAY_MS, DAY } from '@/core/physics/constants';
 import { catalogue, demoDesigns } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { careNow, dueOf } from '@/core/care';
@@ -25,8 +26,8 @@ describe('a plan as iCalendar, read back by another library', () => {
         const wait = of(`${step.id}.wait.${design.id}@rincon`);
         if (step.wait && done === null && to > from) {
           expect(wait!.startDate.toString()).toBe(from);
-          const days = Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
-          expect(wait!.duration.toSeconds() / 86_400, step.id).toBe(Math.max(1, days));
+          const days = Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+          expect(wait!.duration.toSeconds() / DAY, step.id).toBe(Math.max(1, days));
         } else expect(wait).toBeUndefined();
       }
       expect(of(`window.${design.id}@rincon`)!.startDate.toString()).toBe(plan.moveIn);
@@ -54,8 +55,7 @@ describe('care as iCalendar, read back by another library', () => {
       const times = event.iterator();
       const [first, second] = [times.next()!, times.next()!];
       expect(first.toString()).toBe(day);
-      if (rule.when.by === 'since')
-        expect(second.subtractDate(first).toSeconds() / 86_400).toBe(rule.when.days);
+      if (rule.when.by === 'since') expect(second.subtractDate(first).toSeconds() / DAY).toBe(rule.when.days);
     }
   });
 });

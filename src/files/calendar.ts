@@ -1,4 +1,5 @@
 import { createEvents, type EventAttributes } from 'ics';
+import { DAY_MS } from '@/core/physics/constants';
 import type { CareRule } from '@/core/care';
 import type { BuildPlan } from '@/core/plan';
 import { asMessage, formatMessage } from '@/core/units';
@@ -36,7 +37,7 @@ export function planCalendar(
       ].join('\n'),
     };
     if (!step.wait || done !== null || to <= from) return [own];
-    const days = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000));
+    const days = Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS));
     return [
       own,
       {

@@ -1,4 +1,6 @@
 /** Offsets of a zone from UTC, ms, and wall-clock times in it. */
+import { DAY_MS } from '@/core/physics/constants';
+
 export class ZoneClock {
   private readonly format: Intl.DateTimeFormat | null;
   private readonly offsets = new Map<number, number>();
@@ -47,11 +49,11 @@ export class ZoneClock {
    * twice; none in the hour that is skipped, then `skipped` is when a clock that was not put forward shows it.
    */
   moments(wall: number): { readonly at: readonly number[]; readonly skipped: number } {
-    const day = Math.floor(wall / 86_400_000);
+    const day = Math.floor(wall / DAY_MS);
     let offsets = this.days.get(day);
     if (!offsets) {
-      const from = day * 86_400_000;
-      offsets = [...new Set([this.offset(from - 86_400_000), this.offset(from + 2 * 86_400_000)])];
+      const from = day * DAY_MS;
+      offsets = [...new Set([this.offset(from - DAY_MS), this.offset(from + 2 * DAY_MS)])];
       this.days.set(day, offsets);
     }
     const [before = 0] = offsets;

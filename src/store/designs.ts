@@ -1,4 +1,5 @@
 import Dexie from 'dexie';
+import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
 import { Design, migrate } from '@/core/document';
@@ -167,7 +168,7 @@ export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void
   await db.transaction('rw', tables, async () => {
     const old = await db.designs
       .where('deleted')
-      .between(1, now - BIN_DAYS * 86_400_000)
+      .between(1, now - BIN_DAYS * DAY_MS)
       .primaryKeys();
     await db.designs.bulkDelete(old);
     await db.steps.where('designId').anyOf(old).delete();

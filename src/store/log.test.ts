@@ -1,13 +1,13 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { DAY_MS } from '@/core/physics/constants';
 import { catalogue, demoDesigns, demoLog } from '@/catalogue';
 import { RinconDatabase } from './database';
 import { createDesign, deleteDesign, emptyOldBin, takeInFile } from './designs';
 import { listLog, strike, takeInLog, writeEntries } from './log';
 import { belongingsOf } from './records';
 
-const DAY = 86_400_000;
 const [bog, hedge] = demoDesigns(catalogue);
 let db: RinconDatabase;
 let other: RinconDatabase;
@@ -35,17 +35,17 @@ const wholeLog = async (db: RinconDatabase, design: string | null) => (await bel
 
 describe('the log', () => {
   it('is written all or none, listed in the order of time, by enclosure and since a day', async () => {
-    await writeEntries(db, [note('second', 2 * DAY), note('first', DAY)], 5 * DAY);
-    await writeEntries(db, [{ ...note('elsewhere', 3 * DAY), design: hedge!.id }], 5 * DAY);
+    await writeEntries(db, [note('second', 2 * DAY_MS), note('first', DAY_MS)], 5 * DAY_MS);
+    await writeEntries(db, [{ ...note('elsewhere', 3 * DAY_MS), design: hedge!.id }], 5 * DAY_MS);
     expect(await texts(db)).toEqual(['first', 'second']);
-    expect((await listLog(db, null, 2 * DAY)).map((it) => it.text)).toEqual(['second', 'elsewhere']);
+    expect((await listLog(db, null, 2 * DAY_MS)).map((it) => it.text)).toEqual(['second', 'elsewhere']);
     const bad = { ...note('x', 1), draft: { kind: 'reading' as const, values: { humidity: 8 }, text: '' } };
     await expect(writeEntries(db, [note('with it', 1), bad], 1)).rejects.toThrow();
     expect(await texts(db)).toEqual(['first', 'second']);
   });
 
   it('a line struck out is kept, struck, and can be taken back; also when the clock was set back', async () => {
-    const [id] = await writeEntries(db, [note('wrong', DAY)], 100);
+    const [id] = await writeEntries(db, [note('wrong', DAY_MS)], 100);
     await strike(db, [id!], true, 50);
     expect(await texts(db)).toEqual([]);
     const [kept] = await wholeLog(db, bog!.id);
@@ -56,10 +56,10 @@ describe('the log', () => {
   });
 
   it('of two devices becomes one: nothing lost, nothing twice, what one struck out stays struck', async () => {
-    const [shared] = await writeEntries(db, [note('shared', DAY)], 10);
+    const [shared] = await writeEntries(db, [note('shared', DAY_MS)], 10);
     await takeInLog(other, await wholeLog(db, null));
-    await writeEntries(db, [note('here', 2 * DAY)], 20);
-    await writeEntries(other, [note('there', 3 * DAY)], 20);
+    await writeEntries(db, [note('here', 2 * DAY_MS)], 20);
+    await writeEntries(other, [note('there', 3 * DAY_MS)], 20);
     await strike(other, [shared!], true, 30);
     const [mine, theirs] = [await wholeLog(db, null), await wholeLog(other, null)];
     for (const [own, file] of [
@@ -75,9 +75,9 @@ describe('the log', () => {
 
   it('goes with its enclosure into a file, and to the one that is here already', async () => {
     await createDesign(db, bog!, 1);
-    await writeEntries(db, [note('before', DAY)], 10);
+    await writeEntries(db, [note('before', DAY_MS)], 10);
     const file = { designs: [{ ...bog!, name: 'Changed' }], prices: {}, log: await wholeLog(db, bog!.id) };
-    await writeEntries(db, [note('since', 2 * DAY)], 10);
+    await writeEntries(db, [note('since', 2 * DAY_MS)], 10);
     const { copies } = await takeInFile(db, file, () => 'copy', 5);
     expect(copies).toEqual(['Changed (file)']);
     expect(await texts(db)).toEqual(['before', 'since']);
@@ -88,7 +88,7 @@ describe('the log', () => {
 
   it('and pictures go when their enclosure has lain a month in the bin, not before', async () => {
     await createDesign(db, bog!, 1);
-    await writeEntries(db, [note('x', DAY)], 10);
+    await writeEntries(db, [note('x', DAY_MS)], 10);
     await db.pictures.put({
       id: 'p',
       design: bog!.id,
@@ -98,10 +98,10 @@ describe('the log', () => {
       height: 1,
       blob: new Blob(['x']),
     });
-    await deleteDesign(db, bog!.id, 40 * DAY);
-    await emptyOldBin(db, 60 * DAY);
+    await deleteDesign(db, bog!.id, 40 * DAY_MS);
+    await emptyOldBin(db, 60 * DAY_MS);
     expect([await db.log.count(), await db.pictures.count()]).toEqual([1, 1]);
-    await emptyOldBin(db, 80 * DAY);
+    await emptyOldBin(db, 80 * DAY_MS);
     expect([await db.log.count(), await db.pictures.count()]).toEqual([0, 0]);
   });
 

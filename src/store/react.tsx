@@ -10,6 +10,7 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
+import { DAY_MS } from '@/core/physics/constants';
 import {
   catalogue as shipped,
   DEMO_SHELF,
@@ -300,7 +301,7 @@ export function usePicturesOf(design: string): ReadonlyMap<string, readonly Pict
 /** The log since so many days, of one enclosure or of all; undefined while it is read. */
 export function useLog(design: string | null, days: number): readonly Entry[] | undefined {
   const { db } = useStore();
-  const [since] = useState(() => Date.now() - days * 86_400_000);
+  const [since] = useState(() => Date.now() - days * DAY_MS);
   return useLiveQuery(() => listLog(db, design, since), [db, design, since]);
 }
 

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { DAY_MS } from '@/core/physics/constants';
 import { catalogue, demoDesigns, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import { applyEdit } from '@/core/edits';
 import { type Design } from '@/core/document';
@@ -105,9 +106,9 @@ describe('designs', () => {
     await restoreDesign(db, first.id);
     expect((await travel(db, first.id, -1, now()))?.design.name).toBe('Bog shelf');
     await deleteDesign(db, first.id, now());
-    await emptyOldBin(db, clock + 29 * 86_400_000);
+    await emptyOldBin(db, clock + 29 * DAY_MS);
     expect(await db.designs.count()).toBe(1);
-    await emptyOldBin(db, clock + 31 * 86_400_000);
+    await emptyOldBin(db, clock + 31 * DAY_MS);
     expect([await db.designs.count(), await db.steps.count()]).toEqual([0, 0]);
   });
 

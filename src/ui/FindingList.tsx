@@ -14,6 +14,7 @@ import type { Catalogue } from '@/core/catalogue';
 import type { EditCall } from '@/core/edits';
 import type { Finding, Severity } from '@/core/findings';
 import { BasisMark } from './BasisMark';
+import { message } from '@/core/units';
 import { useReader } from './units';
 import { SEVERITY_WORD } from './words';
 
@@ -88,17 +89,31 @@ const Item = memo(
         {finding.remedies.length > 0 && (
           <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.25, mt: 0.4 }}>
             {finding.remedies.map((remedy) => {
-              const { call } = remedy;
+              const { call, trial = 'good' } = remedy;
               const label = tell(remedy.label);
+              if (call && typeof trial !== 'string')
+                return (
+                  <Typography key={label} variant="body2" sx={{ color: 'earth.quiet', minHeight: 24 }}>
+                    {tell(message`Not advised: ${label}. ${trial}`)}
+                  </Typography>
+                );
               return call ? (
                 <Link
                   key={label}
                   component="button"
                   type="button"
+                  disabled={trial === 'waits'}
+                  title={trial === 'waits' ? 'Its effect is being forecast' : undefined}
                   variant="body2"
                   underline="hover"
                   onClick={() => onMend(call)}
-                  sx={{ color: 'earth.clay', fontWeight: 650, minHeight: 24, textAlign: 'left' }}
+                  sx={{
+                    color: 'earth.clay',
+                    fontWeight: 650,
+                    minHeight: 24,
+                    textAlign: 'left',
+                    '&:disabled': { color: 'earth.quiet', cursor: 'progress' },
+                  }}
                 >
                   {label}
                 </Link>

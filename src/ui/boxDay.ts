@@ -1,3 +1,4 @@
+import { DAY_MS } from '@/core/physics/constants';
 import { lightHours } from '@/core/climate';
 import type { Climate } from '@/core/document';
 
@@ -5,7 +6,7 @@ import type { Climate } from '@/core/document';
 export function lightOf(climate: Climate, at: number): { readonly from: number; readonly to: number } {
   const date = new Date(at);
   const midnight = new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime();
-  const dayOfYear = Math.round((midnight - new Date(date.getFullYear(), 0, 1).getTime()) / 86_400_000) + 1;
+  const dayOfYear = Math.round((midnight - new Date(date.getFullYear(), 0, 1).getTime()) / DAY_MS) + 1;
   const { from, to } = lightHours(climate, dayOfYear);
   return { from: midnight + from * 1000, to: midnight + to * 1000 };
 }
@@ -14,14 +15,14 @@ export function lightOf(climate: Climate, at: number): { readonly from: number; 
 export function isDayIn(climate: Climate): (at: number) => boolean {
   let known = { from: Infinity, to: -Infinity, midnight: -1 };
   return (at) => {
-    const midnight = Math.floor(at / 86_400_000);
+    const midnight = Math.floor(at / DAY_MS);
     if (midnight !== known.midnight) known = { ...lightOf(climate, at), midnight };
     // The light of the neighbouring day, where midnight here is not midnight there.
     const { from, to } = known;
     return (
       (at >= from && at < to) ||
-      (at >= from + 86_400_000 && at < to + 86_400_000) ||
-      (at >= from - 86_400_000 && at < to - 86_400_000)
+      (at >= from + DAY_MS && at < to + DAY_MS) ||
+      (at >= from - DAY_MS && at < to - DAY_MS)
     );
   };
 }

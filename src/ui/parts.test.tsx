@@ -83,6 +83,22 @@ describe('findings', () => {
     draw(<FindingList findings={findings} catalogue={catalogue} onMend={() => {}} />, US);
     expect(screen.getByText(/The smallest are 0.31.in across, the drain is 0.47.in wide/)).toBeDefined();
   });
+  it('offer a fix only when it was tried, and say what a bad one would do', async () => {
+    const onMend = vi.fn();
+    const [first] = assess(hedge!, catalogue).findings;
+    const call = { edit: 'removePlant', change: { plant: 'x' } } as const;
+    const remedies = [
+      { label: ['Use peat'], call, trial: 'waits' as const },
+      { label: ['Use sand'], call, trial: ['The water is too warm all year.'] },
+      { label: ['Use bark'], call, trial: 'good' as const },
+    ];
+    draw(<FindingList findings={[{ ...first!, remedies }]} catalogue={catalogue} onMend={onMend} />);
+    expect(screen.getByRole('button', { name: 'Use peat' })).toHaveProperty('disabled', true);
+    expect(screen.queryByRole('button', { name: /Use sand/ })).toBeNull();
+    expect(screen.getByText('Not advised: Use sand. The water is too warm all year.')).toBeDefined();
+    await type.click(screen.getByRole('button', { name: 'Use bark' }));
+    expect(onMend).toHaveBeenCalledExactlyOnceWith(call);
+  });
   it('of none there is nothing', () => {
     const { container } = draw(<FindingList findings={[]} catalogue={catalogue} onMend={() => {}} />);
     expect(container.textContent).toBe('');

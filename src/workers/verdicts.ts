@@ -22,6 +22,8 @@ interface Waiting {
   urgency: number;
   /** How many wait for it. */
   wishes: number;
+  /** Whether it is to be said how sure it is, when there is time. */
+  counts: boolean;
   /** Whether it was looked for among what is kept. */
   looked: 'not yet' | 'now' | 'done';
 }
@@ -61,9 +63,15 @@ let count = 0;
 /**
  * Asks for a verdict, from what was kept or from a worker.
  * @param inSight it is looked at now
+ * @param counts whether its rooms are counted too; a change that is only tried needs none
  * @returns takes the wish back: what nobody waits for is not begun
  */
-export function wantVerdict(design: Design, catalogue: Catalogue, inSight: boolean): () => void {
+export function wantVerdict(
+  design: Design,
+  catalogue: Catalogue,
+  inSight: boolean,
+  counts = true,
+): () => void {
   // Without workers it stays unknown; nothing is calculated on the page itself.
   if (design.brief.animal === null || typeof Worker === 'undefined') return () => undefined;
   const key = verdictKey(design, catalogue);
@@ -74,7 +82,8 @@ export function wantVerdict(design: Design, catalogue: Catalogue, inSight: boole
   if (waiting) {
     waiting.urgency = Math.min(waiting.urgency, urgency);
     waiting.wishes += 1;
-  } else queue.set(key, { key, design, catalogue, urgency, wishes: 1, looked: 'not yet' });
+    waiting.counts ||= counts;
+  } else queue.set(key, { key, design, catalogue, urgency, wishes: 1, counts, looked: 'not yet' });
   void work();
   return () => {
     const left = queue.get(key);
@@ -143,7 +152,7 @@ async function lookUp(): Promise<void> {
     const judged = kept[index] as Judged | undefined;
     if (!judged || !queue.delete(it.key)) return;
     remember(it.key, stateOf(judged));
-    if (judged.ok && judged.verdict.sure.of === 0) uncounted.set(it.key, it);
+    if (judged.ok && it.counts && judged.verdict.sure.of === 0) uncounted.set(it.key, it);
   });
 }
 
@@ -160,7 +169,7 @@ async function work(): Promise<void> {
   else if (queue.size === 0) await countBy(hand);
 }
 
-async function judgeBy(hand: Helper, { key, design, catalogue }: Waiting): Promise<void> {
+async function judgeBy(hand: Helper, { key, design, catalogue, counts }: Waiting): Promise<void> {
   queue.delete(key);
   hand.free = false;
   busy += 1;
@@ -168,7 +177,7 @@ async function judgeBy(hand: Helper, { key, design, catalogue }: Waiting): Promi
     const judged = await answered<Judged>(hand, catalogue, async (api) => api.judge(design));
     remember(key, stateOf(judged));
     if (judged.ok) {
-      uncounted.set(key, { design, catalogue });
+      if (counts) uncounted.set(key, { design, catalogue });
       void keepDerived(key, judged, Date.now());
     }
   } catch (error) {

@@ -4,14 +4,14 @@ import type { Entry } from '../log';
 import { careRules } from './rules';
 import { RRule, rrulestr } from './recurrence';
 import type { CareRule, When } from './rule';
+import { DAY_MS } from '../physics/constants';
 
-const DAY = 86_400_000;
 const noon = (day: string): Date => new Date(`${day}T12:00:00Z`);
 const dayOf = (date: Date): string => date.toISOString().slice(0, 10);
 export const dayPlus = (day: string, days: number): string =>
-  dayOf(new Date(noon(day).getTime() + days * DAY));
+  dayOf(new Date(noon(day).getTime() + days * DAY_MS));
 export const daysTill = (from: string, to: string): number =>
-  Math.round((noon(to).getTime() - noon(from).getTime()) / DAY);
+  Math.round((noon(to).getTime() - noon(from).getTime()) / DAY_MS);
 
 /** A rule as it holds for one enclosure: as it follows from the design, or as its keeper changed it. */
 export interface HeldRule extends CareRule {

@@ -2,6 +2,7 @@ import { findAnimal, findDeviceKind, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { UV_ZONES, type UvZone } from '../light';
 import type { Entry } from '../log';
+import { DAY_MS } from '../physics/constants';
 
 /** A UV index read where the animal is, on a day counted from any one. */
 export interface UvReading {
@@ -34,8 +35,6 @@ export function daysOfUvLeft(readings: readonly UvReading[], needed: number): nu
   return Math.max(0, then - last.day);
 }
 
-const DAY = 86_400_000;
-
 /** What the meter says of the UV lamps of a box. */
 export interface MeteredLamp {
   /** Day by which it is to be replaced, ISO 8601. */
@@ -55,10 +54,10 @@ export function meteredLamp(design: Design, log: readonly Entry[], catalogue: Ca
   const fitted = Math.max(...lamps.map((it) => (it.since === null ? 0 : Date.parse(it.since))));
   const readings = log
     .filter((it) => it.values.uvIndex !== null && it.at >= fitted && !it.gone)
-    .map((it) => ({ day: it.at / DAY, index: it.values.uvIndex ?? 0 }));
+    .map((it) => ({ day: it.at / DAY_MS, index: it.values.uvIndex ?? 0 }));
   const left = daysOfUvLeft(readings, needed);
   const last = readings.at(-1);
   if (left === null || !last) return null;
   const day = Math.min(last.day + left, last.day + 3650);
-  return { day: new Date(day * DAY).toISOString().slice(0, 10), needed, readings: readings.length };
+  return { day: new Date(day * DAY_MS).toISOString().slice(0, 10), needed, readings: readings.length };
 }

@@ -6,6 +6,7 @@ import { readyOf } from './forecast';
 import { settle } from './settle';
 import { simulate, type Run } from './simulate';
 import type { Weather } from './weather';
+import { DAY } from '../physics/constants';
 
 /** What a logger wrote, evenly or not: s from midnight of its first day, °C, 0 to 1. */
 export interface Reading {
@@ -52,7 +53,6 @@ interface Errors {
 }
 
 const HOUR = 3600;
-const DAY = 86_400;
 /** s by which a cheap probe is late (common practice; fitted records show 2 to 6 min). */
 const LAG = 180;
 

@@ -2,6 +2,7 @@ import type { Animal, Range } from '../catalogue';
 import type { BoxModel } from './box';
 import type { Run, SeriesName, Timetable } from './simulate';
 import { CHANGES, humidityAtRecord, TOLERANCE, zonesFor } from './zones';
+import { DAY } from '../physics/constants';
 
 /** Film over which a leaf counts as wet, and glass as fogged, kg/m² (common practice: what a finger feels, an eye sees). */
 export const WET = 0.005;
@@ -101,7 +102,6 @@ export const bandsOf = (animal: Animal | undefined): Bands =>
       }
     : MILD;
 
-const DAY = 86_400;
 const isDay = (t: number, table: Timetable): boolean => {
   const at = t % DAY;
   return table.day.some(({ from, to }) => at >= from && at < to);

@@ -19,7 +19,7 @@ import {
 } from '.';
 import { SparseLu } from './sparse';
 import { Stepper } from './rosenbrock';
-import { AIR_DENSITY } from '../physics/constants';
+import { AIR_DENSITY, DAY } from '../physics/constants';
 import { boxOf, fitted, FLAT, INDOORS, STEADY, STILL, TWO_MISTS, type Told } from './testing';
 
 const room = (box: BoxModel, days: number, profile: RoomProfile = FLAT, seed: number | null = 1) =>
@@ -189,7 +189,7 @@ describe('the physics', () => {
         bottle: null,
       })),
     };
-    const on = [{ from: 0, to: 86_400 }];
+    const on = [{ from: 0, to: DAY }];
     const plan = () => ({ ...STILL, wetters: [on, on], fans: [on] });
     const weather = room(box, 3, STEADY, null);
     const it = simulate({ box, weather, plan, days: 3, every: 3600, start: null });
@@ -197,7 +197,7 @@ describe('the physics', () => {
     const outside = ratioAt(21, 0.5, box.pressure);
     const inside = ratioAt(it.series.air1[last]!, it.series.rh1[last]!, box.pressure);
     // Drops that settle before they clear run into the bed and do not come back: the rest is the source.
-    const day = 86_400;
+    const day = DAY;
     const settles = (it.series.reservoir[last]! - it.series.reservoir[last - 24]!) / day;
     const source = rate - settles;
     expect(source / rate).toBeGreaterThan(0.85);
@@ -244,7 +244,7 @@ describe('the physics', () => {
           },
         ],
       };
-      const on = [{ from: 0, to: 86_400 }];
+      const on = [{ from: 0, to: DAY }];
       const plan = () => ({ ...STILL, heaters: [on], fans: [on] });
       const it = simulate({
         box: airy,
@@ -285,7 +285,7 @@ describe('the physics', () => {
         { id: 'mat', power: 150 * column.area, targets: [{ to: 'bed', column: 0, share: 1 }], control: null },
       ],
     };
-    const plan = () => ({ ...STILL, heaters: [[{ from: 0, to: 86_400 }]] });
+    const plan = () => ({ ...STILL, heaters: [[{ from: 0, to: DAY }]] });
     const it = simulate({
       box,
       weather: room(box, 6, STEADY, null),
@@ -423,7 +423,7 @@ describe('must hold, over random enclosures', () => {
             ...boxOf({ ...it, theta: 0.5 }),
             fans: [{ id: 'fan', flow: m3, control: null }],
           };
-          const plan = () => ({ ...STILL, fans: [[{ from: 0, to: 86_400 }]] });
+          const plan = () => ({ ...STILL, fans: [[{ from: 0, to: DAY }]] });
           const found = simulate({
             box,
             weather: room(box, 4, STEADY, null),

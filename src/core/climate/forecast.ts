@@ -12,6 +12,7 @@ import { SERIES, simulate, type Balance, type Run, type SeriesName, type Timetab
 import { timetableOf } from './timetable';
 import { weatherOf, type Weather, type WeatherInput } from './weather';
 import { zonesFor, type Zones } from './zones';
+import { DAY } from '../physics/constants';
 
 export type Span = 'day' | 'week' | 'year';
 
@@ -240,7 +241,7 @@ function told(asked: ForecastRequest, design: Design, ready: Ready, run: Run, da
         .wetters.flatMap((windows, i) =>
           ready.box.wetters[i]?.control || windows.length > 12
             ? []
-            : windows.map(({ from: at }) => day * 86_400 + at),
+            : windows.map(({ from: at }) => day * DAY + at),
         ),
     )
       .flat()
@@ -291,7 +292,7 @@ function ofYear(
 }
 
 const cutFrom = ({ step, temperature, ratio, sun }: Weather, day: number): Weather => {
-  const at = Math.round((day * 86_400) / step);
+  const at = Math.round((day * DAY) / step);
   return {
     step,
     temperature: temperature.subarray(at),
@@ -311,7 +312,7 @@ function joined(runs: readonly Run[]): Run {
     runs.reduce((most, it) => Math.max(most, of(it).length), 0);
   const sums = (of: (run: Run) => readonly number[]): number[] =>
     Array.from({ length: longest(of) }, (_, k) => runs.reduce((sum, it) => sum + (of(it)[k] ?? 0), 0));
-  const begins = runs.map((_, i) => runs.slice(0, i).reduce((sum, it) => sum + it.days * 86_400, 0));
+  const begins = runs.map((_, i) => runs.slice(0, i).reduce((sum, it) => sum + it.days * DAY, 0));
   const balance = (of: (run: Run) => Balance): Balance => ({
     in: runs.reduce((sum, it) => sum + of(it).in, 0),
     out: runs.reduce((sum, it) => sum + of(it).out, 0),

@@ -6,6 +6,7 @@ import { uvFrom, type Lamp, type Point3 } from '../light/field';
 import { landingOf, type Scene } from '../light/rays';
 import { tubeAt } from '../light/sources';
 import { bandsGiven, facesOf, lidFor, underCover, type Band } from './optics';
+import { DAY_MS } from '../physics/constants';
 
 /** How far UV may be from what is calculated: of the tube itself, by its make and reflector; and by the gauze. */
 export interface UvRange {
@@ -23,7 +24,7 @@ export const agedUv = (hours: number, half: number): number => 2 ** (-hours / ha
 /** Hours a device has burned since a day, by so many hours a day; 0 when it is not known. */
 export function burned(device: Device, today: string | null, hours: number): number {
   if (device.since === null || today === null) return 0;
-  return Math.max(0, (Date.parse(today) - Date.parse(device.since)) / 86_400_000) * hours;
+  return Math.max(0, (Date.parse(today) - Date.parse(device.since)) / DAY_MS) * hours;
 }
 
 /** Above the lid, with gauze or a cover between it and the box. */

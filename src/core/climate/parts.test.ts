@@ -29,9 +29,9 @@ import {
 import { seededRandom, normal } from '../random';
 import { byMonth } from './weather';
 import { boxOf, FLAT, INDOORS, TWO_MISTS } from './testing';
+import { DAY } from '../physics/constants';
 
 const HOUR = 3600;
-const DAY = 86_400;
 
 const made = (edits: readonly EditCall[] = []): Design =>
   edits.reduce(

@@ -2,6 +2,7 @@ import { settled, type Ready } from './forecast';
 import { temperatureAt, humidityAt, type Moment } from './picture';
 import { simulate, type Run, type Timetable, type Window } from './simulate';
 import type { Point3 } from '../light/field';
+import { DAY } from '../physics/constants';
 
 /** Something that goes wrong in a box for a while. */
 export const TROUBLES = [
@@ -42,8 +43,6 @@ export interface PlayOutInput {
   /** Where it begins; left out: settled into its weather. */
   readonly start?: Float64Array;
 }
-
-const DAY = 86_400;
 
 /** Windows of one day without a stretch of it. */
 function without(windows: readonly Window[], from: number, to: number): readonly Window[] {

@@ -2,6 +2,7 @@ import { roomClimate } from '../brief';
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { byMonth, type RoomProfile, type Standing } from './weather';
+import { DAY_MS } from '../physics/constants';
 
 /** A flat with nothing known of it: from 1 K under its mean in winter to 1.5 over it in summer (common practice). */
 const SEASON_T = [-0.8, -0.8, -0.6, -0.2, 0.2, 1, 1.6, 1.6, 0.6, 0, -0.6, -0.8];
@@ -61,7 +62,7 @@ export const dayOfSeason = (season: Season, latitude: number): number =>
 /** The season whose middle is nearest to a moment, by the clock of this device. */
 export function seasonAt(at: number, latitude: number): Season {
   const date = new Date(at);
-  const day = 1 + (Date.UTC(2025, date.getMonth(), date.getDate()) - Date.UTC(2025, 0, 1)) / 86_400_000;
+  const day = 1 + (Date.UTC(2025, date.getMonth(), date.getDate()) - Date.UTC(2025, 0, 1)) / DAY_MS;
   const away = (season: Season): number => {
     const apart = Math.abs(dayOfSeason(season, latitude) - day);
     return Math.min(apart, 365 - apart);

@@ -1,7 +1,7 @@
 import { relativeAt, saturationCurve } from './air';
 import type { BoxModel, Cell, Column, RoomNow } from './box';
 import { equationsOf, type BoxSystem } from './equations';
-import { LATENT_HEAT, MOIST_AIR_HEAT, WATER_DENSITY } from '../physics/constants';
+import { LATENT_HEAT, MOIST_AIR_HEAT, WATER_DENSITY, DAY } from '../physics/constants';
 import { guard } from './guard';
 import { airIn, CELLS, heatIn, LAND, startOf, waterIn } from './stores';
 import { Stepper, type StepLimits } from './rosenbrock';
@@ -122,7 +122,6 @@ export interface Balance {
   readonly off: number;
 }
 
-const DAY = 86_400;
 /** Days after which the keeper wets moist hides again (common practice: by the week). */
 export const WETS_HIDES = 7;
 

@@ -3,8 +3,8 @@ import type { Climate, Design, Device, Timer } from '../document/schema';
 import { dayLength } from '../light/dayLength';
 import type { ClimateModel } from './climateModel';
 import type { Timetable, Window } from './simulate';
+import { DAY } from '../physics/constants';
 
-const DAY = 86_400;
 const minutes = (it: number): number => it * 60;
 
 /** s of the day at which the day of the box begins and ends. */

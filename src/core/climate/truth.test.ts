@@ -28,6 +28,7 @@ import {
   type Column,
 } from '.';
 import { boxOf, fitted, INDOORS, STEADY, STILL, TWO_MISTS } from './testing';
+import { DAY } from '../physics/constants';
 
 type RoomKind = 'dry' | 'middle' | 'humid';
 const made = (
@@ -130,7 +131,7 @@ describe('no enclosure runs away', () => {
       ...box,
       heaters: [{ id: 'fire', power: 4000, targets: [{ to: 'air', cell: 1, share: 1 }], control: null }],
     };
-    const plan = () => ({ ...STILL, heaters: [[{ from: 0, to: 86_400 }]] });
+    const plan = () => ({ ...STILL, heaters: [[{ from: 0, to: DAY }]] });
     expect(() =>
       simulate({ box: hot, weather: calm(hot, 1), plan, days: 1, every: 600, start: null }),
     ).toThrow(/high up on the warm side would come to/);
@@ -320,7 +321,7 @@ describe('the cycle of the mist, one definition of place, energy', () => {
   it('an enclosure misted every third day is told over three: a third of the litres a day, fewer damp hours', () => {
     const [one, three] = [day(every(1)), day(every(3))];
     expect(three.run.days).toBe(3);
-    expect(three.run.t.at(-1)).toBe(3 * 86_400);
+    expect(three.run.t.at(-1)).toBe(3 * DAY);
     expect(three.answers.waterPerDay / one.answers.waterPerDay).toBeCloseTo(1 / 3, 2);
     expect(three.answers.humidity.mean).toBeLessThan(one.answers.humidity.mean);
     const week = forecast(every(3), catalogue, { span: 'week', season: 'winter', seed: 1 });
@@ -412,7 +413,7 @@ describe('held against closed forms', () => {
         control: null,
       })),
     };
-    const plan = () => ({ ...STILL, heaters: [0, 1, 2, 3].map(() => [{ from: 0, to: 86_400 }]) });
+    const plan = () => ({ ...STILL, heaters: [0, 1, 2, 3].map(() => [{ from: 0, to: DAY }]) });
     const it = simulate({ box, weather: calm(box, 2), plan, days: 2, every: 3600, start: null });
     const { area, toRoom } = box.cells[0].pane;
     const byHand = 5 * (1 / (2.5 * area) + 1 / toRoom);
@@ -450,7 +451,7 @@ describe('held against closed forms', () => {
         },
       ],
     };
-    const on = [{ from: 0, to: 86_400 }];
+    const on = [{ from: 0, to: DAY }];
     const plan = () => ({ ...STILL, heaters: [on], fans: [on] });
     const it = simulate({ box, weather: calm(box, 4), plan, days: 4, every: 3600, start: null });
     const last = it.t.length - 1;
@@ -533,7 +534,7 @@ describe('held against closed forms', () => {
         const system = equationsOf(box);
         const weather = calm(box, 1);
         system.setRoom(reader(weather));
-        const plan = () => ({ ...TWO_MISTS, fans: [[{ from: 0, to: 86_400 }]] });
+        const plan = () => ({ ...TWO_MISTS, fans: [[{ from: 0, to: DAY }]] });
         const y = settle({ box, weather, plan }, 2);
         // Off its rest by a chance that is its own.
         let s = seed;

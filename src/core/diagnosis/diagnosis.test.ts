@@ -6,6 +6,7 @@ import { type Design } from '../document';
 import { entryOf, type Entry, type EntryKind, type EntryValues } from '../log';
 import { diagnose, SIGNS, type SignId } from '.';
 import { caseOf, type Case, type ProbeFault } from './testing';
+import { DAY_MS } from '../physics/constants';
 
 /** Boxes as first fitted by rule, without what holds their climate against a fault: those the weights were set on. */
 const designs = demoDesigns(catalogue).map((design): Design =>
@@ -116,7 +117,7 @@ describe('cases made by the simulator, with noise, holes and double faults', () 
 
 describe('what is seen', () => {
   const NOW = Date.UTC(2026, 10, 25);
-  const DAY = 86_400_000;
+  const DAY = DAY_MS;
   const bog = box('bog-shelf');
   const line = (kind: EntryKind, ago: number, values: Partial<EntryValues> = {}) =>
     entryOf(

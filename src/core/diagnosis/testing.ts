@@ -3,6 +3,7 @@ import { momentOf, playOut, readAt, readyOf, type TroubleKind } from '../climate
 import type { Design } from '../document';
 import { toSteps, trackOf, type MeasuringPlace, type ReadQuantity } from '../readings';
 import type { PointTrack } from './features';
+import { DAY } from '../physics/constants';
 
 /** A box with what is wrong in it, as its probes would have read it: for tests. */
 export interface Case {
@@ -57,7 +58,7 @@ function random(seed: number): () => number {
 export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseInput): Case {
   const rng = random(seed + 17);
   const ready = readyOf(design, catalogue, 124 + (seed % 200));
-  const began = (DAYS - 1.5 - 2 * rng()) * 86_400;
+  const began = (DAYS - 1.5 - 2 * rng()) * DAY;
   const covered = troubles.includes('vents-covered') || troubles.includes('heat-stuck');
   const play = (days: number, wrong: readonly TroubleKind[], start?: Float64Array) =>
     playOut({
@@ -69,7 +70,7 @@ export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseI
       ...(start ? { start } : {}),
     });
   // Covered vents and a stuck thermostat hold for a whole run: the days before them are a sound one.
-  const whole = Math.floor(began / 86_400);
+  const whole = Math.floor(began / DAY);
   const sound = play(covered ? whole : DAYS, covered ? [] : troubles);
   const later = covered ? play(DAYS - whole, troubles, sound.end) : null;
   const at = (index: number) => {
@@ -86,7 +87,7 @@ export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseI
     { place: 'warm', x: warmX * width, z: low },
     { place: 'cool', x: (1 - warmX) * width, z: low },
   ];
-  const count = Math.floor((DAYS * 86_400) / EVERY);
+  const count = Math.floor((DAYS * DAY) / EVERY);
   const gapAt = rng() * 0.8 * count;
   const gapFor = 6 + rng() * 30;
   const victim = Math.floor(rng() * 4);
@@ -107,7 +108,7 @@ export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseI
       if (probe !== null && own === victim && late > 0) {
         if (probe === 'probe-silent') break;
         if (probe === 'probe-stuck') v = stuckAt ??= v;
-        if (probe === 'probe-drift') v += (late / 86_400) * (quantity === 'humidity' ? -0.14 : 2.4);
+        if (probe === 'probe-drift') v += (late / DAY) * (quantity === 'humidity' ? -0.14 : 2.4);
       }
       v = Math.round(v / grain) * grain;
       times.push(START + index * EVERY * 1000);
@@ -155,7 +156,7 @@ export function caseOf({ design, catalogue, troubles, probe, seed, room }: CaseI
     truth: [...troubles, ...(probe ? [probe] : [])].flatMap((it) => CAUSE_OF[it]),
     now: START + count * EVERY * 1000 - 60_000,
     isDay: (moment) => {
-      const second = ((moment - START) / 1000) % 86_400;
+      const second = ((moment - START) / 1000) % DAY;
       return second >= light.from && second < light.to;
     },
   };

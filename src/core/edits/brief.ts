@@ -1,5 +1,6 @@
 import type { Room, Stage, Enclosure, Design, Point } from '../document/schema';
-import { type Edit, inBrief, clamp, MAX, inLayers, inGround, NO_CATALOGUE } from './shared';
+import { type Edit, inBrief, MAX, inLayers, inGround, NO_CATALOGUE } from './shared';
+import { clamp } from '../physics/constants';
 
 export const rename: Edit<{ name: string }> = (design, { name }) => {
   const trimmed = name.trim().slice(0, 80);

@@ -12,7 +12,8 @@ import {
   type SeasonSettings,
   type Vent,
 } from '../document/schema';
-import { clamp, nextId, type Edit } from './shared';
+import { nextId, type Edit } from './shared';
+import { clamp } from '../physics/constants';
 
 const inClimate = (design: Design, change: Partial<Climate>): Design => ({
   ...design,

@@ -20,7 +20,8 @@ import {
   type Outlet,
   type Hole,
 } from '../document/schema';
-import { clamp, nextLayerId, newLayer, type Edit, inGround, nextId, MAX, inLayers } from './shared';
+import { nextLayerId, newLayer, type Edit, inGround, nextId, MAX, inLayers } from './shared';
+import { clamp } from '../physics/constants';
 
 const isDrained = (kind: Layer['kind']): boolean => kind === 'drainage' || kind === 'barrier';
 

@@ -4,7 +4,6 @@ import {
   type Edit,
   inGround,
   nextId,
-  clamp,
   MAX,
   newLayer,
   inStack,
@@ -14,6 +13,7 @@ import {
   isSoil,
   deepestSoil,
 } from './shared';
+import { clamp } from '../physics/constants';
 
 export const addSunk: Edit<{ layer: string; name: string; volume: number; mass: number | null }> = (
   design,

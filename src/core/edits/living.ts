@@ -4,7 +4,8 @@ import { crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
 import { guessSurvey } from '../living/survey';
 import type { Design, Living, Planted, PlantSpot } from '../document/schema';
-import { clamp, nextId, type Edit } from './shared';
+import { nextId, type Edit } from './shared';
+import { clamp } from '../physics/constants';
 
 const inLiving = (design: Design, change: Partial<Living>): Design => ({
   ...design,

@@ -5,7 +5,8 @@ import { normalise } from '../ground/parts';
 import { mixOfRecipe } from './mixOfRecipe';
 import { type Mix, type Layer, type Schools, allLayers } from '../document/schema';
 import { setSoilDepth, addLayer, renameLayer } from './layers';
-import { type Edit, inGround, inLayers, inMix, nextLayerId, isSoil, clamp } from './shared';
+import { type Edit, inGround, inLayers, inMix, nextLayerId, isSoil } from './shared';
+import { clamp } from '../physics/constants';
 
 /** Writes peat as coir in a mix; parts of coir already there are added up. */
 function withoutPeat(mix: Mix): Mix {

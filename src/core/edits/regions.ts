@@ -1,7 +1,8 @@
 import { boundsOf } from '../ground/floor';
 import { type RegionKind, regionOf } from './regionShapes';
 import { allLayers, type Design, type Layer, type Region, type Point } from '../document/schema';
-import { type Edit, nextLayerId, nextId, inGround, inRegion, clamp } from './shared';
+import { type Edit, nextLayerId, nextId, inGround, inRegion } from './shared';
+import { clamp } from '../physics/constants';
 
 /**
  * Puts a region of a kind into the floor, on top of those already there.

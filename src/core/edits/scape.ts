@@ -2,7 +2,8 @@ import { findAnimal, findBackgroundKind, findPieceKind } from '../catalogue';
 import { arrange } from '../scape/arrange';
 import { belongs, freePlace, placedSolid, settled, stretched, supportFor } from '../scape/settle';
 import type { Background, Cutout, Design, Piece, Scape } from '../document/schema';
-import { type Edit, clamp, nextId } from './shared';
+import { type Edit, nextId } from './shared';
+import { clamp } from '../physics/constants';
 
 const inScape = (design: Design, change: Partial<Scape>): Design => ({
   ...design,

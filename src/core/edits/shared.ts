@@ -19,9 +19,6 @@ export type Edit<C> = (design: Design, change: C, catalogue: Catalogue) => Desig
 
 export const MAX = 10;
 
-export const clamp = (value: number, low: number, high: number): number =>
-  Math.min(high, Math.max(low, value));
-
 export const inBrief = (design: Design, change: Partial<Design['brief']>): Design => ({
   ...design,
   brief: { ...design.brief, ...change },

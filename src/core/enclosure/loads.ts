@@ -1,7 +1,6 @@
+import { GRAVITY } from '../physics/constants';
 import type { Enclosure } from '../document/schema';
 import { outsideSize } from './box';
-
-const GRAVITY = 9.81;
 
 /**
  * Load that floors of dwellings are commonly designed for, spread over the room, Pa: 1.5 to 2.0 kN/m², EN 1991-1-1,

@@ -1,3 +1,4 @@
+import { GRAVITY, WATER_DENSITY } from '../physics/constants';
 import type { Enclosure } from '../document/schema';
 
 /**
@@ -13,8 +14,6 @@ const BETA: readonly (readonly [ratio: number, beta: number])[] = [
 
 /** Strength of float glass, 19.2 MPa, over a safety of 3.8 (memory). */
 const ALLOWED_STRESS = 19.2e6 / 3.8;
-const WATER = 1000;
-const GRAVITY = 9.81;
 
 /** β between the listed ratios, straight; shorter and longer panes take the value at the end of the list. */
 export function bendingFactor(ratio: number): number {
@@ -37,7 +36,7 @@ export function bendingFactor(ratio: number): number {
  */
 export function paneNeeded(length: number, depth: number): number {
   if (depth <= 0) return 0;
-  return Math.sqrt((bendingFactor(length / depth) * WATER * GRAVITY * depth ** 3) / ALLOWED_STRESS);
+  return Math.sqrt((bendingFactor(length / depth) * WATER_DENSITY * GRAVITY * depth ** 3) / ALLOWED_STRESS);
 }
 
 export interface PaneCheck {

@@ -29,12 +29,20 @@ export type Place =
   /** A mix on the bench, in no box yet. */
   | { readonly at: 'mix' };
 
+/** The gravest first. */
+export const SEVERITY_RANK: Readonly<Record<Severity, number>> = { severe: 0, look: 1, note: 2, fine: 3 };
+
+/** What came of playing a fix through: nothing is worse, it is not known yet, or the sentence of what it makes worse. */
+export type Trial = 'good' | 'waits' | Message;
+
 export interface Remedy {
   readonly label: Message;
   /** What the program would do; absent where only a person can. */
   readonly call?: EditCall;
   /** It saws into a box that stands: said beside it. */
   readonly saws?: true;
+  /** Only what is good is offered; absent where it was played before it came. */
+  readonly trial?: Trial;
 }
 
 /** All advice takes this form. */
@@ -78,3 +86,13 @@ export interface RuleContext {
 }
 
 export type Rule = (looked: RuleContext) => readonly Finding[];
+
+/** What presses after a change and did not before, by its code; or has become severe. */
+export function newlyPressing(before: readonly Finding[], after: readonly Finding[]): readonly Finding[] {
+  const presses = (it: Finding): boolean => it.severity === 'severe' || it.severity === 'look';
+  const known = new Set(before.filter(presses).map((it) => it.code));
+  const severe = new Set(before.filter((it) => it.severity === 'severe').map((it) => it.code));
+  return after.filter(
+    (it) => presses(it) && (!known.has(it.code) || (it.severity === 'severe' && !severe.has(it.code))),
+  );
+}

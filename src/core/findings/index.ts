@@ -42,9 +42,10 @@ import { unknownMaterial } from './unknownMaterial';
 import { waterAgainstGlass } from './waterAgainstGlass';
 import { waterOutlet } from './waterOutlet';
 import { watertight } from './watertight';
-import type { Finding, RuleContext, Rule, Severity } from '../finding/finding';
+import { SEVERITY_RANK, type Finding, type RuleContext, type Rule } from '../finding/finding';
 
-export type { Finding, RuleContext, Severity } from '../finding/finding';
+export type { Finding, RuleContext, Severity, Trial } from '../finding/finding';
+export { newlyPressing } from '../finding/finding';
 export { ONE_PERSON, TWO_PEOPLE } from './lifting';
 export { mixOutside } from './mixOutside';
 
@@ -113,9 +114,9 @@ const RULES: readonly Rule[] = [
   company,
 ];
 
-const RANK: Record<Severity, number> = { severe: 0, look: 1, note: 2, fine: 3 };
-
 /** Every rule, the gravest findings first, otherwise in the order of the rules. */
 export function judge(looked: RuleContext): readonly Finding[] {
-  return RULES.flatMap((rule) => rule(looked)).sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  return RULES.flatMap((rule) => rule(looked)).sort(
+    (a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity],
+  );
 }

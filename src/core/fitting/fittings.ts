@@ -4,11 +4,11 @@ import { clearOver, tooNear } from '../climate/clearance';
 import type { Design, Device } from '../document/schema';
 import { siteAt } from '../ground/bodies';
 import { placePieces } from '../pieces/place';
+import { clamp } from '../physics/constants';
 
 /** What the search may turn: small changes of a design that hold for any box. All lengths m, temperatures °C. */
 
 const mm = (value: number): number => Math.round(value * 1000) / 1000;
-const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 
 export const withClimate = (design: Design, change: Partial<Design['climate']>): Design => ({
   ...design,

@@ -11,6 +11,7 @@ import {
   type Hydraulics,
 } from './hydraulics';
 import { blendOf, conductivityAt, heldAt, type Blend } from './water';
+import { DAY } from '../physics/constants';
 
 /** Carsel & Parrish 1988, Water Resour. Res. 24: 755; α 1/cm, Ks cm/day. */
 const SOILS = {
@@ -18,7 +19,7 @@ const SOILS = {
   'sandy loam': { residual: 0.065, saturated: 0.41, alpha: 0.075, n: 1.89, ks: 106.1, from: 10, to: 300 },
   loam: { residual: 0.078, saturated: 0.43, alpha: 0.036, n: 1.56, ks: 24.96, from: 30, to: 1000 },
 } as const;
-const perDay = 0.01 / 86_400;
+const perDay = 0.01 / DAY;
 const blend = (it: (typeof SOILS)[keyof typeof SOILS]): Blend => ({
   porosity: it.saturated,
   held: (suction) => heldAt(it, suction),

@@ -5,6 +5,7 @@ import { bandsOf } from '../climate/climateSummary';
 import { climateModelOf, type ClimateModel } from '../climate/climateModel';
 import type { Run, SeriesName, Window } from '../climate/simulate';
 import type { GroundResult } from '../ground/layers';
+import { DAY } from '../physics/constants';
 
 /** Air of one half and tier: means by day and by night, and the extremes; °C and relative humidity. */
 export interface AirOf {
@@ -92,7 +93,7 @@ export function guessSurvey(design: Design, ground: GroundResult, catalogue: Cat
 /** How far a box falls short of what it is meant to be when its room is dry: humidity less, water in the soil times (from memory). */
 const DRY_SPELL = { air: 0.15, soil: 0.45 } as const;
 
-const isLight = (t: number, { from, to }: Window): boolean => t % 86_400 >= from && t % 86_400 < to;
+const isLight = (t: number, { from, to }: Window): boolean => t % DAY >= from && t % DAY < to;
 
 /** What a season came to: one or more runs of its weather, and the hours of light. */
 export interface SeasonRuns {

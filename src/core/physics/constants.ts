@@ -28,3 +28,11 @@ export const VAPOUR_DIFFUSION = 2.5e-5;
 export const AIR_VISCOSITY = 1.51e-5;
 /** 1/m: M·g/(R·T) of water at 20 °C, by which humidity over soil falls with suction: Kelvin’s equation. */
 export const KELVIN_HUMIDITY = (0.018016 * GRAVITY) / (8.314462 * (20 + KELVIN));
+
+/** s, and ms, of a day. */
+export const DAY = 86_400;
+export const DAY_MS = 86_400_000;
+
+/** A value kept between two bounds; of bounds that have crossed the upper one counts. */
+export const clamp = (value: number, low: number, high: number): number =>
+  Math.min(high, Math.max(low, value));

@@ -6,16 +6,15 @@ import { seededRandom } from '../random';
 import { sampleWindow, schedule, type Schedule, type Task, type Timed, type Window } from './network';
 import type { GateId, Step } from './step';
 import { stepsOf, takesOf, workDays } from './steps';
-
-const DAY = 86_400_000;
+import { DAY_MS } from '../physics/constants';
 
 /** Whole days between two dates, ISO 8601. */
 export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(to) - Date.parse(from)) / DAY);
+  Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
 
 /** The date so many days after another; parts of a day count as the day they fall in. */
 export const dayAfter = (from: string, days: number): string =>
-  new Date(Date.parse(from) + Math.floor(days + 1e-6) * DAY).toISOString().slice(0, 10);
+  new Date(Date.parse(from) + Math.floor(days + 1e-6) * DAY_MS).toISOString().slice(0, 10);
 
 export interface PlannedStep {
   readonly step: Step;

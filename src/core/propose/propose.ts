@@ -27,6 +27,7 @@ import {
   type Room,
   type Method,
 } from '../document/schema';
+import { clamp } from '../physics/constants';
 
 export interface Questionnaire {
   readonly id: string;
@@ -41,7 +42,6 @@ export interface Questionnaire {
 
 type World = Animal['ground']['value'];
 
-const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 const upTo = (value: number, step: number): number => Math.ceil(value / step - 1e-9) * step;
 const toMillimetre = (value: number): number => Math.round(value * 1000) / 1000;
 

@@ -1,5 +1,6 @@
 import type { Reading } from '../climate';
 import { fromSteps, type Track } from './track';
+import { DAY_MS, DAY } from '../physics/constants';
 
 /** What was read in an enclosure, and in its room where that was read too. */
 export interface Recorded {
@@ -17,7 +18,6 @@ export interface ClimateRecord {
   readonly date: string;
 }
 
-const DAY = 86_400_000;
 /** ms between two readings of one thing, between which another is read off a straight line. */
 const APART = 3_600_000;
 /** ms between two readings that are kept, and days: enough to fit three numbers by. */
@@ -39,7 +39,7 @@ export function recordOf(
   const roomWarm = along(roomTemperature);
   const roomDamp = along(roomHumidity);
   const ahead = offset(last);
-  const since = Math.floor((last + ahead - DAYS * DAY) / DAY) * DAY - ahead;
+  const since = Math.floor((last + ahead - DAYS * DAY_MS) / DAY_MS) * DAY_MS - ahead;
   const found: (Omit<Reading, 't'> & { readonly at: number })[] = [];
   temperature.at.forEach((at, i) => {
     if (at < since || at - (found.at(-1)?.at ?? -Infinity) < EVERY) return;
@@ -57,13 +57,13 @@ export function recordOf(
   });
   const first = found[0];
   const end = found.at(-1);
-  if (!first || !end || end.at - first.at < DAY) return null;
+  if (!first || !end || end.at - first.at < DAY_MS) return null;
   const begins = first.at + offset(first.at);
-  const midnight = Math.floor(begins / DAY) * DAY;
+  const midnight = Math.floor(begins / DAY_MS) * DAY_MS;
   const date = new Date(midnight);
   return {
     readings: found.map(({ at, ...it }) => ({ ...it, t: (at - first.at + begins - midnight) / 1000 })),
-    from: Math.floor((midnight - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY) + 1,
+    from: Math.floor((midnight - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY_MS) + 1,
     date: date.toISOString().slice(0, 10),
   };
 }
@@ -105,7 +105,7 @@ export function roomOfRecord({ readings, date }: ClimateRecord): {
       sum.h += it.humidity;
       sum.n += 1;
     }
-    const day = Math.floor(it.t / 86_400);
+    const day = Math.floor(it.t / DAY);
     const range = byDay.get(day) ?? { low: Infinity, high: -Infinity };
     byDay.set(day, { low: Math.min(range.low, it.temperature), high: Math.max(range.high, it.temperature) });
   }

@@ -23,7 +23,7 @@ describe('water in a hose', () => {
     expect(loss.velocity).toBeCloseTo(0.26526, 4);
     expect(loss.reynolds).toBeCloseTo(1056.8, 0);
     // h = 128·ν·L·Q / (π·g·D⁴), the same law without a friction factor.
-    const direct = (128 * VISCOSITY * 2 * flow) / (Math.PI * 9.81 * 0.004 ** 4);
+    const direct = (128 * VISCOSITY * 2 * flow) / (Math.PI * 9.80665 * 0.004 ** 4);
     expect(loss.tube).toBeCloseTo(direct, 9);
     expect(loss.tube).toBeCloseTo(0.1086, 3);
   });

@@ -1,6 +1,6 @@
+import { GRAVITY } from '../physics/constants';
 import type { Pump } from '../document/scapeSchema';
 
-const GRAVITY = 9.81;
 /** Kinematic viscosity of fresh water at 20 °C, m²/s (1.004e-6; CRC Handbook). */
 export const VISCOSITY = 1.004e-6;
 /** Loss of a bend, and of the way in and out together, in velocity heads (common practice for hose fittings). */

@@ -1,7 +1,8 @@
 import { findDeviceKind } from '../catalogue';
 import type { Design } from '../document/schema';
-import { type Move, type Setting, type Maker, free, round, tidy, clamp } from './change';
+import { type Move, type Setting, type Maker, free, round, tidy } from './change';
 import { fanOf, fitted, plantLights, without, withClimate, withDevice, withNew } from '../fitting/fittings';
+import { clamp } from '../physics/constants';
 
 function cover(by: readonly number[]): Maker {
   return ({ design, locks }) => {

@@ -63,6 +63,3 @@ export const free = (locks: Locks, device: Device): boolean => !locks.devices.in
 export const round = (value: number, to: number): number => Math.round(value / to) * to;
 
 export const tidy = (value: number): number => Math.round(value * 1000) / 1000;
-
-export const clamp = (value: number, low: number, high: number): number =>
-  Math.min(high, Math.max(low, value));

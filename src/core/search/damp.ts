@@ -1,5 +1,5 @@
 import { findDeviceKind } from '../catalogue';
-import { type Fault, type Move, type Maker, free, round, tidy, clamp } from './change';
+import { type Fault, type Move, type Maker, free, round, tidy } from './change';
 import {
   fitted,
   foggerOf,
@@ -10,6 +10,7 @@ import {
   withDevice,
   withNew,
 } from '../fitting/fittings';
+import { clamp } from '../physics/constants';
 
 /** Whether a place is judged by night. */
 const byNight = ({ criterion }: Fault['it']): boolean =>

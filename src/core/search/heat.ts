@@ -3,7 +3,7 @@ import type { Design, Device } from '../document/schema';
 import { TOO_HIGH } from '../climate/clearance';
 import { siteAt } from '../ground/bodies';
 import { criteriaOf } from '../verdict/criteria';
-import { type Move, AMPLE, type Fault, type Setting, type Maker, free, round, tidy, clamp } from './change';
+import { type Move, AMPLE, type Fault, type Setting, type Maker, free, round, tidy } from './change';
 import {
   baskingLamp,
   baskingSpot,
@@ -18,6 +18,7 @@ import {
   withDevices,
   withNew,
 } from '../fitting/fittings';
+import { clamp } from '../physics/constants';
 
 /** Dark heaters of the warm side, as nearly all are, and those that hang over the cool one alone: the middle is no cool side. */
 export const heatersOn = (side: 'warm' | 'cool', design: Design, catalogue: Catalogue): readonly Device[] =>

@@ -1,6 +1,7 @@
-import { clamp, free, round, tidy, type Move, type Setting } from './change';
+import { free, round, tidy, type Move, type Setting } from './change';
 import { withDevices } from '../fitting/fittings';
 import { heatersOn } from './heat';
+import { clamp } from '../physics/constants';
 
 /** The top covered so far, and the set points of the heater moved by so much, K. */
 interface Step {

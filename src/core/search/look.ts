@@ -6,6 +6,7 @@ import { lackingIn } from './cost';
 import { judgeUv, type UvJudged } from '../fitting/uv';
 import { heatersOf, judgeDesign, type Verdict } from '../verdict/verdict';
 import { criteriaIn, measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
+import { DAY } from '../physics/constants';
 
 /** What a search asks to be played: a first look at a change, or a whole judgement. Plain data: any worker may do it. */
 export type Task =
@@ -99,7 +100,7 @@ function look(
     uv: judgeUv(design, animal, ground, catalogue)?.answer ?? null,
     rest: year.rest,
     peaks: Object.fromEntries(heatersOf(year).map((it) => [it.device, it.needs])),
-    watts: used / Math.max(1, days) / 86_400,
+    watts: used / Math.max(1, days) / DAY,
     water: water / Math.max(1, days),
   };
 }

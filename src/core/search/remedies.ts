@@ -5,8 +5,9 @@ import { type Design } from '../document';
 import type { Remedy } from '../finding/finding';
 import { message, type Message, number } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
-import { outsideOf, placeCode, unlit, type Outside } from '../verdict/findings';
-import { dying, failing, type Verdict } from '../verdict/verdict';
+import { outsideOf, placeCode, unlit } from '../verdict/findings';
+import type { Verdict } from '../verdict/verdict';
+import { NOISE, worseIn } from '../verdict/worse';
 import { sawsVents } from './air';
 import { faultsOf } from './cost';
 import type { Seen } from './look';
@@ -23,9 +24,6 @@ export type Remedies = Readonly<Record<string, readonly Remedy[]>>;
 const MOST = 2;
 /** Changes that are judged for one finding. */
 const TRIES = 4;
-/** Share of hours by which a place may come out lower and count as untouched: the noise of a first look. */
-const NOISE = 0.02;
-
 /**
  * Plays single changes for every place that is outside, and keeps those that bring it inside on the mean days of winter
  * and summer while no other place and no UV comes out worse. Where no single change does, there is none: that is for a
@@ -90,7 +88,7 @@ function* brighter(design: Design, verdict: Verdict, catalogue: Catalogue): Sear
   const found: Remedy[] = [];
   yield* judgeInTurn(changes, (after, index) => {
     const way = changes[index];
-    if (!way || !after || unlit(after).length > 0 || !isNoWorse(verdict, after)) return false;
+    if (!way || !after || unlit(after).length > 0 || worseIn(verdict, after) !== null) return false;
     const label = labelOf(design, way, catalogue, message`${dark} → 0 plants in want of light`);
     found.push({ label, call: { edit: 'adoptFound', change: foundIn(way) } });
     return true;
@@ -117,23 +115,10 @@ export function mendsIn(
   criterion: CriterionId,
   way: 'under' | 'over',
 ): boolean {
-  return !outsideOf(after).some((it) => keyOf(it) === `${criterion} ${way}`) && isNoWorse(before, after);
-}
-
-const keyOf = (it: Outside): string => `${it.criterion} ${it.way}`;
-
-/** No place, no UV, no plant and no crew is worse than it was. */
-function isNoWorse(before: Verdict, after: Verdict): boolean {
-  const was = new Map(outsideOf(before).map((it) => [keyOf(it), it]));
-  const now = outsideOf(after);
-  if (before.uv?.answer === 'inside' && after.uv?.answer !== 'inside') return false;
-  if (dying(after.plants).length > dying(before.plants).length) return false;
-  if (unlit(after).length > unlit(before).length) return false;
-  if (failing(after.crew).length > failing(before.crew).length) return false;
-  return now.every((it) => {
-    const own = was.get(keyOf(it));
-    return own !== undefined && it.worst.inside >= own.worst.inside - NOISE && (own.harms || !it.harms);
-  });
+  return (
+    !outsideOf(after).some((it) => it.criterion === criterion && it.way === way) &&
+    worseIn(before, after) === null
+  );
 }
 
 /** Least share of hours inside at a place over all seasons, before and after, in percent. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DAY_MS } from '../physics/constants';
 
 const text = z.string().max(200);
 const id = z.string().min(1).max(120);
@@ -140,7 +141,7 @@ export function bookFromAmounts(amounts: unknown, at: number): ShelfMove[] {
 
 /** A day count from one ISO date to another; negative when the second is earlier. */
 const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
 
 /** Days to a lot's best-before date, from a day; undefined without one. */
 export const daysLeft = ({ move }: Lot, today: string): number | undefined =>

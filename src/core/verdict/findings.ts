@@ -1,7 +1,7 @@
 import { findAnimal, findDeviceKind, findPlant, type Animal, type Catalogue } from '../catalogue';
 import type { Season } from '../climate/roomProfile';
 import type { Design } from '../document/schema';
-import type { Finding, Place as FindingPlace, Severity } from '../finding/finding';
+import { SEVERITY_RANK, type Finding, type Place as FindingPlace, type Severity } from '../finding/finding';
 import { holdsWater } from '../living/prepare';
 import { capital, counted, percent, message, temperature, type Message, number, tank } from '../units';
 import { CREW_LASTS } from '../living/crew';
@@ -166,11 +166,14 @@ function placeFinding({ criterion, way, seasons, worst, harms }: Outside): Findi
   };
 }
 
+/** The sentence a place that is outside is told by. */
+export const placeWords = (it: Outside): Message =>
+  placeFinding(it)?.what ?? message`Another place comes out of its band.`;
+
 /** What only the forecast year of a design can tell, as findings: its climate, the room, drink, plants and crew. */
 export function yearFindings(verdict: Verdict, design: Design, catalogue: Catalogue): readonly Finding[] {
   const animal = findAnimal(catalogue, design.brief.animal);
   if (!animal) return [];
-  const RANK = { severe: 0, look: 1, note: 2, fine: 3 } as const;
   return [
     ...boundFinding(verdict, animal),
     ...outsideOf(verdict).flatMap((it) => placeFinding(it) ?? []),
@@ -178,7 +181,7 @@ export function yearFindings(verdict: Verdict, design: Design, catalogue: Catalo
     ...dayFindings(verdict, design, animal, catalogue),
     ...lightFinding(verdict, design, catalogue),
     ...lifeFindings(verdict),
-  ].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  ].sort((a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity]);
 }
 
 function boundFinding({ bound }: Verdict, { english }: Animal): readonly Finding[] {
@@ -359,6 +362,19 @@ function lifeFindings({ plants, crew }: Verdict): readonly Finding[] {
         basis: 'computed',
       })),
   ];
+}
+
+/** The sentence of the first plant that dies or crew that fails after a change and did not before. */
+export function lifeWords(before: Verdict, after: Verdict): Message {
+  const known = new Set(
+    lifeFindings(before)
+      .filter((it) => it.severity === 'look')
+      .map((it) => JSON.stringify(it.place)),
+  );
+  const fresh = lifeFindings(after).find(
+    (it) => it.severity === 'look' && !known.has(JSON.stringify(it.place)),
+  );
+  return fresh?.what ?? message`More of what lives there dies.`;
 }
 
 /** What keeps a plant from living, as one says it. */

@@ -4,5 +4,6 @@ export * from './life';
 export * from './bound';
 export * from './verdict';
 export * from './findings';
+export * from './worse';
 export * from './words';
 export * from './depends';

@@ -35,6 +35,7 @@ import {
   type YearRun,
 } from '.';
 import { judgeUv } from '../fitting';
+import { DAY } from '../physics/constants';
 
 type RoomKind = 'dry' | 'middle' | 'humid';
 const FIRST: readonly EditCall[] = [
@@ -129,7 +130,7 @@ describe('hours', () => {
           ...it.run.series,
           [name]: Float32Array.from(it.run.t, (t) => {
             const { from, to } = it.plan(0).day[0]!;
-            const at = t % 86_400;
+            const at = t % DAY;
             return at > from && at <= to ? day : night;
           }),
         },

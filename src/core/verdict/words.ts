@@ -1,5 +1,5 @@
 import { prose, message, type Message, difference } from '../units';
-import type { Finding } from '../finding/finding';
+import { SEVERITY_RANK, type Finding } from '../finding/finding';
 import { ROOMS, type Answer, type Verdict } from './verdict';
 
 /** What is known of a design’s year. What is not known yet is never shown as good. */
@@ -55,10 +55,8 @@ export function lineOf(state: VerdictState): Message {
   }
 }
 
-const RANK: Readonly<Record<Finding['severity'], number>> = { severe: 0, look: 1, note: 2, fine: 3 };
-
 /** What rules find at once and what the year adds, as one list, the gravest first. */
 export const allFindings = (fixed: readonly Finding[], state: VerdictState): readonly Finding[] =>
   state.at === 'known'
-    ? [...fixed, ...state.findings].sort((a, b) => RANK[a.severity] - RANK[b.severity])
+    ? [...fixed, ...state.findings].sort((a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity])
     : fixed;

@@ -10,6 +10,7 @@ import type { Design } from '../document/schema';
 import { seasonOn } from '../document/seasonal';
 import type { GroundResult } from '../ground/layers';
 import { criteriaOf, HOLDS, type Criterion, type CriterionId } from './criteria';
+import { DAY } from '../physics/constants';
 
 export const ALL_SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
 
@@ -227,8 +228,6 @@ export interface Measured {
   /** The same outside the borne band. */
   readonly harm: number;
 }
-
-const DAY = 86_400;
 
 /** The air, ground or water an animal meets for a criterion, by record: `low` is judged against too little, `high` against too much. */
 function readingOf(

@@ -7,6 +7,7 @@ import { readyOf, settled, type Ready } from '../climate/forecast';
 import { dayOfSeason, type Season } from '../climate/roomProfile';
 import { simulate, type Run, type SeriesName, type Timetable } from '../climate/simulate';
 import { humidityAtRecord, zonesFor, type Zones } from '../climate/zones';
+import { DAY } from '../physics/constants';
 
 export const WHAT_IFS = [
   {
@@ -171,7 +172,7 @@ function play(id: WhatIfId, ready: Ready, design: Design, start: Float64Array, s
     );
   const box = id === 'stuck-thermostat' ? { ...ready.box, heaters: ready.box.heaters.map(stuck) } : ready.box;
   const openFor = (wetter: WetterModel): number =>
-    bottle === null ? 86_400 : (bottle * 1000) / Math.max(1e-6, wetter.rate);
+    bottle === null ? DAY : (bottle * 1000) / Math.max(1e-6, wetter.rate);
   const plan = (day: number): Timetable => {
     const table = ready.plan(day);
     switch (id) {
@@ -191,9 +192,9 @@ function play(id: WhatIfId, ready: Ready, design: Design, start: Float64Array, s
             const wetter = ready.box.wetters[i];
             if (i !== 0 || !wetter) return it;
             const until = from + openFor(wetter);
-            const begins = day * 86_400;
+            const begins = day * DAY;
             const a = Math.max(0, from - begins);
-            const b = Math.min(86_400, until - begins);
+            const b = Math.min(DAY, until - begins);
             return b > a ? [{ from: a, to: b }] : [];
           }),
         };
@@ -202,7 +203,7 @@ function play(id: WhatIfId, ready: Ready, design: Design, start: Float64Array, s
       case 'stuck-thermostat':
         return {
           ...table,
-          heaters: table.heaters.map(() => [...off(day), { from: day === 0 ? from : 0, to: 86_400 }]),
+          heaters: table.heaters.map(() => [...off(day), { from: day === 0 ? from : 0, to: DAY }]),
         };
       case 'week-away': {
         const left = bottle === null ? Infinity : bottle * 1000 - day * perDay(table);

@@ -23,6 +23,7 @@ import { TwoPanes } from '@/ui/shell/TwoPanes';
 import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { STAGE_WORD } from '@/ui/words';
+import { useTried } from '@/workers/useTried';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { EnclosureFields } from './EnclosureFields';
 import { Envelope } from './Envelope';
@@ -36,7 +37,7 @@ export function Brief() {
   const animal = findAnimal(catalogue, design.brief.animal);
   const room = roomClimate(design.brief.room);
   const { verdict, findings } = useOpenVerdict();
-  const here = findings.filter((it) => it.place.at === 'brief' || it.place.at === 'enclosure');
+  const here = useTried(findings.filter((it) => it.place.at === 'brief' || it.place.at === 'enclosure'));
 
   return (
     <TwoPanes

@@ -9,6 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { DAY } from '@/core/physics/constants';
 import type { Fit } from '@/core/climate';
 import type { ClimateRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -208,7 +209,7 @@ function Fitted({ fit, what }: { readonly fit: Fit; readonly what: 'humidity' | 
       const line = (values: readonly number[], colour: string, width: number, type: string) => ({
         type: 'line',
         showSymbol: false,
-        data: values.map((value, i) => [(t[i] ?? 0) / 86_400, Number((value * by).toFixed(2))]),
+        data: values.map((value, i) => [(t[i] ?? 0) / DAY, Number((value * by).toFixed(2))]),
         lineStyle: { color: colour, width, type },
       });
       const first = {
@@ -217,8 +218,8 @@ function Fitted({ fit, what }: { readonly fit: Fit; readonly what: 'humidity' | 
           silent: true,
           data: [
             [
-              { xAxis: heldFrom / 86_400, itemStyle: { color: inks.moss, opacity: 0.12 } },
-              { xAxis: (t.at(-1) ?? 0) / 86_400 },
+              { xAxis: heldFrom / DAY, itemStyle: { color: inks.moss, opacity: 0.12 } },
+              { xAxis: (t.at(-1) ?? 0) / DAY },
             ],
           ],
         },
@@ -228,7 +229,7 @@ function Fitted({ fit, what }: { readonly fit: Fit; readonly what: 'humidity' | 
         xAxis: {
           type: 'value',
           min: 0,
-          max: (t.at(-1) ?? 0) / 86_400,
+          max: (t.at(-1) ?? 0) / DAY,
           axisLabel: {
             color: inks.quiet,
             fontFamily: inks.font,

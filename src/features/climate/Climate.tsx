@@ -26,6 +26,7 @@ import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
 import { FindTab } from './FindTab';
 import { SeasonsTab } from './SeasonsTab';
+import { useTried } from '@/workers/useTried';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { useForecast } from './useForecast';
 import { useRemedies } from './useRemedies';
@@ -74,7 +75,7 @@ export function Climate() {
     [edit, selected],
   );
   const mended = useRemedies(design, catalogue, verdict, findings);
-  const here = mended.filter((it) => it.place.at === 'climate' || it.code.startsWith('room-'));
+  const here = useTried(mended.filter((it) => it.place.at === 'climate' || it.code.startsWith('room-')));
   const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
   const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
   const empty = design.climate.devices.length === 0;

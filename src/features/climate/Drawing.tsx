@@ -5,6 +5,7 @@ import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useCallback, useDeferredValue, useEffect, useId, useMemo, useRef, useState } from 'react';
+import { DAY } from '@/core/physics/constants';
 import { findAnimal, findDeviceKind } from '@/core/catalogue';
 import {
   humidityAt,
@@ -129,7 +130,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     return moment && momentField(overlay, moment, plane, COLUMNS, rows(COLUMNS));
   }, [overlay, shaded, lit, plane, moment]);
 
-  const hour = forecast ? (forecast.run.t[record] ?? 0) % 86_400 : 43_200;
+  const hour = forecast ? (forecast.run.t[record] ?? 0) % DAY : 43_200;
   const day = forecast ? hour >= forecast.light.from && hour < forecast.light.to : true;
   const animal = findAnimal(catalogue, design.brief.animal);
   const bands = forecast?.bands;
@@ -353,14 +354,14 @@ const SOIL_SCALE: Scale = {
 
 /** Day of the year of a record; a day or a week is one of its season throughout. */
 const dayShown = ({ run, asked, from }: Forecast, record: number): number =>
-  asked.span === 'year' ? from + Math.floor((run.t[record] ?? 0) / 86_400) : from;
+  asked.span === 'year' ? from + Math.floor((run.t[record] ?? 0) / DAY) : from;
 
 /** The moment of a record: an hour, a day and an hour, or a date and an hour. */
 function whenWord({ run, asked }: Forecast, record: number): string {
   const t = run.t[record] ?? 0;
   const at = clock((t / 60) % 1440);
   if (asked.span !== 'year' && run.days <= 1) return at;
-  const day = Math.floor(t / 86_400);
+  const day = Math.floor(t / DAY);
   if (asked.span !== 'year') return `day ${day + 1}, ${at}`;
   return `${new Date(Date.UTC(2025, 0, 1 + day)).toLocaleDateString(undefined, { day: 'numeric', month: 'short', timeZone: 'UTC' })}, ${at}`;
 }

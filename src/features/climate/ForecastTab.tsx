@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
+import { DAY } from '@/core/physics/constants';
 import { humidityAtRecord, type ClimateSummary, type Forecast, type SeriesName } from '@/core/climate';
 import { mass, percent, temperature, counted, difference, tank, fromSi, UNITS, unitFor } from '@/core/units';
 import { Chart, type Inks } from '@/ui/Chart';
@@ -158,7 +159,7 @@ function Curves({
         what === 'warmth' ? fromSi(value, UNITS[unitFor('temperature', prefs)]) : value * scale;
       const colour = what === 'humidity' ? inks.water : inks.clay;
       const { bands, light, mists, run } = forecast;
-      const whole = span === 'year' ? run.days : (run.days * 86_400) / 3600;
+      const whole = span === 'year' ? run.days : (run.days * DAY) / 3600;
       const light_ = { from: light.from / 3600, to: light.to / 3600 };
       const area = (from: number, to: number, band: { low: number; high: number }) => [
         { xAxis: from, yAxis: inPerson(band.low), itemStyle: { color: inks.moss, opacity: 0.17 } },

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal, type DeviceKind } from '@/core/catalogue';
 import {
   agedUv,
@@ -73,7 +74,7 @@ export function Basking({
 
 /** Day on which half of a tube's UV is gone, at 12 h a day. */
 const halfOn = (since: string, hours: number): string =>
-  new Date(Date.parse(since) + (hours / 12) * 86_400_000).toLocaleDateString();
+  new Date(Date.parse(since) + (hours / 12) * DAY_MS).toLocaleDateString();
 
 /** Where the animal’s UV lies, what gauze takes, and when a meter must say. */
 export function Ultraviolet({ device, kind }: { readonly device: Device; readonly kind: DeviceKind }) {

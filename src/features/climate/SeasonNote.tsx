@@ -2,6 +2,7 @@
 
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import { DAY_MS } from '@/core/physics/constants';
 import { monthWords } from '@/core/climate';
 import { seasonOn, type SeasonSettings } from '@/core/document';
 import { useOpenDesign } from '@/store';
@@ -36,5 +37,5 @@ export function SeasonNote({
 
 const today = (): number => {
   const now = new Date();
-  return 1 + Math.floor((Date.UTC(2025, now.getMonth(), now.getDate()) - Date.UTC(2025, 0, 1)) / 86_400_000);
+  return 1 + Math.floor((Date.UTC(2025, now.getMonth(), now.getDate()) - Date.UTC(2025, 0, 1)) / DAY_MS);
 };

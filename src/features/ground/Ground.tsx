@@ -13,6 +13,7 @@ import { Choice } from '@/ui/Choice';
 import { FindingList } from '@/ui/FindingList';
 import { SectionPane, type PaneView } from '@/ui/section/SectionPane';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { useTried } from '@/workers/useTried';
 import { DrySoil } from './DrySoil';
 import { LayerDetail } from './LayerDetail';
 import { LayerTable } from './LayerTable';
@@ -53,8 +54,10 @@ export function Ground() {
     (stack.some(({ result }) => result.layer.id === chosen) ? chosen : usual?.result.layer.id) ?? null;
   const active = assessment.layers.find((it) => it.layer.id === selected);
   // What stands in the box is judged in Scape.
-  const here = assessment.findings.filter(
-    (it) => it.place.at !== 'scape' && it.place.at !== 'climate' && it.place.at !== 'living',
+  const here = useTried(
+    assessment.findings.filter(
+      (it) => it.place.at !== 'scape' && it.place.at !== 'climate' && it.place.at !== 'living',
+    ),
   );
   const pressing = here.filter((it) => urgent(it.severity));
   const calm = here.filter((it) => !urgent(it.severity));

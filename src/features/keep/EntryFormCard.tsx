@@ -9,6 +9,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
+import { DAY_MS } from '@/core/physics/constants';
 import { ENTRY_KINDS, type Entry } from '@/core/log';
 import { counted } from '@/core/units';
 import {
@@ -140,8 +141,7 @@ export function EntryFormCard({ entry, onDone }: Props) {
           type="datetime-local"
           label="When"
           {...register('when', {
-            validate: (it) =>
-              new Date(it).getTime() <= opened + 86_400_000 ? true : 'A moment that has been.',
+            validate: (it) => (new Date(it).getTime() <= opened + DAY_MS ? true : 'A moment that has been.'),
           })}
           error={formState.errors.when !== undefined}
           helperText={formState.errors.when?.message}

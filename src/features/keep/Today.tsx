@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState, type ReactNode } from 'react';
+import { DAY_MS } from '@/core/physics/constants';
 import type { Due } from '@/core/care';
 import { findAnimal } from '@/core/catalogue';
 import type { Design } from '@/core/document';
@@ -165,7 +166,7 @@ function Week({
 }
 
 const weekday = (day: string, today: string): string =>
-  Date.parse(day) - Date.parse(today) === 86_400_000
+  Date.parse(day) - Date.parse(today) === DAY_MS
     ? 'Tomorrow'
     : new Date(`${day}T12:00:00Z`).toLocaleDateString(undefined, {
         weekday: 'long',

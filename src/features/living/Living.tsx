@@ -33,6 +33,7 @@ import { AHEAD, LivingDrawing, type LivingView } from './LivingDrawing';
 import { MoveInTab } from './MoveInTab';
 import type { PlantTools } from './PlantMarks';
 import { PlantsTab } from './PlantsTab';
+import { useTried } from '@/workers/useTried';
 import { useOpenVerdict } from '@/workers/useVerdict';
 import { useSurvey } from './useSurvey';
 import { WasteTab } from './WasteTab';
@@ -130,7 +131,7 @@ export function Living() {
   }, [design, assessment.ground, catalogue, survey, edit, enqueueSnackbar]);
 
   const { findings } = useOpenVerdict();
-  const here = findings.filter((it) => it.place.at === 'living');
+  const here = useTried(findings.filter((it) => it.place.at === 'living'));
   const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
   const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');
 

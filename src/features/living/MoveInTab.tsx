@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { moveInOf, quarantineDays } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -21,7 +22,7 @@ export function MoveInTab({ today }: { readonly today: Date }) {
   const put = (change: Partial<typeof moveIn>): void =>
     edit({ edit: 'setLiving', change: { moveIn: { ...moveIn, ...change } } });
   const passed = moveIn.quarantine
-    ? Math.floor((today.getTime() - Date.parse(moveIn.quarantine)) / 86_400_000)
+    ? Math.floor((today.getTime() - Date.parse(moveIn.quarantine)) / DAY_MS)
     : null;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>

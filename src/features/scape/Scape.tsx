@@ -12,6 +12,7 @@ import { FindingList } from '@/ui/FindingList';
 import type { PieceTools } from '@/ui/section/pieces/ResizeHandles';
 import { SectionPane, type PaneView } from '@/ui/section/SectionPane';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { useTried } from '@/workers/useTried';
 import { Backgrounds } from './Backgrounds';
 import { BoxFields } from './BoxFields';
 import { Pieces } from './Pieces';
@@ -67,8 +68,10 @@ export function Scape() {
     setTab('pieces');
   }, []);
 
-  const here = assessment.findings.filter(
-    (it) => it.place.at === 'scape' || it.code.includes('water') || it.code.startsWith('pool'),
+  const here = useTried(
+    assessment.findings.filter(
+      (it) => it.place.at === 'scape' || it.code.includes('water') || it.code.startsWith('pool'),
+    ),
   );
   const pressing = here.filter((it) => it.severity === 'severe' || it.severity === 'look');
   const calm = here.filter((it) => it.severity === 'note' || it.severity === 'fine');

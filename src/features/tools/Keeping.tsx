@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
+import { DAY_MS } from '@/core/physics/constants';
 import { askToPersist, useDesigns, useStore } from '@/store';
 import { useBackup } from './useBackup';
 
@@ -23,7 +24,7 @@ export function Keeping() {
   if (!designs || designs.length === 0) return null;
 
   const days =
-    settings.exported === null ? null : Math.max(0, Math.floor((now - settings.exported) / 86_400_000));
+    settings.exported === null ? null : Math.max(0, Math.floor((now - settings.exported) / DAY_MS));
   const newest = Math.max(...designs.map((it) => (it.state === 'ready' ? it.row.updated : 0)));
   const changed = settings.exported === null || newest > settings.exported;
   const overdue = changed && (days === null || days >= REMIND);
