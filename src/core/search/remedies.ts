@@ -7,7 +7,7 @@ import { message, type Message, number } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
 import { outsideOf, placeCode, unlit } from '../verdict/findings';
 import type { Verdict } from '../verdict/verdict';
-import { NOISE, worseIn } from '../verdict/worse';
+import { worseIn } from '../verdict/worse';
 import { sawsVents } from './air';
 import { faultsOf } from './cost';
 import type { Seen } from './look';
@@ -95,6 +95,9 @@ function* brighter(design: Design, verdict: Verdict, catalogue: Catalogue): Sear
   });
   return found;
 }
+
+/** Share of hours by which a place may come out lower and count as untouched: the noise of a first look. */
+const NOISE = 0.02;
 
 /** It brings the place inside, and leaves every other, and UV, no worse. */
 function heals(before: Seen, after: Seen, criterion: CriterionId): boolean {

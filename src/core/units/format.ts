@@ -203,11 +203,13 @@ function decimalsFor(unit: Unit, written: number, bare: boolean): number {
 
 const SMALL: ReadonlySet<Dimension> = new Set(['mass', 'volume', 'area']);
 
-/** Decimals that leave something of what is not nothing: no amount is told as 0.0. A column keeps its own. */
+/** Decimals that leave something of what is not nothing, which itself is 0 and not 0.0. A column keeps its own. */
 const enough = (unit: Unit, written: number, places: number, bare: boolean): number =>
-  bare || !SMALL.has(unit.dimension) || written === 0 || Math.abs(written) >= 0.5 * 10 ** -places
+  bare || !SMALL.has(unit.dimension) || Math.abs(written) >= 0.5 * 10 ** -places
     ? places
-    : Math.min(6, Math.ceil(-Math.log10(Math.abs(written))));
+    : written === 0
+      ? 0
+      : Math.min(6, Math.ceil(-Math.log10(Math.abs(written))));
 
 const formatters = new Map<string, Intl.NumberFormat>();
 

@@ -194,7 +194,7 @@ describe('what people read', () => {
     expect(formatQuantity(length(0.4572), us)).toBe('18\u00a0in');
     expect(formatQuantity(bag(0.0101), metric)).toBe('10.1\u00a0L');
     expect(formatQuantity(tank(0.03785411784), us)).toBe('10.0\u00a0gal');
-    expect(formatQuantity(mass(0), metric)).toBe('0.0\u00a0kg');
+    expect(formatQuantity(mass(0), metric)).toBe('0\u00a0kg');
     expect(formatQuantity(light(0.000013), metric)).toBe('13\u00a0mg');
     expect(formatQuantity(light(0.0112), metric)).toBe('11.2\u00a0g');
     expect(formatQuantity(light(0.45), metric)).toBe('450\u00a0g');
@@ -220,7 +220,7 @@ describe('what people read', () => {
     expect(formatQuantity(area(0.0004), metric)).toBe('4.0\u00a0cm²');
     expect(formatQuantity(area(0.36), us)).toBe('3.9\u00a0sq ft');
     expect(formatQuantity(light(0.0001), us)).toBe('0.004\u00a0oz');
-    expect(formatQuantity(light(0), us)).toBe('0.0\u00a0oz');
+    expect(formatQuantity(light(0), us)).toBe('0\u00a0oz');
     expect(formatQuantity(patch(0.006), metric)).toBe('60\u00a0cm²');
     expect(formatQuantity(areal(20), us)).toBe('4.1\u00a0lb/sq ft');
   });

@@ -32,10 +32,10 @@ describe('what a change makes worse', () => {
       'The warm side is too hot in summer: 30 % of its day.',
     ));
 
-  it('is not two points more of what was outside before, but is three', () => {
-    const before = verdict({ inside: 0.7, over: 0.3 });
-    expect(worseIn(before, verdict({ inside: 0.69, over: 0.31 }))).toBeNull();
-    expect(worseIn(before, verdict({ inside: 0.67, over: 0.33 }))).not.toBeNull();
+  it('is what lies further out by more than a tenth of a kelvin all day, however few hours that is', () => {
+    const before = verdict({ inside: 0.7, over: 0.3, weight: 3 });
+    expect(worseIn(before, verdict({ inside: 0.6, over: 0.4, weight: 5.3 }))).toBeNull();
+    expect(worseIn(before, verdict({ inside: 0.7, over: 0.3, weight: 5.5 }))).not.toBeNull();
   });
 
   it('is the other edge: too cold in place of too hot', () =>

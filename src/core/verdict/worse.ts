@@ -1,15 +1,24 @@
 import { message, type Message } from '../units';
+import { TOLERANCE } from './criteria';
 import { lifeWords, outsideOf, placeWords, unlit, type Outside } from './findings';
 import { dying, failing, type Verdict } from './verdict';
 
-/** Share of hours by which a place may come out lower and count as untouched: the noise of its weathers. */
-export const NOISE = 0.02;
+/** h a day, at the tolerance, by which a place may lie further out and count as untouched: half a point of humidity, a tenth of a kelvin, all day. */
+const UNTOUCHED = 2.4;
 
 const keyOf = (it: Outside): string => `${it.criterion} ${it.way}`;
 
+/** How far a place is outside in its worst season, h a day at its tolerance: hours near the edge count for little. */
+const beyond = ({ places }: Verdict, { criterion, seasons, worst }: Outside): number =>
+  Math.max(
+    ...places
+      .filter((it) => it.criterion === criterion && seasons.includes(it.season))
+      .map((it) => it.weight / TOLERANCE[worst.measure]),
+  );
+
 /**
  * What a change makes worse, in one sentence; null where no place, no UV, no plant and no crew is worse than before.
- * A place that was outside already may stay so; it may not lose hours or come to do harm.
+ * A place that was outside already may stay so; it may not come to lie further out, nor come to do harm.
  * @param before judged as it stands
  * @param after judged with the change
  */
@@ -19,7 +28,7 @@ export function worseIn(before: Verdict, after: Verdict): Message | null {
   const was = new Map(outsideOf(before).map((it) => [keyOf(it), it]));
   const place = outsideOf(after).find((it) => {
     const own = was.get(keyOf(it));
-    return !own || it.worst.inside < own.worst.inside - NOISE || (it.harms && !own.harms);
+    return !own || (it.harms && !own.harms) || beyond(after, it) > beyond(before, own) + UNTOUCHED;
   });
   if (place) return placeWords(place);
   if (
