@@ -11,6 +11,18 @@ const CALCULATING: VerdictState = { at: 'calculating' };
 
 /** Workers: two at the least; a core is left to the page where there are more. */
 const HANDS = Math.min(3, Math.max(2, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
+/** Whether that leaves no core to the page. */
+const ALL_CORES = (globalThis.navigator?.hardwareConcurrency ?? 2) <= HANDS;
+/** ms after a scroll, a key or a touch for which a core is left to the page, so that it answers at once. */
+const HEED = 1200;
+let touchedAt = -Infinity;
+if (ALL_CORES && typeof window !== 'undefined')
+  for (const kind of ['scroll', 'wheel', 'keydown', 'pointerdown', 'touchmove'])
+    window.addEventListener(kind, () => (touchedAt = Date.now()), { passive: true, capture: true });
+/** Workers that may be busy now. */
+const mayWork = (): number => (ALL_CORES && Date.now() - touchedAt < HEED ? HANDS - 1 : HANDS);
+let again: ReturnType<typeof setTimeout> | undefined;
+
 /** Verdicts held in memory. */
 const MOST = 400;
 
@@ -162,6 +174,13 @@ async function work(): Promise<void> {
   while (hands.length < HANDS) hands.push({ ...newHand(), told: null, free: true });
   const hand = hands.find((it) => it.free);
   if (!hand) return;
+  if (hands.filter((it) => !it.free).length >= mayWork()) {
+    again ??= setTimeout(() => {
+      again = undefined;
+      void work();
+    }, HEED);
+    return;
+  }
   let next: Waiting | undefined;
   for (const it of queue.values())
     if (it.looked === 'done' && (!next || it.urgency < next.urgency)) next = it;

@@ -7,7 +7,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { memo, useDeferredValue, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { allFindings } from '@/core/verdict';
@@ -15,14 +15,15 @@ import { fileName, writeSingle } from '@/files';
 import { counted, length } from '@/core/units';
 import { belongingsOf, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
-import { Section } from '@/ui/section/Section';
 import { useElementSize } from '@/ui/useElementSize';
 import { useReader } from '@/ui/units';
 import { useInSight } from '@/ui/useInSight';
+import { useTurn } from '@/ui/useTurn';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { animalsWord, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
 import { assessed } from './assessed';
+import { Picture } from './Picture';
 
 interface Props {
   readonly design: Design;
@@ -31,9 +32,6 @@ interface Props {
   readonly onPutAway: (design: Design) => void;
   readonly onDelete: (design: Design) => void;
 }
-
-/** A verdict that comes in does not draw the enclosure anew. */
-const Picture = memo(Section);
 
 /** Boxes up to this size share one scale, so that a tall one looks tall, m. */
 const SHARED_SPAN = 0.95;
@@ -54,10 +52,11 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
   const box = design.enclosure;
   const span = Math.max(SHARED_SPAN, box.width, box.height);
   const seen = useInSight(frame);
-  // Drawn when it first comes into sight, and kept; one box after the other, so that none holds up the scrolling.
-  const [wanted, setWanted] = useState(seen);
-  if (seen && !wanted) setWanted(true);
-  const drawn = useDeferredValue(wanted, false);
+  const near = useInSight(frame, '400px');
+  // Drawn when it first comes near, and kept; one enclosure after the other, so that none holds up the scrolling.
+  const [wanted, setWanted] = useState(near);
+  if (near && !wanted) setWanted(true);
+  const drawn = useTurn(wanted);
   const verdict = useVerdict(design, catalogue, seen);
   const findings = allFindings(assessment.findings, verdict);
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
@@ -79,21 +78,15 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
         overflow: 'hidden',
         display: 'flex',
         flexDirection: 'column',
+        // Far from sight it is neither laid out nor painted.
+        contentVisibility: 'auto',
+        containIntrinsicSize: 'auto 372px',
         '&:hover': { borderColor: 'earth.moss' },
       }}
     >
       <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
         {width > 0 && drawn ? (
-          <Picture
-            design={design}
-            assessment={assessment}
-            catalogue={catalogue}
-            view="front"
-            width={width - 32}
-            height={200}
-            plain
-            span={span}
-          />
+          <Picture {...{ design, assessment, catalogue, span }} width={width - 32} />
         ) : (
           <Box sx={{ height: 200 }} />
         )}

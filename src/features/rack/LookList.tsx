@@ -28,6 +28,8 @@ export function LookList({ designs, catalogue }: Props) {
       designs
         .flatMap((design) =>
           allFindings(assessed(design, catalogue).findings, verdictNow(design, catalogue)).map((finding) => ({
+            // By its own place among those of its enclosure, so that what comes in above does not draw it anew.
+            key: `${design.id} ${finding.code} ${JSON.stringify(finding.place)}`,
             design,
             finding,
           })),
@@ -58,8 +60,8 @@ export function LookList({ designs, catalogue }: Props) {
           borderRadius: '12px',
         }}
       >
-        {shown.map(({ design, finding }, index) => (
-          <Row key={`${design.id} ${finding.code} ${index}`} {...{ design, finding }} first={index === 0} />
+        {shown.map(({ key, design, finding }) => (
+          <Row key={key} {...{ design, finding }} />
         ))}
       </Box>
       {shown.length < rows.length && (
@@ -74,11 +76,10 @@ export function LookList({ designs, catalogue }: Props) {
 interface RowProps {
   readonly design: Design;
   readonly finding: Finding;
-  readonly first: boolean;
 }
 
 /** One finding; drawn anew only where it changed, since verdicts come in one by one. */
-const Row = memo(function Row({ design, finding, first }: RowProps) {
+const Row = memo(function Row({ design, finding }: RowProps) {
   const { tell } = useReader();
   return (
     <Box
@@ -89,8 +90,8 @@ const Row = memo(function Row({ design, finding, first }: RowProps) {
         columnGap: 2,
         px: 2,
         py: 1,
-        borderTop: first ? 0 : 1,
-        borderColor: 'earth.rule',
+        '&:not(:first-of-type)': { borderTop: 1 },
+        '&&': { borderColor: 'earth.rule' },
       }}
     >
       <Box

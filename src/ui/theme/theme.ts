@@ -32,7 +32,7 @@ declare module '@mui/material/styles' {
   }
 }
 
-const light: Earth = {
+export const light: Earth = {
   paper: '#F3EFE5',
   card: '#FBF9F3',
   ink: '#23281F',
@@ -50,7 +50,7 @@ const light: Earth = {
   sky: '#E9EEE6',
 };
 
-const dark: Earth = {
+export const dark: Earth = {
   paper: '#181B15',
   card: '#20241C',
   ink: '#ECE7DA',
