@@ -7,7 +7,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { allFindings } from '@/core/verdict';
@@ -15,48 +15,32 @@ import { fileName, writeSingle } from '@/files';
 import { counted, length } from '@/core/units';
 import { belongingsOf, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
-import { useElementSize } from '@/ui/useElementSize';
 import { useReader } from '@/ui/units';
 import { useInSight } from '@/ui/useInSight';
-import { useTurn } from '@/ui/useTurn';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { animalsWord, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
 import { assessed } from './assessed';
-import { Picture } from './Picture';
+import { CardPicture } from './Picture';
 
 interface Props {
   readonly design: Design;
   readonly catalogue: Catalogue;
-  readonly onDuplicate: (design: Design) => void;
-  readonly onPutAway: (design: Design) => void;
-  readonly onDelete: (design: Design) => void;
+  readonly onDuplicate: (design: Design) => Promise<unknown>;
+  readonly onPutAway: (design: Design) => Promise<unknown>;
+  readonly onDelete: (design: Design) => Promise<unknown>;
 }
-
-/** Boxes up to this size share one scale, so that a tall one looks tall, m. */
-const SHARED_SPAN = 0.95;
 
 const fineWords = (count: number): string => `${counted(count, 'point')} checked and fine`;
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
-export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
-  const { db, settings } = useStore();
+export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
   const assessment = assessed(design, catalogue);
   const { write, tell } = useReader();
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  // Made when it is first asked for, and then kept: it gives the focus back as it closes.
-  const [menu, setMenu] = useState(false);
-  const frame = useRef<HTMLDivElement>(null);
-  const { width } = useElementSize(frame);
+  const frame = useRef<HTMLLIElement>(null);
   const animal = findAnimal(catalogue, design.brief.animal);
   const box = design.enclosure;
-  const span = Math.max(SHARED_SPAN, box.width, box.height);
   const seen = useInSight(frame);
-  const near = useInSight(frame, '400px');
-  // Drawn when it first comes near, and kept; one enclosure after the other, so that none holds up the scrolling.
-  const [wanted, setWanted] = useState(near);
-  if (near && !wanted) setWanted(true);
-  const drawn = useTurn(wanted);
   const verdict = useVerdict(design, catalogue, seen);
   const findings = allFindings(assessment.findings, verdict);
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
@@ -65,10 +49,10 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
   const size = [box.width, box.depth, box.height]
     .map((it) => write(length(it), { bare: true, decimals: 0 }))
     .join('×');
-  const close = (): void => setAnchor(null);
   return (
     <Box
       component="li"
+      ref={frame}
       sx={{
         position: 'relative',
         border: 1,
@@ -84,13 +68,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
         '&:hover': { borderColor: 'earth.moss' },
       }}
     >
-      <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
-        {width > 0 && drawn ? (
-          <Picture {...{ design, assessment, catalogue, span }} width={width - 32} />
-        ) : (
-          <Box sx={{ height: 200 }} />
-        )}
-      </Box>
+      <CardPicture {...{ design, assessment, catalogue }} />
       <Box sx={{ px: 1.9, pt: 1.25, pb: 1.5 }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 1 }}>
           <Typography variant="h2" noWrap>
@@ -121,18 +99,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
             {animal ? animalsWord(design.brief.count, animal.english) : 'no animal yet'} ·{' '}
             {STAGE_WORD[design.brief.stage]}
           </Typography>
-          <IconButton
-            size="small"
-            aria-label={`More for ${design.name}`}
-            aria-haspopup="menu"
-            onClick={(event) => {
-              setMenu(true);
-              setAnchor(event.currentTarget);
-            }}
-            sx={{ zIndex: 1, mr: -0.75 }}
-          >
-            <MoreHorizIcon fontSize="small" />
-          </IconButton>
+          <CardMenu {...{ design, onDuplicate, onPutAway, onDelete }} />
         </Box>
         <Box sx={{ mt: 0.75, minHeight: 58 }}>
           <VerdictMark state={verdict} />
@@ -145,12 +112,42 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
           </Typography>
         </Box>
       </Box>
+    </Box>
+  );
+});
+
+/** What may be done with an enclosure from the rack. It hangs on nothing a verdict tells: it is not drawn anew for one. */
+const CardMenu = memo(function CardMenu({
+  design,
+  onDuplicate,
+  onPutAway,
+  onDelete,
+}: Omit<Props, 'catalogue'>) {
+  const { db, settings } = useStore();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  // Made when it is first asked for, and then kept: it gives the focus back as it closes.
+  const [menu, setMenu] = useState(false);
+  const close = (): void => setAnchor(null);
+  return (
+    <>
+      <IconButton
+        size="small"
+        aria-label={`More for ${design.name}`}
+        aria-haspopup="menu"
+        onClick={(event) => {
+          setMenu(true);
+          setAnchor(event.currentTarget);
+        }}
+        sx={{ zIndex: 1, mr: -0.75 }}
+      >
+        <MoreHorizIcon fontSize="small" />
+      </IconButton>
       {menu && (
         <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
           <MenuItem
             onClick={() => {
               close();
-              onDuplicate(design);
+              void onDuplicate(design);
             }}
           >
             Duplicate
@@ -168,7 +165,7 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
           <MenuItem
             onClick={() => {
               close();
-              onPutAway(design);
+              void onPutAway(design);
             }}
           >
             {design.brief.putAway ? 'Bring back' : 'Put away'}
@@ -176,13 +173,13 @@ export function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Pr
           <MenuItem
             onClick={() => {
               close();
-              onDelete(design);
+              void onDelete(design);
             }}
           >
             Delete
           </MenuItem>
         </Menu>
       )}
-    </Box>
+    </>
   );
-}
+});

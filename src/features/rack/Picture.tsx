@@ -1,6 +1,7 @@
 'use client';
 
-import { useLayoutEffect, useState } from 'react';
+import Box from '@mui/material/Box';
+import { memo, useLayoutEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
@@ -8,6 +9,9 @@ import type { Design } from '@/core/document';
 import { length } from '@/core/units';
 import { Section } from '@/ui/section/Section';
 import { useReader } from '@/ui/units';
+import { useElementSize } from '@/ui/useElementSize';
+import { useInSight } from '@/ui/useInSight';
+import { useTurn } from '@/ui/useTurn';
 import { dark, light } from '@/ui/theme/theme';
 
 interface Drawing {
@@ -27,7 +31,7 @@ const STYLE = `<style>${INKS[0] ?? ''}@media (prefers-color-scheme:dark){${INKS[
 
 const HEIGHT = 200;
 
-interface Props {
+interface PictureProps {
   readonly design: Design;
   readonly assessment: Assessment;
   readonly catalogue: Catalogue;
@@ -40,7 +44,7 @@ interface Props {
  * An enclosure's section as a picture. It is drawn once, aside, and stands on the page as one element: a hundred drawings
  * of a thousand lines each would be walked through at every frame of scrolling.
  */
-export function Picture({ design, assessment, catalogue, width, span }: Props) {
+function Picture({ design, assessment, catalogue, width, span }: PictureProps) {
   const { write } = useReader();
   // Its words are told in the reader’s units.
   const size = `${width} ${span} ${write(length(design.enclosure.width))}`;
@@ -73,3 +77,31 @@ export function Picture({ design, assessment, catalogue, width, span }: Props) {
     </>
   );
 }
+
+/** Enclosures up to this size share one scale, so that a tall one looks tall, m. */
+const SHARED_SPAN = 0.95;
+
+/** The picture at the head of a card, as wide as the card; drawn when it first comes near, each in its turn, and kept. */
+export const CardPicture = memo(function CardPicture({
+  design,
+  assessment,
+  catalogue,
+}: Pick<PictureProps, 'design' | 'assessment' | 'catalogue'>) {
+  const frame = useRef<HTMLDivElement>(null);
+  const { width } = useElementSize(frame);
+  const near = useInSight(frame, '400px');
+  const [wanted, setWanted] = useState(near);
+  if (near && !wanted) setWanted(true);
+  const isDrawn = useTurn(wanted);
+  const { enclosure } = design;
+  const span = Math.max(SHARED_SPAN, enclosure.width, enclosure.height);
+  return (
+    <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
+      {width > 0 && isDrawn ? (
+        <Picture {...{ design, assessment, catalogue, span }} width={width - 32} />
+      ) : (
+        <Box sx={{ height: HEIGHT }} />
+      )}
+    </Box>
+  );
+});

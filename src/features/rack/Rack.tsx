@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
-import { useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useCallback, useState, useSyncExternalStore, type ComponentProps, type ReactNode } from 'react';
 import type { Design } from '@/core/document';
 import {
   changeDesign,
@@ -44,44 +44,66 @@ function Progress() {
   );
 }
 
+/** What a card may have done; the same functions from one drawing to the next, so that no card is drawn anew for them. */
+function useCardActions(): Pick<ComponentProps<typeof Card>, 'onDuplicate' | 'onPutAway' | 'onDelete'> {
+  const { db, catalogue } = useStore();
+  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const onDelete = useCallback(
+    async (design: Design): Promise<void> => {
+      await deleteDesign(db, design.id, Date.now());
+      enqueueSnackbar(`“${design.name}” is off the rack.`, {
+        action: (key) => (
+          <Button
+            sx={{ color: 'earth.ledgerAmber' }}
+            onClick={() => {
+              closeSnackbar(key);
+              void restoreDesign(db, design.id);
+            }}
+          >
+            Put it back
+          </Button>
+        ),
+      });
+    },
+    [db, enqueueSnackbar, closeSnackbar],
+  );
+  const onDuplicate = useCallback(
+    async (design: Design): Promise<void> => {
+      const copy = { ...design, id: crypto.randomUUID(), name: `${design.name.slice(0, 70)} copy` };
+      await createDesign(db, copy, Date.now());
+      enqueueSnackbar(`“${copy.name}” stands beside it.`, {
+        action: (
+          <Button component={NextLink} href={`/compare?of=${design.id},${copy.id}`} color="inherit">
+            Compare the two
+          </Button>
+        ),
+      });
+    },
+    [db, enqueueSnackbar],
+  );
+  const onPutAway = useCallback(
+    (design: Design) =>
+      changeDesign(
+        db,
+        design.id,
+        { edit: 'setPutAway', change: { putAway: !design.brief.putAway } },
+        catalogue,
+        Date.now(),
+      ),
+    [db, catalogue],
+  );
+  return { onDelete, onDuplicate, onPutAway };
+}
+
 /** All enclosures at a glance. */
 export function Rack({ tools, keeping }: Props) {
   const { db, catalogue } = useStore();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  const actions = useCardActions();
   const everything = useDesigns();
   const [away, setAway] = useState(false);
   const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
   const loaded = everything?.filter((it) => isAway(it) === away);
   const others = (everything?.length ?? 0) - (loaded?.length ?? 0);
-
-  const remove = async (design: Design): Promise<void> => {
-    await deleteDesign(db, design.id, Date.now());
-    enqueueSnackbar(`“${design.name}” is off the rack.`, {
-      action: (key) => (
-        <Button
-          sx={{ color: 'earth.ledgerAmber' }}
-          onClick={() => {
-            closeSnackbar(key);
-            void restoreDesign(db, design.id);
-          }}
-        >
-          Put it back
-        </Button>
-      ),
-    });
-  };
-
-  const duplicate = async (design: Design): Promise<void> => {
-    const copy = { ...design, id: crypto.randomUUID(), name: `${design.name.slice(0, 70)} copy` };
-    await createDesign(db, copy, Date.now());
-    enqueueSnackbar(`“${copy.name}” stands beside it.`, {
-      action: (
-        <Button component={NextLink} href={`/compare?of=${design.id},${copy.id}`} color="inherit">
-          Compare the two
-        </Button>
-      ),
-    });
-  };
 
   return (
     <Box sx={{ minHeight: '100dvh' }}>
@@ -162,22 +184,7 @@ export function Rack({ tools, keeping }: Props) {
             >
               {loaded.map((it, index) =>
                 it.state === 'ready' ? (
-                  <Card
-                    key={it.row.id}
-                    design={it.row.design}
-                    catalogue={catalogue}
-                    onDuplicate={(design) => void duplicate(design)}
-                    onPutAway={(design) =>
-                      void changeDesign(
-                        db,
-                        design.id,
-                        { edit: 'setPutAway', change: { putAway: !design.brief.putAway } },
-                        catalogue,
-                        Date.now(),
-                      )
-                    }
-                    onDelete={(design) => void remove(design)}
-                  />
+                  <Card key={it.row.id} design={it.row.design} catalogue={catalogue} {...actions} />
                 ) : it.state === 'broken' ? (
                   <Box
                     component="li"
