@@ -9,10 +9,11 @@ export class SparseLu {
   private readonly diagonal: Int32Array;
   /** In the order of elimination: entry of the row's multiplier, the pivot it is divided by, how many updates follow. */
   private readonly rows: Int32Array;
+  /** Entries that are updated; what they are updated by lies side by side behind the pivot. */
   private readonly updates: Int32Array;
-  private readonly forward: Int32Array;
-  private readonly backward: Int32Array;
-  private readonly backwardStart: Int32Array;
+  /** Where the entries of each row begin; they lie side by side, by column. */
+  private readonly starts: Int32Array;
+  private readonly columns: Int32Array;
   private readonly order: Int32Array;
   private readonly factors: Float64Array;
 
@@ -59,28 +60,24 @@ export class SparseLu {
 
     const rows: number[] = [];
     const updates: number[] = [];
-    const forward: number[] = [];
     for (let pivot = 0; pivot < n; pivot += 1) {
-      const right = [...(filled[pivot] ?? [])].filter((column) => column > pivot);
+      const right = [...(filled[pivot] ?? [])].filter((column) => column > pivot).sort((a, b) => a - b);
       for (let row = pivot + 1; row < n; row += 1) {
         if (!filled[row]?.has(pivot)) continue;
         rows.push(index(row, pivot), index(pivot, pivot), right.length);
-        forward.push(index(row, pivot), row, pivot);
-        for (const column of right) updates.push(index(row, column), index(pivot, column));
+        for (const column of right) updates.push(index(row, column));
       }
     }
-    const backward: number[] = [];
-    const backwardStart: number[] = [];
-    for (let row = n - 1; row >= 0; row -= 1) {
-      backwardStart.push(backward.length);
-      for (const column of filled[row] ?? []) if (column > row) backward.push(index(row, column), column);
+    const starts = [0];
+    const columns: number[] = [];
+    for (const row of filled) {
+      columns.push(...[...row].sort((a, b) => a - b));
+      starts.push(columns.length);
     }
-    backwardStart.push(backward.length);
     this.rows = Int32Array.from(rows);
     this.updates = Int32Array.from(updates);
-    this.forward = Int32Array.from(forward);
-    this.backward = Int32Array.from(backward);
-    this.backwardStart = Int32Array.from(backwardStart);
+    this.starts = Int32Array.from(starts);
+    this.columns = Int32Array.from(columns);
     this.factors = new Float64Array(at.size);
     this.sorted = new Float64Array(n);
   }
@@ -95,29 +92,32 @@ export class SparseLu {
     for (let i = 0; i < place.length; i += 1) factors[place[i]!]! -= scale * values[i]!;
     let next = 0;
     for (let i = 0; i < rows.length; i += 3) {
-      const multiplier = factors[rows[i]!]! / factors[rows[i + 1]!]!;
+      const pivot = rows[i + 1]!;
+      const multiplier = factors[rows[i]!]! / factors[pivot]!;
       factors[rows[i]!] = multiplier;
-      const end = next + 2 * rows[i + 2]!;
-      if (multiplier !== 0) {
-        for (let u = next; u < end; u += 2) factors[updates[u]!]! -= multiplier * factors[updates[u + 1]!]!;
-      }
-      next = end;
+      const end = next + rows[i + 2]!;
+      if (multiplier === 0) next = end;
+      else
+        for (let from = pivot + 1; next < end; next += 1, from += 1)
+          factors[updates[next]!]! -= multiplier * factors[from]!;
     }
   }
 
   /** Solves for a right-hand side, in place. */
   solve(b: Float64Array): void {
-    const { factors, forward, backward, backwardStart, diagonal, order, sorted, n } = this;
-    for (let i = 0; i < n; i += 1) sorted[i] = b[order[i]!]!;
-    for (let i = 0; i < forward.length; i += 3) {
-      sorted[forward[i + 1]!]! -= factors[forward[i]!]! * sorted[forward[i + 2]!]!;
+    const { factors, starts, columns, diagonal, order, sorted, n } = this;
+    for (let row = 0; row < n; row += 1) {
+      let sum = b[order[row]!]!;
+      const end = diagonal[row]!;
+      for (let at = starts[row]!; at < end; at += 1) sum -= factors[at]! * sorted[columns[at]!]!;
+      sorted[row] = sum;
     }
-    for (let row = n - 1, k = 0; row >= 0; row -= 1, k += 1) {
+    for (let row = n - 1; row >= 0; row -= 1) {
       let sum = sorted[row]!;
-      const end = backwardStart[k + 1]!;
-      for (let u = backwardStart[k]!; u < end; u += 2)
-        sum -= factors[backward[u]!]! * sorted[backward[u + 1]!]!;
-      sorted[row] = sum / factors[diagonal[row]!]!;
+      const end = starts[row + 1]!;
+      const pivot = diagonal[row]!;
+      for (let at = pivot + 1; at < end; at += 1) sum -= factors[at]! * sorted[columns[at]!]!;
+      sorted[row] = sum / factors[pivot]!;
     }
     for (let i = 0; i < n; i += 1) b[order[i]!] = sorted[i]!;
   }
