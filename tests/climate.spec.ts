@@ -234,3 +234,20 @@ test('axe finds nothing in Climate', async ({ page }) => {
     await check(name);
   }
 });
+
+test('the rack’s list tells what its cards count, as soon as the forecasts are known', async ({ page }) => {
+  await demo(page);
+  const card = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: 'Hedge' }) })
+    .first();
+  await expect(card.locator('[data-answer=fails]')).toBeVisible({ timeout: 60_000 });
+  await page.reload();
+  await expect(card.locator('[data-answer=fails]')).toBeVisible({ timeout: 60_000 });
+  const counted = Number(/(\d+) to check/.exec((await card.textContent()) ?? '')?.[1]);
+  expect(counted).toBeGreaterThan(1);
+  const list = page.getByRole('region', { name: 'To check' });
+  const rows = list.getByRole('listitem').filter({ hasText: /^(Fix this|Check this)Hedge/ });
+  await expect(rows).toHaveCount(counted);
+  await expect(rows.filter({ hasText: 'The air is too dry by day' })).toHaveCount(1);
+});

@@ -117,6 +117,10 @@ export function knowVerdict(design: Design, catalogue: Catalogue, verdict: Verdi
   void work();
 }
 
+let news = 0;
+/** A number that is another one whenever any verdict has come in: for lists over many. */
+export const verdictNews = (): number => news;
+
 /** Progress over all that was wanted: how many still wait or are at work. */
 export const verdictsOpen = (): number => queue.size + busy;
 
@@ -136,6 +140,7 @@ function newHand(): Pick<Helper, 'worker' | 'api'> {
 
 function remember(key: string, state: VerdictState): void {
   states.set(key, state);
+  news += 1;
   if (states.size > MOST) {
     const [oldest] = states.keys();
     if (oldest !== undefined) states.delete(oldest);

@@ -92,6 +92,29 @@ describe('how soil holds and passes water', () => {
     expect(Math.abs(flux.rate) / at(0.1).water.conductivity).toBeLessThan(0.02);
   });
 
+  it('between two soils nothing bends at rest: the slope just over it is the slope just under it, and as it is told', () => {
+    const [fine, coarse] = [makeHydraulics(blend(SOILS.loam)), makeHydraulics(blend(SOILS.sand))];
+    // Gravity is held where the upper soil sucks harder by the way between the two middles.
+    const upper = (lift: number) => node(fine, contentAt(fine, 0.2 + 0.04 + lift), 0.02);
+    const lower = node(coarse, contentAt(coarse, 0.2), 0.02);
+    const rate = (lift: number): number => {
+      fluxBetween(upper(lift), lower, flux);
+      return flux.rate;
+    };
+    const slopes = [-4e-5, 4e-5].map((at) => (rate(at + 2e-5) - rate(at - 2e-5)) / 4e-5);
+    expect(slopes[0]).toBeLessThan(0);
+    expect(slopes[1]! / slopes[0]!).toBeGreaterThan(0.8);
+    expect(slopes[1]! / slopes[0]!).toBeLessThan(1.25);
+    const theta = contentAt(fine, 0.24);
+    const more = 1e-7;
+    fluxBetween(node(fine, theta + more, 0.02), lower, flux);
+    const above = flux.rate;
+    fluxBetween(node(fine, theta - more, 0.02), lower, flux);
+    const slope = (above - flux.rate) / (2 * more);
+    fluxBetween(node(fine, theta, 0.02), lower, flux);
+    expect(flux.byUpper / slope).toBeCloseTo(1, 2);
+  });
+
   it.each([4, 20])(
     'steady rise from a water table, %i nodes: Gardner 1958, E = Ks/(e^(aL) − 1) at a dry top, within 5 %% (10 with four)',
     (count) => {

@@ -252,6 +252,9 @@ export function conductivityBy(soil: Hydraulics, suction: number): number {
   return values[i]! + (place - i) * (values[i + 1]! - values[i]!);
 }
 
+/** Share of gravity as a drive within which sinking and rising between two soils go over into each other (numerical). */
+const OVER = 0.05;
+
 /** A flux, m/s, and how it changes with the water content of both its ends; filled by `fluxBetween`. */
 export interface Flux {
   rate: number;
@@ -288,18 +291,34 @@ export function fluxBetween(
       // −dΦ/dh of the table itself, so that nothing jumps where the two meet.
       mean = (localMean(a) + localMean(b)) / 2;
     }
-  } else if (drive >= 0) {
-    const other = conductivityBy(lower.soil, a.suction);
-    mean = series(a.conductivity, other, upper.half, lower.half);
-    meanByA = seriesSlope(a, lower.soil, mean, upper.half, lower.half);
   } else {
-    const other = conductivityBy(upper.soil, b.suction);
-    mean = series(b.conductivity, other, lower.half, upper.half);
-    meanByB = seriesSlope(b, upper.soil, mean, lower.half, upper.half);
+    // Near rest the two directions go over into each other: a corner there would be met by every step of drained ground.
+    const down =
+      drive > OVER ? 1 : drive < -OVER ? 0 : 0.5 + 0.25 * (drive / OVER) * (3 - (drive / OVER) ** 2);
+    const sinks = down > 0 ? fromUpper(upper, lower.soil, lower.half) : null;
+    const rises = down < 1 ? fromUpper(lower, upper.soil, upper.half) : null;
+    mean = (sinks ? down * sinks.mean : 0) + (rises ? (1 - down) * rises.mean : 0);
+    meanByA = sinks ? down * sinks.by : 0;
+    meanByB = rises ? (1 - down) * rises.by : 0;
+    if (sinks && rises) {
+      const turns = ((0.75 * (1 - (drive / OVER) ** 2)) / OVER / distance) * (sinks.mean - rises.mean);
+      meanByA -= turns * a.bySuction;
+      meanByB += turns * b.bySuction;
+    }
   }
   into.rate = mean * drive;
   into.byUpper = meanByA * drive - (mean * a.bySuction) / distance;
   into.byLower = meanByB * drive + (mean * b.bySuction) / distance;
+}
+
+/** Conductivity of a way from one node into another soil, at the suction of the node the water comes from. */
+function fromUpper(
+  { water, half }: { readonly water: WaterState; readonly half: number },
+  other: Hydraulics,
+  otherHalf: number,
+): { readonly mean: number; readonly by: number } {
+  const mean = series(water.conductivity, conductivityBy(other, water.suction), half, otherHalf);
+  return { mean, by: seriesSlope(water, other, mean, half, otherHalf) };
 }
 
 /** Conductivity as the table’s own straight line has it there, m/s. */

@@ -21,7 +21,7 @@ import {
 } from './year';
 
 /** Raised whenever the same design may be judged otherwise: what was kept of older ones is forgotten. */
-export const ENGINE_VERSION = 23;
+export const ENGINE_VERSION = 24;
 
 /** What is said of a design once its year was played. */
 export type Answer = 'holds' | 'holds-but' | 'fails' | 'cannot';

@@ -11,7 +11,7 @@ import type { Finding } from '@/core/findings';
 import { useReader } from '@/ui/units';
 import { allFindings } from '@/core/verdict';
 import { findingPlace, SEVERITY_WORD } from '@/ui/words';
-import { onVerdicts, verdictNow, verdictsOpen } from '@/workers/verdicts';
+import { onVerdicts, verdictNews, verdictNow } from '@/workers/verdicts';
 import { assessed } from './assessed';
 
 interface Props {
@@ -22,7 +22,7 @@ interface Props {
 /** What wants looking at over the whole rack, the gravest first. */
 export function LookList({ designs, catalogue }: Props) {
   // Drawn anew when there is time for it.
-  const open = useDeferredValue(useSyncExternalStore(onVerdicts, verdictsOpen, () => 0));
+  const news = useDeferredValue(useSyncExternalStore(onVerdicts, verdictNews, () => 0));
   const rows = useMemo(
     () =>
       designs
@@ -38,7 +38,7 @@ export function LookList({ designs, catalogue }: Props) {
         .sort((a, b) => RANK.indexOf(a.finding.severity) - RANK.indexOf(b.finding.severity)),
     // Verdicts come in one by one.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [designs, catalogue, open],
+    [designs, catalogue, news],
   );
   const [all, setAll] = useState(false);
   if (rows.length === 0) return null;
