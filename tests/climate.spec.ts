@@ -78,7 +78,7 @@ test('what holds is found, taken over and undone in one step; a search is stoppe
   await part(page, 'What holds');
   const find = page.getByRole('button', { name: 'Find what holds' });
   await find.click();
-  await expect(page.getByText(/ways played in/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/ways? played in/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('Stopped. Nothing was changed.')).toBeVisible({ timeout: 2000 });
   await expect(ledger).toContainText('Does not hold');

@@ -1,11 +1,12 @@
 import { clockOfCell, timeOfCell, ZoneClock } from './clock';
 import type { Match, TableHead, TableReport } from './table';
+import { counted } from '@/core/units';
 
 /** What came of a table, and what of it was left out and why. */
 export function reportWords(name: string, told: TableReport): string {
   const left = [
     told.timeless > 0 &&
-      `${told.timeless} rows without a time that can be read${told.firstTimeless ? `, the first on line ${told.firstTimeless.line}: “${told.firstTimeless.text}”` : ''}`,
+      `${counted(told.timeless, 'row')} without a time that can be read${told.firstTimeless ? `, the first on line ${told.firstTimeless.line}: “${told.firstTimeless.text}”` : ''}`,
     told.wordy > 0 && `${told.wordy} cells that are no numbers`,
     told.impossible > 0 && `${told.impossible} values that no sensor in an enclosure can read`,
     told.repeated > 0 && `${told.repeated} written twice, of which the last counts`,
@@ -16,7 +17,7 @@ export function reportWords(name: string, told: TableReport): string {
     told.inGap > 0 &&
       `${told.inGap} lie in the hour that is skipped in spring: that clock was not put forward`,
   ].filter((it) => it !== false);
-  return `${name}: ${told.rows} rows, ${told.kept} readings. ${left.length > 0 ? `Left out: ${left.join('; ')}. ` : ''}${clocks.length > 0 ? `${clocks.join('; ')}.` : ''}`.trim();
+  return `${name}: ${counted(told.rows, 'row')}, ${counted(told.kept, 'reading')}. ${left.length > 0 ? `Left out: ${left.join('; ')}. ` : ''}${clocks.length > 0 ? `${clocks.join('; ')}.` : ''}`.trim();
 }
 
 /** When the first row of a table was read, as it is understood. */

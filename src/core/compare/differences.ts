@@ -1,7 +1,7 @@
 import { findAnimal, findCrew, findDeviceKind, findMaterial, findPlant, type Catalogue } from '../catalogue';
 import { monthWords, seasonLines } from '../climate/seasonWords';
 import type { Corners, Design, Layer } from '../document';
-import { length, percent, temperature, type Message, number } from '../units';
+import { counted, length, percent, temperature, type Message, number } from '../units';
 
 /** Something two designs do not have alike. */
 export interface Difference {
@@ -95,7 +95,7 @@ function linesOf(
   put('climate', 'Mist', [
     climate.mist.times.length === 0
       ? 'none'
-      : `${climate.mist.times.length} times, ${climate.mist.times.reduce((sum, it) => sum + it.seconds, 0)} s${climate.mist.everyDays > 1 ? ` every ${climate.mist.everyDays} days` : ' a day'}, by ${climate.mist.by}`,
+      : `${counted(climate.mist.times.length, 'time')}, ${climate.mist.times.reduce((sum, it) => sum + it.seconds, 0)} s${climate.mist.everyDays > 1 ? ` every ${climate.mist.everyDays} days` : ' a day'}, by ${climate.mist.by}`,
   ]);
   for (const season of climate.seasons)
     for (const { what, then } of seasonLines(design, season))

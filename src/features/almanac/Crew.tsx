@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { type CrewKind, type Sourced } from '@/core/catalogue';
 import { useStore } from '@/store';
 import { chainOf, growthRate } from '@/core/living';
-import { temperature, UNITS, unitFor } from '@/core/units';
+import { counted, temperature, UNITS, unitFor } from '@/core/units';
 import { useReader } from '@/ui/units';
 import { Count, Line, mineOf, Part, Pick, Single, Span } from './fields';
 import { Kinds, type Alter } from './Kinds';
@@ -21,7 +21,7 @@ const HABIT_WORD: Record<CrewKind['habit']['value'], string> = {
 /** Days in which it doubles when all is well: from its own days and young. */
 function doubles(row: CrewKind): string {
   const rate = growthRate(chainOf(row));
-  return rate > 1.0005 ? `${Math.round(Math.log(2) / Math.log(rate))} days` : 'never';
+  return rate > 1.0005 ? counted(Math.log(2) / Math.log(rate), 'day') : 'never';
 }
 
 /** Crew: how each kind lives, breeds and eats, and where every value comes from. */

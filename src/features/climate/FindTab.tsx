@@ -185,7 +185,7 @@ export function FindTab() {
             <LinearProgress aria-label="Looking for what holds" />
             <Typography variant="body2" role="status" sx={{ mt: 0.5 }}>
               {state.looking
-                ? `${state.looking.looks} ways played in ${Math.round(state.looking.seconds)} s.`
+                ? `${counted(state.looking.looks, 'way')} played in ${Math.round(state.looking.seconds)} s.`
                 : 'The enclosure as it is comes first.'}
             </Typography>
             {state.looking?.first && <Way answer={state.looking.first} of={design} onTake={take} />}

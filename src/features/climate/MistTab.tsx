@@ -13,7 +13,7 @@ import { findDeviceKind, findGauze } from '@/core/catalogue';
 import { wetAt, type Forecast } from '@/core/climate';
 import type { Climate, Vent } from '@/core/document';
 import { siteAt } from '@/core/ground';
-import { tank, temperature } from '@/core/units';
+import { counted, tank, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Panel } from '@/ui/Panel';
@@ -266,9 +266,7 @@ function Hides({ forecast }: { readonly forecast: Forecast | null }) {
               <td className="number">{percentWord(it.driest)}</td>
               <td className="number">{write(temperature(it.temperature))}</td>
               <td className="number">
-                {it.days === null || it.days > 30
-                  ? 'a month or more'
-                  : `${Math.max(1, Math.round(it.days))} days`}
+                {it.days === null || it.days > 30 ? 'a month or more' : counted(Math.max(1, it.days), 'day')}
               </td>
             </tr>
           ))}

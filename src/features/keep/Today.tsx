@@ -69,7 +69,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <Typography sx={{ color: 'earth.quiet' }} aria-live="polite">
                 {now.length === 0
                   ? `${dayWords(today)}. All is done.`
-                  : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${Math.max(1, Math.round(minutes))} minutes.`}
+                  : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${counted(Math.max(1, minutes), 'minute')}.`}
               </Typography>
             </Box>
             <Alarms standing={standing ?? []} named />

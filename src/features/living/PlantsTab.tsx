@@ -438,7 +438,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
         {steps.map((step) => (
           <li key={step.what}>
             <strong>{tell(step.what)}</strong>
-            {step.days ? `, ${step.days} days` : ''}. {step.why}
+            {step.days ? `, ${counted(step.days, 'day')}` : ''}. {step.why}
             {step.caution && <Box sx={{ color: 'earth.clay' }}>{step.caution}</Box>}
           </li>
         ))}

@@ -13,7 +13,7 @@ import { findAnimal, DRAINAGE_METHODS } from '@/core/catalogue';
 import { proposeSize, proposeWhole } from '@/core/propose';
 import { type Room } from '@/core/document';
 import { shapesOf, type Shape } from '@/core/enclosure';
-import { capital, bag, length, mass, tank } from '@/core/units';
+import { bag, capital, counted, length, mass, tank } from '@/core/units';
 import { allFindings, type VerdictState } from '@/core/verdict';
 import { createDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
@@ -317,13 +317,13 @@ function searchWords(search: ProposalState): string {
       return '';
     case 'looking':
       return search.looking
-        ? `A first design stands; one that holds is sought: ${search.looking.looks} ways played in ${Math.round(search.looking.seconds)} s.`
+        ? `A first design stands; one that holds is sought: ${counted(search.looking.looks, 'way')} played in ${Math.round(search.looking.seconds)} s.`
         : 'A first design stands; one that holds is sought.';
     case 'failed':
       return 'The first design stands. It can be put on the rack, and looked at in Climate.';
     case 'found': {
       const { verdict, looks } = search.proposal;
-      const played = `${looks} ways played in ${Math.round(search.seconds)} s`;
+      const played = `${counted(looks, 'way')} played in ${Math.round(search.seconds)} s`;
       if (verdict?.answer === 'holds') return `This design replaced the first one: ${played}.`;
       return verdict?.bound
         ? `No fitting makes this room do; this comes nearest: ${played}.`
@@ -336,7 +336,7 @@ function searchWords(search: ProposalState): string {
 function crewWords(search: ProposalState): string {
   const crew = search.at === 'found' ? (search.proposal.verdict?.crew ?? []) : [];
   const kinds = crew.map(({ name, cultures, stands }) => {
-    const bought = cultures === 1 ? `1 culture of ${name}` : `${cultures} cultures of ${name}`;
+    const bought = `${counted(cultures, 'culture')} of ${name}`;
     return stands === null
       ? `${bought}, to be topped up now and then`
       : `${bought}, self-sustaining after ${daysWord(stands)}`;

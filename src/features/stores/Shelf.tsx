@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { wareName, wareOf } from '@/core/buying';
 import { materialOf, type Material, type Pack } from '@/core/catalogue';
 import { daysLeft, takingOf, type Lot, type ShelfMove, type Stock } from '@/core/shelf';
-import { capital } from '@/core/units';
+import { counted, capital } from '@/core/units';
 import { useShelfBook, useStore } from '@/store';
 import { localToday } from '@/ui/days';
 import { packWords } from '@/ui/BuyTable';
@@ -136,7 +136,7 @@ function warningOf({ amount, lots }: Stock): string | undefined {
   const days = lots.map((lot) => daysLeft(lot, today())).filter((it) => it !== undefined);
   const least = Math.min(...days);
   if (days.length === 0 || least > SOON) return undefined;
-  return least < 0 ? 'past its day' : `${least} days left`;
+  return least < 0 ? 'past its day' : `${counted(least, 'day')} left`;
 }
 
 interface DetailProps {
@@ -368,7 +368,7 @@ function Lots({ row, lots }: { readonly row: Material; readonly lots: readonly L
                     />
                     {which === 'bestBefore' && days !== undefined && days <= SOON && (
                       <Box component="span" sx={{ color: 'earth.clay', ml: 1, fontSize: '0.8rem' }}>
-                        {days < 0 ? 'past' : `${days} days`}
+                        {days < 0 ? 'past' : counted(days, 'day')}
                       </Box>
                     )}
                   </td>

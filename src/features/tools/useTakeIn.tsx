@@ -60,7 +60,7 @@ export function useTakeIn() {
         const { taken, readings, pictures } = found;
         const said = [
           ...takenWords(taken),
-          readings > 0 && `${readings} readings`,
+          readings > 0 && counted(readings, 'reading'),
           pictures > 0 && `${counted(pictures, 'picture')}`,
         ].filter(Boolean);
         enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'All of it was here already.');

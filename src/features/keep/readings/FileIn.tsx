@@ -32,6 +32,7 @@ import { useUndoable } from '@/ui/useUndoable';
 import { IngestStopped, startIngest } from '@/workers/ingest';
 import { sourceTracks } from '../devices/client';
 import { PLACE_WORD, QUANTITY_WORD } from '@/ui/readingWords';
+import { counted } from '@/core/units';
 
 /** Enough of a file to see what is in it. */
 const HEAD = 256 * 1024;
@@ -68,7 +69,9 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
   const written = (batch: ReadingsBatch, told: string): void => {
     setOpen(null);
     setReport(told);
-    undoable(`${batch.fresh} readings are new.`, () => book.takeOut(batch));
+    undoable(batch.fresh === 1 ? 'One reading is new.' : `${batch.fresh} readings are new.`, () =>
+      book.takeOut(batch),
+    );
     onDone();
   };
   const choose = async (file: File): Promise<void> => {
@@ -120,7 +123,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     try {
       written(
         await book.addFromSource(design, sourceTracks(readings)),
-        `${file.name}: ${readings.length} readings of ${records} records.`,
+        `${file.name}: ${counted(readings.length, 'reading')} of ${counted(records, 'record')}.`,
       );
     } catch (cause) {
       setError(`Nothing of it was kept: ${storageTrouble(cause)}.`);
