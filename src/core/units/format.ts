@@ -16,6 +16,7 @@ export interface Quantity {
 /** `tank` and `bag` are both volumes, told apart because they are sold in different units. */
 export type Measure =
   | 'length'
+  | 'altitude'
   | 'area'
   | 'patch'
   | 'tank'
@@ -44,6 +45,8 @@ const of =
 
 /** m */
 export const length = of('length');
+/** m above the sea */
+export const altitude = of('altitude');
 /** m² */
 export const area = of('area');
 /** m² of a hole or a tub: always in small units */
@@ -82,6 +85,7 @@ const isUs = (prefs: UnitPrefs): boolean => prefs.length === 'in';
 
 const DIMENSION: Record<Measure, Dimension> = {
   length: 'length',
+  altitude: 'length',
   area: 'area',
   patch: 'area',
   tank: 'volume',
@@ -114,6 +118,8 @@ export function unitFor(measure: Measure, prefs: UnitPrefs): UnitId {
     case 'mass':
     case 'temperature':
       return prefs[measure];
+    case 'altitude':
+      return us ? 'ft' : 'm';
     case 'area':
       return us ? 'ft2' : 'm2';
     case 'patch':
@@ -196,6 +202,7 @@ function decimalsFor(unit: Unit, written: number, bare: boolean): number {
   if (unit.symbol === 'mL' || unit.symbol === 'cm²') return Math.abs(written) < 10 ? 1 : 0;
   if (unit.symbol === 'm²' && Math.abs(written) >= 10) return 1;
   if (unit.symbol === 'g' || unit.symbol === 'oz') return Math.abs(written) < 100 ? 1 : 0;
+  if ((unit.symbol === 'm' || unit.symbol === 'ft') && Math.abs(written) >= 10) return 0;
   if (unit.symbol === 'in') return Math.abs(written) < 10 ? 2 : 1;
   if (unit.decimals === 1 && Math.abs(written) >= 100) return 0;
   return unit.decimals;

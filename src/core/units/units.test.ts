@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  altitude,
   area,
   areal,
   bag,
@@ -221,6 +222,9 @@ describe('what people read', () => {
     expect(formatQuantity(area(0.36), us)).toBe('3.9\u00a0sq ft');
     expect(formatQuantity(light(0.0001), us)).toBe('0.004\u00a0oz');
     expect(formatQuantity(light(0), us)).toBe('0\u00a0oz');
+    expect(formatQuantity(altitude(1609.344), us)).toBe('5,280\u00a0ft');
+    expect(formatQuantity(altitude(0), us)).toBe('0\u00a0ft');
+    expect(formatQuantity(altitude(350), metric)).toBe('350\u00a0m');
     expect(formatQuantity(patch(0.006), metric)).toBe('60\u00a0cm²');
     expect(formatQuantity(areal(20), us)).toBe('4.1\u00a0lb/sq ft');
   });
