@@ -137,7 +137,7 @@ async function pictured(page) {
   await page.getByRole('heading', { name: 'Ground', level: 1 }).waitFor();
   const shot = await page.screenshot({ clip: { x: 330, y: 150, width: 430, height: 430 } });
   await page.goBack();
-  await page.getByRole('button', { name: 'Write by its fields' }).click();
+  await page.getByRole('button', { name: 'Use a form' }).click();
   await page.getByLabel('In words').fill('Two out at dusk, on the upper branch.');
   await page
     .getByLabel('Pictures of it')

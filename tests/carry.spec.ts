@@ -10,7 +10,7 @@ import { browserOn, loads } from './killable';
 async function furnished(page: Page): Promise<void> {
   await demo(page);
   await page.goto('/e/demo-bog-shelf/keep?tab=log');
-  await page.getByRole('button', { name: 'Write by its fields' }).click();
+  await page.getByRole('button', { name: 'Use a form' }).click();
   await page.getByLabel('In words').fill('Sits on the cork by the light of noon.');
   await page.getByLabel('Show where in the enclosure it was').check();
   await page.getByRole('button', { name: /^Where it was seen/ }).press('ArrowUp');
@@ -86,7 +86,7 @@ test('a log line is changed, its picture opened, and a file that is no picture r
   await page.getByRole('button', { name: /^Picture 1 of Behaviour/ }).click();
   await expect(page.getByRole('dialog').getByRole('img')).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Write by its fields' }).click();
+  await page.getByRole('button', { name: 'Use a form' }).click();
   await page
     .getByLabel('Pictures of it')
     .setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });

@@ -112,7 +112,7 @@ test('a beginner with a tree frog and a dry room ends at an enclosure that holds
   await expect(design.locator('[data-answer=calculating]')).toBeVisible();
   await expect(design.locator('[data-answer=holds]')).toBeVisible({ timeout: 110_000 });
   await expect(design).toContainText('This design replaced the first one');
-  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await page.getByRole('button', { name: 'Save to the rack' }).click();
   await expect(page).toHaveURL(/ground$/);
   const ledger = page.getByRole('contentinfo', { name: 'Ledger' });
   await expect(ledger).toContainText('Holds', { timeout: 60_000 });

@@ -59,7 +59,7 @@ export async function build(
   await page.getByRole('radio', { name: 'I know its sides' }).click();
   for (const [index, label] of ['Width', 'Depth', 'Height'].entries()) await type(page, label, sides[index]!);
   await page.getByLabel('Its name').fill(name);
-  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await page.getByRole('button', { name: 'Save to the rack' }).click();
   await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
 }
 

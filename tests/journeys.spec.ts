@@ -20,7 +20,7 @@ test('a new builder: three questions to the buying list', async ({ page }) => {
   await expect(page.getByText(/85 % of the top covered/)).toBeVisible();
 
   await page.getByLabel('Its name').fill('Moss corner');
-  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await page.getByRole('button', { name: 'Save to the rack' }).click();
   await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
   await saved(page);
 
@@ -80,7 +80,7 @@ test('an expert in inches and gallons', async ({ page }) => {
   await expect(page.getByRole('alert').filter({ hasText: 'elbows' })).toContainText('at character 4');
   await type(page, 'Height', '18 in');
 
-  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await page.getByRole('button', { name: 'Save to the rack' }).click();
   await expect(page.getByText('front in')).toBeVisible();
   await type(page, /depth at the front/, '3 1/2');
   await expect(page.getByRole('textbox', { name: 'Front left' })).toHaveValue(/^3\.5\sin$/);
@@ -133,7 +133,7 @@ test('keyboard only: from an empty rack to a dragged layer and back', async ({ p
   await tabTo('radio', /Do not know yet Taken/);
   await press('ArrowRight');
   await expect(page.getByRole('radio', { name: /^Dry/ })).toBeChecked();
-  await tabTo('button', /Put it on the rack/);
+  await tabTo('button', /Save to the rack/);
   await press('Enter');
   await expect(page.getByRole('heading', { name: 'Ground', level: 1 })).toBeVisible();
 

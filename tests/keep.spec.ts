@@ -70,7 +70,7 @@ test('left out on purpose is not late; another rhythm, a pause, and one of oneâ€
   // The log is searched and filtered, and a line is struck out.
   await page.getByLabel('Search the log').fill('males call');
   await expect(page.locator('[data-entry]')).toHaveCount(1);
-  await page.getByRole('button', { name: /^Strike out: Behaviour/ }).click();
+  await page.getByRole('button', { name: /^Remove: Behaviour/ }).click();
   await expect(page.getByText('No line of the log says that.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.locator('[data-entry]')).toHaveCount(1);

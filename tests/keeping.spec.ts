@@ -119,7 +119,7 @@ test('find by /, keys by ?, archive and bring back, copy and reminder', async ({
   );
 
   await page.getByRole('button', { name: 'More for Dry wash' }).click();
-  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await page.getByRole('menuitem', { name: 'Archive' }).click();
   await expect(page.getByRole('heading', { name: 'Three enclosures' })).toBeVisible();
   await page.getByRole('button', { name: '1 archived' }).click();
   await page.getByRole('button', { name: 'More for Dry wash' }).click();

@@ -203,6 +203,6 @@ test('axe finds nothing in Hardscape', async ({ page }) => {
   await page.goto('/e/demo-bog-shelf/scape');
   await page.getByRole('tab', { name: 'Water' }).click();
   await sound(page, 'water');
-  await page.getByRole('tab', { name: 'Warm side and reach' }).click();
+  await page.getByRole('tab', { name: 'Warm side and access' }).click();
   await sound(page, 'box');
 });

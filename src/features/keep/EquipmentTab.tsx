@@ -141,8 +141,8 @@ function EquipmentCard({
       title={record.name}
       onClose={onClose}
       strike={{
-        label: 'Strike out',
-        said: `“${record.name}” is struck out.`,
+        label: 'Remove',
+        said: `“${record.name}” was removed.`,
         away: () => book.changeEquipment(record.id, { gone: true }),
         back: () => book.changeEquipment(record.id, { gone: false }),
       }}

@@ -48,10 +48,7 @@ export function LogTab() {
   if (log.length === 0)
     return (
       writing || (
-        <Message
-          title="The log is empty"
-          actions={<Button onClick={() => setForm(true)}>Write by its fields</Button>}
-        >
+        <Message title="The log is empty" actions={<Button onClick={() => setForm(true)}>Use a form</Button>}>
           Write a line above, or tick off what is due: it stands here then.
         </Message>
       )
@@ -105,7 +102,7 @@ export function LogTab() {
           ))}
         </TextField>
         <Button variant="outlined" onClick={() => setForm(!form)} aria-expanded={form}>
-          Write by its fields
+          Use a form
         </Button>
       </Box>
       {writing}
@@ -183,14 +180,14 @@ function Line({
         )}
         <Button
           size="small"
-          aria-label={`Strike out: ${KIND_WORD[entry.kind]} ${words}`}
+          aria-label={`Remove: ${KIND_WORD[entry.kind]} ${words}`}
           onClick={() =>
             void book
               .strike([entry.id])
-              .then(() => undoable('Struck out.', () => book.strike([entry.id], false)))
+              .then(() => undoable('Removed.', () => book.strike([entry.id], false)))
           }
         >
-          Strike out
+          Remove
         </Button>
       </Box>
       {pictures.length > 0 && (

@@ -168,7 +168,7 @@ const CardMenu = memo(function CardMenu({
               void onPutAway(design);
             }}
           >
-            {design.brief.putAway ? 'Bring back' : 'Put away'}
+            {design.brief.putAway ? 'Bring back' : 'Archive'}
           </MenuItem>
           <MenuItem
             onClick={() => {

@@ -22,7 +22,7 @@ const TABS = [
   { value: 'pieces', label: 'Pieces' },
   { value: 'background', label: 'Background' },
   { value: 'water', label: 'Water' },
-  { value: 'box', label: 'Warm side and reach' },
+  { value: 'box', label: 'Warm side and access' },
 ] as const;
 type ScapeTab = (typeof TABS)[number]['value'];
 

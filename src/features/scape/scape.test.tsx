@@ -155,7 +155,7 @@ describe('Hardscape', () => {
 
   it('the warm side turns what is warm and what is cool; the room above is judged', async () => {
     const { stored } = await open(<Scape />, made(BOA, PROPOSE), US);
-    tab('Warm side and reach');
+    tab('Warm side and access');
     fireEvent.click(screen.getByRole('radio', { name: /^Left/ }));
     enter(box('To the shelf or ceiling above'), '4 in');
     await eventually(async () =>

@@ -225,7 +225,7 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
               sx={{ flex: 1 }}
             />
             <Button variant="contained" size="medium" onClick={() => void build()} sx={{ minHeight: 38 }}>
-              Put it on the rack
+              Save to the rack
             </Button>
           </Box>
           {failed && (
@@ -320,7 +320,7 @@ function searchWords(search: ProposalState): string {
         ? `A first design stands; one that holds is sought: ${counted(search.looking.looks, 'way')} played in ${Math.round(search.looking.seconds)} s.`
         : 'A first design stands; one that holds is sought.';
     case 'failed':
-      return 'The first design stands. It can be put on the rack, and looked at in Climate.';
+      return 'The first design stands. It can be saved, and looked at in Climate.';
     case 'found': {
       const { verdict, looks } = search.proposal;
       const played = `${counted(looks, 'way')} played in ${Math.round(search.seconds)} s`;

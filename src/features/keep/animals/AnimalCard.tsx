@@ -67,8 +67,8 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
       title={animal.name}
       onClose={onClose}
       strike={{
-        label: 'Strike out',
-        said: `“${animal.name}” is struck out.`,
+        label: 'Remove',
+        said: `“${animal.name}” was removed.`,
         away: () => book.changeAnimal(animal.id, { gone: true }),
         back: () => book.changeAnimal(animal.id, { gone: false }),
       }}

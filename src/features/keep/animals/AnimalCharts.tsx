@@ -78,7 +78,7 @@ export function WeightChart({ animal, log }: Props) {
           {' '}
           {last
             ? `${readingWords(last.values.mass ?? 0, 'mass', reader)} last${change === null ? '' : `, ${change >= 0 ? '+' : '−'}${Math.round(Math.abs(100 * change))} % since ${new Date(first?.at ?? 0).toLocaleDateString()}`}`
-            : `not weighed yet: “weighed ${axis.unit === 'oz' ? '1.5 oz' : '42 g'}” above, or write by its fields`}
+            : `not weighed yet: “weighed ${axis.unit === 'oz' ? '1.5 oz' : '42 g'}” above, or use the form`}
           {sheds.length > 0 ? '; dotted, sheds' : ''}
         </Box>
       </Typography>
