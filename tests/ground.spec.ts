@@ -171,7 +171,7 @@ test('approaches: each choice changes what follows', async ({ page }) => {
   await expect(page.locator('[data-finding=on-paper]')).toContainText(
     'Others put a captive-bred animal on soil',
   );
-  await expect(page.getByLabel('Ledger')).toContainText('0.0 L');
+  await expect(page.getByLabel('Ledger')).toContainText(/^0\sLsoil in place/);
   await page.getByRole('radio', { name: /^Sand and clay/ }).click();
   await expect(page.locator('tr[data-layer=substrate]')).toContainText('Sand and clay');
 
