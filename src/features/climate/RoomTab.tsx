@@ -93,36 +93,17 @@ function RoomYear() {
           Read from {room.log.name}.<Button onClick={() => set({ log: null })}>Forget it</Button>
         </Box>
       )}
-      <PlainTable label="Seasons of the room">
-        <thead>
-          <tr>
-            <th>Mean of the room</th>
-            {ALL_SEASONS.map((it) => (
-              <th key={it} className="number">
-                {SEASON_WORD[it]}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <td>Temperature</td>
-            {ALL_SEASONS.map((it) => (
-              <td key={it} className="number">
-                {write(temperature(meanRoom(profile, dayOfSeason(it, room.latitude)).temperature))}
-              </td>
-            ))}
-          </tr>
-          <tr>
-            <td>Humidity</td>
-            {ALL_SEASONS.map((it) => (
-              <td key={it} className="number">
-                {write(percent(meanRoom(profile, dayOfSeason(it, room.latitude)).humidity))}
-              </td>
-            ))}
-          </tr>
-        </tbody>
-      </PlainTable>
+      <SeasonTable
+        label="Seasons of the room"
+        head="Mean of the room"
+        rows={[
+          [
+            'Temperature',
+            (it) => write(temperature(meanRoom(profile, dayOfSeason(it, room.latitude)).temperature)),
+          ],
+          ['Humidity', (it) => write(percent(meanRoom(profile, dayOfSeason(it, room.latitude)).humidity))],
+        ]}
+      />
       <Typography variant="body2" sx={{ mt: 1, mb: 0.5 }}>
         Or from a logger that lay in the room:
       </Typography>
@@ -243,6 +224,13 @@ function DayAndNight() {
   const { num } = useReader();
   const { climate } = design;
   const { room, day } = climate;
+  const lit = (season: Season): string => {
+    const { from, to } = lightHours(
+      climate,
+      dayOfSeason(season, day.by === 'latitude' ? day.latitude : room.latitude),
+    );
+    return `${clock(from / 60)}–${clock(to / 60)}`;
+  };
   return (
     <Panel label="Day and night">
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.25 }}>
@@ -286,44 +274,17 @@ function DayAndNight() {
           />
         )}
       </Box>
-      <PlainTable label="Timer plan">
-        <thead>
-          <tr>
-            <th>Timer plan</th>
-            {ALL_SEASONS.map((it) => (
-              <th key={it} className="number">
-                {SEASON_WORD[it]}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <td>On and out</td>
-            {ALL_SEASONS.map((it) => {
-              const light = lightHours(
-                climate,
-                dayOfSeason(it, day.by === 'latitude' ? day.latitude : room.latitude),
-              );
-              return (
-                <td key={it} className="number">
-                  {clock(light.from / 60)}–{clock(light.to / 60)}
-                </td>
-              );
-            })}
-          </tr>
-          <tr>
-            <td>
-              Daylight at {Math.abs(day.latitude)}° {day.latitude < 0 ? 'south' : 'north'}
-            </td>
-            {ALL_SEASONS.map((it) => (
-              <td key={it} className="number">
-                {num(dayLength(day.latitude, dayOfSeason(it, day.latitude)), 1)} h
-              </td>
-            ))}
-          </tr>
-        </tbody>
-      </PlainTable>
+      <SeasonTable
+        label="Timer plan"
+        head="Timer plan"
+        rows={[
+          ['On and off', lit],
+          [
+            `Daylight at ${Math.abs(day.latitude)}° ${day.latitude < 0 ? 'south' : 'north'}`,
+            (it) => `${num(dayLength(day.latitude, dayOfSeason(it, day.latitude)), 1)} h`,
+          ],
+        ]}
+      />
       <Box sx={{ mt: 1 }}>
         <Choice
           label="Light at night"
@@ -341,5 +302,41 @@ function DayAndNight() {
         />
       </Box>
     </Panel>
+  );
+}
+
+interface SeasonTableProps {
+  readonly label: string;
+  readonly head: string;
+  readonly rows: readonly (readonly [name: string, of: (season: Season) => string])[];
+}
+
+/** A row for each thing, a column for each season. */
+function SeasonTable({ label, head, rows }: SeasonTableProps) {
+  return (
+    <PlainTable label={label}>
+      <thead>
+        <tr>
+          <th>{head}</th>
+          {ALL_SEASONS.map((it) => (
+            <th key={it} className="number">
+              {SEASON_WORD[it]}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([name, of]) => (
+          <tr key={name}>
+            <td>{name}</td>
+            {ALL_SEASONS.map((it) => (
+              <td key={it} className="number">
+                {of(it)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </PlainTable>
   );
 }
