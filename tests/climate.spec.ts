@@ -12,7 +12,7 @@ const open = async (page: Page, path: string): Promise<void> => {
 };
 const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 
-test('a lamp is dragged and the field follows; probe, scrubber and keys', async ({ page }) => {
+test('a lamp is dragged and the field follows; probe, scrubber and keys @years', async ({ page }) => {
   await build(page, 'crested', ['45 cm', '45 cm', '60 cm'], 'Tall enclosure');
   await page.getByRole('link', { name: 'Climate' }).click();
   await calculated(page);
@@ -66,7 +66,7 @@ test('a lamp is dragged and the field follows; probe, scrubber and keys', async 
   await expect(page.getByText(/has no thermostat/)).toBeHidden();
 });
 
-test('what holds is found, taken over and undone in one step; a search is stopped at once', async ({
+test('what holds is found, taken over and undone in one step; a search is stopped at once @years', async ({
   page,
 }) => {
   test.setTimeout(400_000);
@@ -98,7 +98,7 @@ test('what holds is found, taken over and undone in one step; a search is stoppe
   await expect(ledger).toContainText('Does not hold', { timeout: 60_000 });
 });
 
-test('a beginner with a tree frog and a dry room ends at an enclosure that holds, with its list', async ({
+test('a beginner with a tree frog and a dry room ends at an enclosure that holds, with its list @years', async ({
   page,
 }) => {
   test.setTimeout(200_000);
@@ -122,7 +122,9 @@ test('a beginner with a tree frog and a dry room ends at an enclosure that holds
   expect(Date.now() - began).toBeLessThan(120_000);
 });
 
-test('a salamander cannot be held at 21 °C: the room is named, and what would do', async ({ page }) => {
+test('a salamander cannot be held at 21 °C: the room is named, and what would do @years', async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   await page.goto('/new');
   await page.getByRole('combobox', { name: 'Animal' }).fill('fire salamander');
@@ -133,7 +135,7 @@ test('a salamander cannot be held at 21 °C: the room is named, and what would d
   await expect(design).toContainText(/Cool the room to 1\d(\.\d)?\s°C/);
 });
 
-test('a change while its year is played: what was known of the old design is not shown for the new', async ({
+test('a change while its year is played: what was known of the old design is not shown for the new @years', async ({
   page,
 }) => {
   test.setTimeout(120_000);
@@ -155,7 +157,7 @@ test('a change while its year is played: what was known of the old design is not
   );
 });
 
-test('a what-if is run; the enclosure is calibrated from a file; nonsense is refused in place', async ({
+test('a what-if is run; the enclosure is calibrated from a file; nonsense is refused in place @years', async ({
   page,
 }) => {
   test.setTimeout(500_000);
@@ -193,7 +195,7 @@ test('a what-if is run; the enclosure is calibrated from a file; nonsense is ref
   await expect(page.getByText(/^Calibrated on .* to log\.csv/)).toBeVisible();
 });
 
-test('summer is set otherwise: it is judged anew, kept through a reload, and Care reminds of it', async ({
+test('summer is set otherwise: it is judged anew, kept through a reload, and Care reminds of it @years', async ({
   page,
 }) => {
   test.setTimeout(240_000);
@@ -219,7 +221,7 @@ test('summer is set otherwise: it is judged anew, kept through a reload, and Car
   );
 });
 
-test('axe finds nothing in Climate', async ({ page }) => {
+test('axe finds nothing in Climate @years', async ({ page }) => {
   test.setTimeout(400_000);
   await demo(page);
   await open(page, '/e/demo-limestone/climate');
@@ -235,7 +237,9 @@ test('axe finds nothing in Climate', async ({ page }) => {
   }
 });
 
-test('the rack’s list tells what its cards count, as soon as the forecasts are known', async ({ page }) => {
+test('the rack’s list tells what its cards count, as soon as the forecasts are known @years', async ({
+  page,
+}) => {
   await demo(page);
   const card = page
     .getByRole('listitem')

@@ -56,7 +56,7 @@ test('two recipes on sloped ground, in inches: every corner by hand', async ({ p
   await expect.poll(() => litresOf(page, /Forest mix/)).toBeCloseTo(16.1, 1);
 });
 
-test('a half-water enclosure: land in open water, its shore, its panel, and the way the water leaves', async ({
+test('a half-water enclosure: land in open water, its shore, its panel, and the way the water leaves @years', async ({
   page,
 }) => {
   await build(page, 'mossy', ['60 cm', '45 cm', '60 cm'], 'Half water');
@@ -273,7 +273,7 @@ test('stores: own material, recipe, price and shelf reach the buying list, the f
   await context.close();
 });
 
-test('an enclosure to be made: a walk-in of sealed wood, its holes, its pieces; printed', async ({
+test('an enclosure to be made: a walk-in of sealed wood, its holes, its pieces; printed @years', async ({
   page,
 }) => {
   await build(page, 'panther', ['1 m', '80 cm', '2 m'], 'Sun room');

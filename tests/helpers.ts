@@ -7,6 +7,25 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.locator('[data-save=saved]')).toBeVisible();
 }
 
+/** Waits until nothing has changed in the page for an eighth of a second; two seconds at the most. */
+export const settled = (page: Page): Promise<void> =>
+  page.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        const ended = (): void => {
+          watcher.disconnect();
+          done();
+        };
+        let quiet = setTimeout(ended, 125);
+        setTimeout(ended, 2000);
+        const watcher = new MutationObserver(() => {
+          clearTimeout(quiet);
+          quiet = setTimeout(ended, 125);
+        });
+        watcher.observe(document.body, { subtree: true, childList: true, characterData: true });
+      }),
+  );
+
 /** Chooses an entry of the File menu. */
 export async function file(page: Page, entry: RegExp): Promise<void> {
   await page.getByRole('button', { name: 'File', exact: true }).click();

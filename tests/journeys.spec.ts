@@ -55,7 +55,7 @@ test('a new builder: three questions to the buying list', async ({ page }) => {
   expect((await list).suggestedFilename()).toBe('moss-corner-list.csv');
 });
 
-test('an expert in inches and gallons', async ({ page }) => {
+test('an expert in inches and gallons @years', async ({ page }) => {
   await page.goto('/new');
   await page.getByRole('button', { name: /^Units/ }).click();
   await page.getByRole('menuitem', { name: /cubic feet/ }).click();
@@ -221,7 +221,7 @@ test('export, clear, import: equal; a file that will not do changes nothing', as
   await expect(page.getByText('4 already here.')).toBeVisible();
 });
 
-test('undo through a reload, duplicate, delete with undo', async ({ page }) => {
+test('undo through a reload, duplicate, delete with undo @years', async ({ page }) => {
   await demo(page);
   await page.getByRole('heading', { name: 'Limestone' }).getByRole('link').click();
   const finding = page.locator('[data-finding=freeboard-low]');
@@ -247,7 +247,7 @@ test('undo through a reload, duplicate, delete with undo', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Five enclosures' })).toBeVisible();
 });
 
-test('layers: dragged by mouse and by touch, added, moved, taken out, mended', async ({ browser }) => {
+test('layers: dragged by mouse and by touch, added, moved, taken out, mended @years', async ({ browser }) => {
   const context = await browser.newContext({ hasTouch: true });
   const page = await context.newPage();
   await demo(page);

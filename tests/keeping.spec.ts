@@ -138,7 +138,9 @@ test('find by /, keys by ?, archive and bring back, copy and reminder', async ({
   await expect(page.getByRole('button', { name: 'Enclosure: Limestone' })).toBeVisible();
 });
 
-test('moisture over the drawing, plan, and the drawing as a file with a scale bar', async ({ page }) => {
+test('moisture over the drawing, plan, and the drawing as a file with a scale bar @years', async ({
+  page,
+}) => {
   await demo(page);
   await page.goto('/e/demo-limestone/ground');
   await expect(page.locator('[data-finding=soil-airless]')).toContainText('does not pull it down');

@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM, CHROMIUM_ARGS } from '../scripts/browser.mjs';
-import { atNow } from './test';
+import { prepared } from './test';
 
 /** A browser of its own process, so that it can be killed as a power cut would. */
 export async function browserOn(profile: string): Promise<{ page: Page; kill: () => Promise<void> }> {
@@ -27,7 +27,7 @@ export async function browserOn(profile: string): Promise<{ page: Page; kill: ()
   });
   const browser = await chromium.connectOverCDP(endpoint);
   const page = browser.contexts()[0]?.pages()[0] ?? (await browser.newPage());
-  await atNow(page.context());
+  await prepared(page.context());
   return {
     page,
     kill: async () => {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { demo } from './helpers';
+import { demo, settled } from './helpers';
 import { catalogue } from '../src/catalogue';
 
 /** Every view: an address, and its tabs one after another. */
@@ -59,7 +59,7 @@ const wordsOf = (page: Page): Promise<readonly string[]> =>
 async function walk(page: Page, wrong: (text: string) => boolean): Promise<readonly string[]> {
   const found = new Set<string>();
   const look = async (what: string): Promise<void> => {
-    await page.waitForTimeout(400);
+    await settled(page);
     for (const text of await wordsOf(page)) if (wrong(text)) found.add(`${what}: ${text.slice(0, 240)}`);
   };
   for (const path of VIEWS) {

@@ -35,7 +35,7 @@ async function placeOf(page: Page, name: RegExp) {
   return { left: Number(left), front: Number(front), up: Number(up), label };
 }
 
-test('a tall climber’s enclosure: from the first layout to one’s own, by mouse', async ({ page }) => {
+test('a tall climber’s enclosure: from the first layout to one’s own, by mouse @years', async ({ page }) => {
   await made(page, 'crested', ['45', '45', '75'], 'Tall enclosure');
   await expect(row(page, /^Root wood/)).toBeVisible();
   await expect(page.locator('[data-finding=no-warm-hide]')).toHaveCount(0);
@@ -77,7 +77,7 @@ test('a tall climber’s enclosure: from the first layout to one’s own, by mou
   await expect(page.locator('[data-finding=piece-outside]')).toHaveCount(1);
 });
 
-test('a low burrower’s enclosure by keyboard: moved, sunk, stood on the floor, taken out, brought back', async ({
+test('a low burrower’s enclosure by keyboard: moved, sunk, stood on the floor, taken out, brought back @years', async ({
   page,
 }) => {
   await made(page, 'sand boa', ['90', '45', '45'], 'Low enclosure');
@@ -121,7 +121,7 @@ test('a low burrower’s enclosure by keyboard: moved, sunk, stood on the floor,
   await expect(row(page, /^Boulder/)).toHaveCount(1);
 });
 
-test('a panel is cut: template as SVG and PDF, printed drawing, and what it takes on the list', async ({
+test('a panel is cut: template as SVG and PDF, printed drawing, and what it takes on the list @years', async ({
   page,
 }) => {
   await demo(page);

@@ -4,7 +4,7 @@ import { NOW } from './now';
 export { expect, type Browser, type Page } from '@playwright/test';
 
 /** Sets a context's clock to the moment the tests live in; it runs on from there. */
-export const atNow = async (context: BrowserContext): Promise<BrowserContext> => {
+const atNow = async (context: BrowserContext): Promise<BrowserContext> => {
   await context.addInitScript(
     ({ ahead }) => {
       const Real = Date;
@@ -27,19 +27,53 @@ export const atNow = async (context: BrowserContext): Promise<BrowserContext> =>
   return context;
 };
 
-/** Every page of every test begins at the same moment, whatever day it is. */
-export const test = base.extend<object, { browser: Browser }>({
+/**
+ * Holds back the workers that play years: what nobody in a test looks at keeps no core busy. The page sees workers that
+ * have not answered yet. Verdicts of the untouched demo come with it and are there all the same.
+ */
+const withoutYears = (context: BrowserContext): Promise<unknown> =>
+  context.addInitScript(() => {
+    window.Worker = new Proxy(window.Worker, {
+      construct: (Real, [address, options]: [string | URL, WorkerOptions?]) =>
+        options?.name === 'years'
+          ? Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined })
+          : new Real(address, options),
+    });
+  });
+
+/** Whether the test at hand reads what a forecast of a year says: its answer, or a fix that waits for it. */
+let years = false;
+
+/** Prepares a context: its clock, and whether years are played behind it. */
+export const prepared = async (context: BrowserContext): Promise<BrowserContext> => {
+  await atNow(context);
+  if (!years) await withoutYears(context);
+  return context;
+};
+
+/**
+ * Every page of every test begins at the same moment, whatever day it is. Years are played for tests that have `@years` in
+ * their name.
+ */
+export const test = base.extend<{ readonly tagged: void }, { browser: Browser }>({
+  tagged: [
+    async ({}, give, { tags }) => {
+      years = tags.includes('@years');
+      await give();
+    },
+    { auto: true },
+  ],
   browser: [
     async ({ browser }, give) => {
       const open = browser.newContext.bind(browser);
-      browser.newContext = async (options) => atNow(await open(options));
+      browser.newContext = async (options) => prepared(await open(options));
       await give(browser);
       browser.newContext = open;
     },
     { scope: 'worker' },
   ],
   context: async ({ context }, give) => {
-    await atNow(context);
+    await prepared(context);
     await give(context);
   },
 });

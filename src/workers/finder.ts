@@ -32,7 +32,10 @@ interface Helper {
 }
 
 const open = (): Helper => {
-  const worker = new Worker(new URL('./verdict.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./verdict.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'years',
+  });
   return { worker, api: wrap<VerdictApi>(worker) };
 };
 

@@ -134,7 +134,10 @@ const hands: Helper[] = [];
 let busy = 0;
 
 function newHand(): Pick<Helper, 'worker' | 'api'> {
-  const worker = new Worker(new URL('./verdict.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./verdict.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'years',
+  });
   return { worker, api: wrap<VerdictApi>(worker) };
 }
 
