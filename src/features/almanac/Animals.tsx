@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { Animal } from '@/core/catalogue';
 import { useStore } from '@/store';
 import { PickField } from '@/ui/fields/PlainFields';
-import { Line, mineOf, Part, Pick, Single, Span } from './fields';
+import { Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
 
 const GROUND_WORD: Record<Animal['ground']['value'], string> = {

@@ -7,7 +7,7 @@ import { useStore } from '@/store';
 import { chainOf, growthRate } from '@/core/living';
 import { counted, temperature, UNITS, unitFor } from '@/core/units';
 import { useReader } from '@/ui/units';
-import { Count, Line, mineOf, Part, Pick, Single, Span } from './fields';
+import { Count, Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
 import { REGION_WORD } from '@/ui/words';
 

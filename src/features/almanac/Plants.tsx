@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { type Plant } from '@/core/catalogue';
 import { useStore } from '@/store';
-import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from './fields';
+import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
 import { FORM_WORD, REGION_WORD } from '@/ui/words';
 

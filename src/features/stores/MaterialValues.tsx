@@ -5,23 +5,23 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import {
   type Material,
   type MaterialCaution,
   type Mixing,
   type Pack,
   type Role,
-  type Sourced,
   BED_IDS,
   bedOf,
   type BedId,
 } from '@/core/catalogue';
-import { bag, length, mass, percent } from '@/core/units';
+import { bag, length, mass } from '@/core/units';
 import { useSetPrice, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import { Count, PlainSpan, Single } from '@/ui/fields/SourcedFields';
 import { PlainTable } from '@/ui/PlainTable';
 import { useReader } from '@/ui/units';
 import { freshId } from '@/ui/freshId';
@@ -42,41 +42,6 @@ export const ROLE_WORD: Record<Role, string> = {
 /** Suctions people can picture: the foot of a bed, a hand up, a hard squeeze. */
 export const SUCTIONS = [2, 5, 10, 50, 100];
 
-/** A heading between the values of a material. */
-export function Heading({ children }: { readonly children: ReactNode }) {
-  return (
-    <Typography variant="h3" sx={{ mt: 1.75, mb: 0.75 }}>
-      {children}
-    </Typography>
-  );
-}
-
-interface ValueProps {
-  readonly label: string;
-  readonly of: Sourced<unknown>;
-  readonly children: ReactNode;
-}
-
-/** One value with its basis. */
-export function Value({ label, of, children }: ValueProps) {
-  return (
-    <Box
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 1.25,
-        minHeight: 34,
-        borderBottom: 1,
-        borderColor: 'earth.rule',
-      }}
-    >
-      <Box sx={{ flex: 1, color: 'earth.quiet' }}>{label}</Box>
-      <Box sx={{ fontWeight: 600 }}>{children}</Box>
-      <BasisMark basis={of.basis} {...(of.source ? { source: of.source } : {})} />
-    </Box>
-  );
-}
-
 interface MixingProps {
   readonly row: Material;
   readonly mixing: Mixing;
@@ -86,71 +51,47 @@ interface MixingProps {
 
 /** What counts of it in a mix. */
 export function MixingValues({ row, mixing, own, onAlter }: MixingProps) {
-  const { write, num } = useReader();
   const put = (change: Partial<Mixing>): void =>
     onAlter((now) => (now.mixing ? { ...now, mixing: { ...now.mixing, ...change } } : now));
-  const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
-  const number = (
-    label: string,
-    value: number,
-    max: number,
-    step: number,
-    onCommit: (value: number) => void,
-  ) => (
-    <NumberField
-      bare
-      key={value}
-      label={label}
-      value={value}
-      min={0}
-      max={max}
-      step={step}
-      onCommit={onCommit}
-    />
-  );
   const { ph, salts, hold, decay } = mixing;
   return (
     <>
-      <Value label="pH in water" of={ph}>
-        {own ? (
-          <>
-            {number('pH from', ph.value.low, ph.value.high, 0.1, (low) =>
-              put({ ph: mineOf({ ...ph.value, low }) }),
-            )}{' '}
-            to{' '}
-            {number('pH to', ph.value.high, 14, 0.1, (high) =>
-              put({ ph: mineOf({ low: Math.min(ph.value.low, high), high }) }),
-            )}
-          </>
-        ) : (
-          `${num(ph.value.low, 1)} to ${num(ph.value.high, 1)}`
-        )}
-      </Value>
-      <Value label="Salts, dS/m" of={salts}>
-        {own
-          ? number('Salts, dS/m', salts.value, 20, 0.1, (value) => put({ salts: mineOf(value) }))
-          : salts.value}
-      </Value>
-      <Value label="Rots in a year" of={decay}>
-        {own ? (
-          <QuantityField
-            bare
-            label="Rots in a year"
-            measure="percent"
-            value={decay.value}
-            max={1}
-            step={0.01}
-            onCommit={(si) => put({ decay: mineOf(si) })}
-          />
-        ) : (
-          write(percent(decay.value))
-        )}
-      </Value>
-      <Value label="Tunnel stability, 0 runs to 1 stands" of={hold}>
-        {own
-          ? number('Tunnel stability', hold.value, 1, 0.05, (value) => put({ hold: mineOf(value) }))
-          : hold.value}
-      </Value>
+      <PlainSpan
+        label="pH in water"
+        unit=""
+        of={ph}
+        max={14}
+        step={0.1}
+        own={own}
+        onPut={(it) => put({ ph: it })}
+      />
+      <Count
+        label="Salts, dS/m"
+        unit=""
+        of={salts}
+        max={20}
+        step={0.1}
+        own={own}
+        onPut={(it) => put({ salts: it })}
+      />
+      <Single
+        label="Rots in a year"
+        measure="percent"
+        of={decay}
+        max={1}
+        step={0.01}
+        own={own}
+        onPut={(it) => put({ decay: it })}
+      />
+      <Count
+        label="Tunnel stability, 0 runs to 1 stands"
+        unit=""
+        of={hold}
+        max={1}
+        step={0.05}
+        own={own}
+        onPut={(it) => put({ hold: it })}
+      />
       {row.cautions.length > 0 && (
         <Typography variant="body2" sx={{ color: 'earth.clay', mt: 0.75 }}>
           {row.cautions.map((it) => CAUTION_WORD[it]).join(' ')}

@@ -125,8 +125,8 @@ describe('an ingredient of one’s own', () => {
     expect(screen.getByText('4.5 to 6.5')).toBeDefined();
     expect(screen.getByText(/Dusty: damp it down/)).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Change its values' }));
-    enter(await screen.findByRole('textbox', { name: 'pH to' }), '7');
-    enter(await screen.findByRole('textbox', { name: 'Tunnel stability' }), '0,8');
+    enter(await screen.findByRole('textbox', { name: 'pH in water, to' }), '7');
+    enter(await screen.findByRole('textbox', { name: /^Tunnel stability/ }), '0,8');
     await eventually(async () =>
       expect((await settings()).materials[0]!.mixing).toMatchObject({
         ph: { value: { low: 4.5, high: 7 }, basis: 'own' },

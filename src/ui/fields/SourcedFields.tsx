@@ -6,10 +6,10 @@ import type { ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import type { Range, Sourced } from '@/core/catalogue';
 import { length, mass, percent, temperature, type Measure, type Quantity } from '@/core/units';
-import { BasisMark } from '@/ui/BasisMark';
-import { NumberField, PickField } from '@/ui/fields/PlainFields';
-import { QuantityField } from '@/ui/fields/QuantityField';
-import { useReader } from '@/ui/units';
+import { BasisMark } from '../BasisMark';
+import { useReader } from '../units';
+import { NumberField, PickField } from './PlainFields';
+import { QuantityField } from './QuantityField';
 
 /** A value the builder wrote. */
 export const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
@@ -86,12 +86,17 @@ interface SingleProps {
   readonly of: Sourced<number>;
   readonly min?: number;
   readonly max: number;
+  readonly step?: number;
+  /** What the value is for one of, where it is told for so many: a litre of a cubic metre. */
+  readonly per?: number;
+  readonly decimals?: number;
   readonly own: boolean;
   readonly onPut: (value: Sourced<number>) => void;
 }
 
 /** One quantity. */
-export function Single({ label, measure, of, min = 0, max, own, onPut }: SingleProps) {
+export function Single(props: SingleProps) {
+  const { label, measure, of, min = 0, max, step, per = 1, decimals, own, onPut } = props;
   const { write } = useReader();
   const quantity = KIND[measure];
   return (
@@ -101,14 +106,15 @@ export function Single({ label, measure, of, min = 0, max, own, onPut }: SingleP
           bare
           label={label}
           measure={measure}
-          value={of.value}
+          value={of.value * per}
           min={min}
           max={max}
-          step={STEP[measure] ?? 0.01}
-          onCommit={(si) => onPut(mineOf(si))}
+          step={step ?? STEP[measure] ?? 0.01}
+          onCommit={(si) => onPut(mineOf(si / per))}
         />
       ) : (
-        quantity && write(quantity(of.value))
+        quantity &&
+        write(quantity(of.value * per), decimals === undefined ? undefined : { decimals, trim: true })
       )}
     </Line>
   );
@@ -172,12 +178,14 @@ interface PlainSpanProps {
   readonly of: Sourced<Range>;
   readonly min?: number;
   readonly max: number;
+  readonly step?: number;
   readonly own: boolean;
   readonly onPut: (value: Sourced<Range>) => void;
 }
 
 /** A range in a unit that is the same everywhere: light, days, eggs. */
-export function PlainSpan({ label, unit, of, min = 0, max, own, onPut }: PlainSpanProps) {
+export function PlainSpan({ label, unit, of, min = 0, max, step = 0.5, own, onPut }: PlainSpanProps) {
+  const { plain } = useReader();
   const { low, high } = of.value;
   return (
     <Line label={label} of={of}>
@@ -190,7 +198,7 @@ export function PlainSpan({ label, unit, of, min = 0, max, own, onPut }: PlainSp
             value={low}
             min={min}
             max={high}
-            step={0.5}
+            step={step}
             onCommit={(next) => onPut(mineOf({ low: next, high }))}
           />
           to
@@ -201,13 +209,15 @@ export function PlainSpan({ label, unit, of, min = 0, max, own, onPut }: PlainSp
             value={high}
             min={low}
             max={max}
-            step={0.5}
+            step={step}
             onCommit={(next) => onPut(mineOf({ low, high: next }))}
           />
           {unit}
         </>
+      ) : low === high ? (
+        `${plain(low, 3)} ${unit}`.trim()
       ) : (
-        `${low === high ? low : `${low} to ${high}`} ${unit}`
+        `${plain(low, 3)} to ${plain(high, 3)} ${unit}`.trim()
       )}
     </Line>
   );
@@ -226,6 +236,7 @@ interface CountProps {
 
 /** A number in a unit that is the same everywhere. */
 export function Count({ label, unit, of, min = 0, max, step = 1, own, onPut }: CountProps) {
+  const { plain } = useReader();
   return (
     <Line label={label} of={of}>
       {own ? (
@@ -243,7 +254,7 @@ export function Count({ label, unit, of, min = 0, max, step = 1, own, onPut }: C
           {unit}
         </>
       ) : (
-        `${of.value} ${unit}`
+        `${plain(of.value, 3)} ${unit}`.trim()
       )}
     </Line>
   );
