@@ -1,25 +1,24 @@
 'use client';
 
 import { useEarth } from '../theme/useEarth';
-import { useId, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useId, type PointerEvent, type ReactNode } from 'react';
 import type { Assessment } from '@/core/assess';
 import { type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import type { PlantedResult } from '@/core/living';
 import { corners as cornersOf, type Corner } from '@/core/ground';
-import { bag, length } from '@/core/units';
+import { length } from '@/core/units';
 import { useReader } from '../units';
-import { layerName } from '../words';
-import { cutThrough, farCut, nearCut, VIEWS, type Span, type View } from './cut';
-import { Handle } from './Handle';
-import { Damp, MoistureOverlay, MoistureStrip } from './Moisture';
+import { cutThrough, farCut, nearCut, VIEWS, type View } from './cut';
+import { Damp, MoistureStrip } from './Moisture';
 import { Ruler } from './Ruler';
 import { BackLayer } from './pieces/BackLayer';
 import { PieceEnds, type PieceTools } from './pieces/ResizeHandles';
 import { PieceLayer } from './pieces/PieceLayer';
 import { PlantLayer } from './plants/PlantLayer';
 import { textureOf, TexturePatterns } from './textures';
-import { Legs, Outlet, wave, Walls } from './SectionParts';
+import { DampOver, FarGround, Layers, outlineOf, pickedIn, StandingWater, TopHandles } from './SectionGround';
+import { Legs, Outlet, Walls } from './SectionParts';
 
 export type { View } from './cut';
 
@@ -70,6 +69,39 @@ export interface Frame {
   readonly at: (event: PointerEvent<SVGElement>) => { readonly across: number; readonly up: number };
 }
 
+/** Where the box lies in the picture: its scale, its walls and its floor, px. */
+function layoutOf(props: Props, across: number, strip: boolean) {
+  const { plain = false, width, height, headroom = 0, span = 0 } = props;
+  const box = props.design.enclosure;
+  const margin = plain
+    ? { left: 4, right: 4, top: 4, bottom: 4 }
+    : { left: 52, right: strip && !props.over ? 126 : 26, top: 22, bottom: 56 };
+  const wide = width - margin.left - margin.right;
+  const high = height - margin.top - margin.bottom;
+  const scale = Math.min(wide / Math.max(across, span), high / Math.max(box.height + headroom, span));
+  const boxWidth = across * scale;
+  const boxHeight = box.height * scale;
+  const left = margin.left + (wide - boxWidth) / 2;
+  // On a card boxes stand on one floor; alone, a low box is better in the middle of its pane.
+  const spare = high - boxHeight - headroom * scale;
+  const floor = height - margin.bottom - (plain ? 0 : spare / 2);
+  const x = (metres: number): number => left + metres * scale;
+  const y = (metres: number): number => floor - metres * scale;
+  return { scale, boxWidth, boxHeight, left, floor, x, y };
+}
+
+/** Metres of the box at a place of the pointer. */
+const pointed =
+  ({ left, floor, scale }: ReturnType<typeof layoutOf>, width: number, height: number): Frame['at'] =>
+  (event) => {
+    const svg = event.currentTarget.ownerSVGElement ?? event.currentTarget;
+    const frame = svg.getBoundingClientRect();
+    return {
+      across: (((event.clientX - frame.left) / frame.width) * width - left) / scale,
+      up: (floor - ((event.clientY - frame.top) / frame.height) * height) / scale,
+    };
+  };
+
 /** The enclosure cut open and drawn to scale, from the design alone. */
 export function Section(props: Props) {
   const { design, assessment, catalogue, view, overlay = 'layers', plain = false, selected = null } = props;
@@ -77,7 +109,7 @@ export function Section(props: Props) {
   const earth = useEarth();
   const { write } = useReader();
   const prefix = useId().replaceAll(':', '');
-  const { near, edges } = VIEWS[view];
+  const { edges } = VIEWS[view];
   const box = design.enclosure;
   const across = view === 'front' ? box.width : box.depth;
   const chosenLayer = assessment.layers.find((it) => it.layer.id === selected);
@@ -86,47 +118,18 @@ export function Section(props: Props) {
     assessment.moisture ??
     Object.values(assessment.moistureOf)[0];
 
-  const margin = plain
-    ? { left: 4, right: 4, top: 4, bottom: 4 }
-    : { left: 52, right: moisture && !props.over ? 126 : 26, top: 22, bottom: 56 };
-  const scale = Math.min(
-    (props.width - margin.left - margin.right) / Math.max(across, props.span ?? 0),
-    (props.height - margin.top - margin.bottom) /
-      Math.max(box.height + (props.headroom ?? 0), props.span ?? 0),
-  );
-  const boxWidth = across * scale;
-  const boxHeight = box.height * scale;
-  const left = margin.left + (props.width - margin.left - margin.right - boxWidth) / 2;
-  // On a card boxes stand on one floor; alone, a low box is better in the middle of its pane.
-  const spare = props.height - margin.top - margin.bottom - boxHeight - (props.headroom ?? 0) * scale;
-  const floor = props.height - margin.bottom - (plain ? 0 : spare / 2);
-  const x = (metres: number): number => left + metres * scale;
-  const y = (metres: number): number => floor - metres * scale;
+  const layout = layoutOf(props, across, Boolean(moisture));
+  const { scale, boxWidth, boxHeight, left, floor, x, y } = layout;
 
   const spans = cutThrough(assessment, design, view, props.cut ?? nearCut(view, box));
   const far = cutThrough(assessment, design, view, farCut(view, box));
-  const outline = (span: Span, it: Span['layers'][number]): string =>
-    `${x(span.from)},${y(it.base[0])} ${x(span.to)},${y(it.base[1])} ${x(span.to)},${y(it.top[1])} ${x(span.from)},${y(it.top[0])}`;
-  const fillOf = (it: Span['layers'][number]): string =>
-    `url(#${prefix}-${textureOf(it.result.layer, catalogue)})`;
+  const drawn = { catalogue, prefix, x, y, scale };
 
   const beds = spans.flatMap((span) =>
-    span.layers.filter((it) => it.result.layer.kind === 'drainage').map((it) => outline(span, it)),
+    span.layers.filter((it) => it.result.layer.kind === 'drainage').map((it) => outlineOf(drawn, span, it)),
   );
   const water = design.ground.waterDepth;
-  // What is picked, where the cut meets it.
-  const picked = spans.flatMap((span) =>
-    span.layers
-      .filter(
-        ({ result: { layer } }) =>
-          layer.id === selected && layer.kind !== 'barrier' && layer.kind !== 'water',
-      )
-      .map((it) => ({ span, it })),
-  );
-  const first = picked[0];
-  const last = picked.at(-1);
-  const active = first?.it.result;
-  const over = active && assessment.ground.parts.find((part) => (part.region?.id ?? null) === active.region);
+  const picked = pickedIn(spans, selected);
   const projection = { view, left, floor, scale };
   // What grows on the wall one looks at lies behind all pieces.
   const plants = props.plants ?? assessment.living.plants;
@@ -175,83 +178,11 @@ export function Section(props: Props) {
           prefix={prefix}
           selected={props.background ?? null}
         />
-        {/* Ground that rises behind the cut is seen from above, by its top layer; the face of another part by all of its. */}
-        {far.map((span) => {
-          const top = span.layers.at(-1);
-          const same = spans.some((near) => near.part === span.part);
-          return (
-            top && (
-              <g key={span.from} opacity={0.5} aria-hidden>
-                {same ? (
-                  <polygon
-                    points={`${x(span.from)},${y(0)} ${x(span.to)},${y(0)} ${x(span.to)},${y(top.top[1])} ${x(span.from)},${y(top.top[0])}`}
-                    fill={fillOf(top)}
-                  />
-                ) : (
-                  span.layers.map((it) => (
-                    <polygon key={it.result.layer.id} points={outline(span, it)} fill={fillOf(it)} />
-                  ))
-                )}
-              </g>
-            )
-          );
-        })}
-        {spans.map((span) =>
-          span.layers.map((it) => {
-            const { layer, placed } = it.result;
-            const name = layerName(layer, catalogue);
-            // Only one stretch of a layer is a stop for the keyboard.
-            const stop = spans.find((other) => other.layers.some((own) => own.result === it.result)) === span;
-            const pick = onSelect && {
-              ...(stop
-                ? {
-                    role: 'button',
-                    tabIndex: 0,
-                    'aria-pressed': layer.id === selected,
-                    'aria-label': layer.kind === 'barrier' ? name : `${name}, ${write(bag(placed))}`,
-                  }
-                : { 'aria-hidden': true }),
-              onClick: () => onSelect(layer.id),
-              onKeyDown: (event: KeyboardEvent) => {
-                if (event.key === 'Enter' || event.key === ' ') {
-                  event.preventDefault();
-                  onSelect(layer.id);
-                }
-              },
-              style: { cursor: 'pointer' },
-            };
-            return (
-              <polygon
-                key={`${span.from} ${layer.id}`}
-                className="rincon-layer"
-                points={outline(span, it)}
-                fill={fillOf(it)}
-                stroke={layer.kind === 'barrier' ? '#23281F' : 'rgba(30,26,18,0.35)'}
-                strokeWidth={layer.kind === 'barrier' ? 1.5 : 0.75}
-                {...pick}
-              />
-            );
-          }),
-        )}
+        <FarGround {...{ far, spans, drawn }} />
+        <Layers {...{ spans, drawn, selected, onSelect }} />
         {!plain && <Legs {...{ spans, design, catalogue, x, y, scale }} />}
         {beds.length > 0 && water > 0 && (
-          <g clipPath={`url(#${prefix}-bed)`} pointerEvents="none">
-            <rect
-              x={x(0)}
-              y={y(water)}
-              width={boxWidth}
-              height={water * scale}
-              fill="#2F7C90"
-              opacity={0.74}
-            />
-            <path
-              d={wave(x(0), y(water), boxWidth)}
-              fill="none"
-              stroke="#D8ECF0"
-              strokeWidth={plain ? 0.8 : 1.4}
-              opacity={0.9}
-            />
-          </g>
+          <StandingWater {...{ drawn, plain }} depth={water} width={boxWidth} />
         )}
         {spans.map((span) => (
           <Damp
@@ -261,28 +192,12 @@ export function Section(props: Props) {
             {...{ x, y }}
           />
         ))}
-        {overlay === 'moisture' &&
-          spans.map((span, index) => {
-            const own = span.part.region ? assessment.moistureOf[span.part.region.id] : assessment.moisture;
-            return (
-              own && (
-                <MoistureOverlay
-                  key={span.from}
-                  moisture={own}
-                  outlines={new Map(span.layers.map((it) => [it.result.layer.id, outline(span, it)]))}
-                  prefix={`${prefix}-${index}`}
-                  left={x(span.from)}
-                  width={(span.to - span.from) * scale}
-                  y={y}
-                />
-              )
-            );
-          })}
+        {overlay === 'moisture' && <DampOver {...{ spans, drawn, assessment }} />}
         {!plain &&
           picked.map(({ span, it }) => (
             <polygon
               key={span.from}
-              points={outline(span, it)}
+              points={outlineOf(drawn, span, it)}
               fill="none"
               stroke="#F6F2E8"
               strokeWidth={2}
@@ -344,36 +259,9 @@ export function Section(props: Props) {
         </>
       )}
 
-      {active &&
-        active.layer.kind !== 'barrier' &&
-        active.layer.kind !== 'water' &&
-        onShift &&
-        edges.map((edge, index) => {
-          const end = index === 0 ? first : last;
-          const corner = near[index === 0 ? 0 : 1];
-          const room = Math.max(0, box.height - (over?.high ?? 0));
-          if (!end) return null;
-          const base = end.it.base[index === 0 ? 0 : 1];
-          const top = end.it.top[index === 0 ? 0 : 1];
-          return (
-            <Handle
-              key={`${active.layer.id} ${edge}`}
-              label={`Top of ${layerName(active.layer, catalogue)}, ${edge}`}
-              x={x(index === 0 ? end.span.from : end.span.to)}
-              y={y(top)}
-              value={active.thickness[corner]}
-              max={active.thickness[corner] + room}
-              metresAt={(event: PointerEvent<SVGElement>) => {
-                const svg = event.currentTarget.ownerSVGElement;
-                if (!svg) return 0;
-                const frame = svg.getBoundingClientRect();
-                const drawn = ((event.clientY - frame.top) / frame.height) * props.height;
-                return (floor - drawn) / scale - base;
-              }}
-              onShift={(by, gesture) => onShift(active.layer.id, cornersOf.EDGE_CORNERS[edge], by, gesture)}
-            />
-          );
-        })}
+      {onShift && (
+        <TopHandles {...{ design, assessment, view, drawn, picked, floor, onShift }} height={props.height} />
+      )}
       {props.over?.({
         x,
         y,
@@ -381,14 +269,7 @@ export function Section(props: Props) {
         across,
         height: box.height,
         size,
-        at: (event) => {
-          const svg = event.currentTarget.ownerSVGElement ?? event.currentTarget;
-          const frame = svg.getBoundingClientRect();
-          return {
-            across: (((event.clientX - frame.left) / frame.width) * props.width - left) / scale,
-            up: (floor - ((event.clientY - frame.top) / frame.height) * props.height) / scale,
-          };
-        },
+        at: pointed(layout, props.width, props.height),
       })}
     </svg>
   );

@@ -1,0 +1,44 @@
+import Box from '@mui/material/Box';
+import type { Scale } from './FieldLayer';
+
+/** Colours with their limits, and what the hatching says. */
+export function Legend({ scale, hatched }: { readonly scale: Scale; readonly hatched: boolean }) {
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        gap: 1,
+        typography: 'caption',
+        color: 'earth.quiet',
+      }}
+    >
+      <Box component="span">{scale.name}</Box>
+      <Box
+        component="ol"
+        aria-label={`Colours of ${scale.name}`}
+        sx={{ display: 'flex', listStyle: 'none', m: 0, p: 0 }}
+      >
+        {scale.colours.map((colour, index) => (
+          <Box key={colour + String(index)} component="li" sx={{ textAlign: 'center' }}>
+            <Box sx={{ width: 32, height: 8, bgcolor: colour }} />
+            <Box
+              component="span"
+              sx={{
+                display: 'inline-block',
+                minWidth: 24,
+                fontSize: '0.68rem',
+                fontVariantNumeric: 'tabular-nums',
+                transform: 'translateX(-16px)',
+              }}
+            >
+              {index === 0 ? ' ' : scale.write(scale.limits[index - 1] ?? 0)}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {hatched && <Box component="span">Hatched: outside what the animal wants</Box>}
+    </Box>
+  );
+}
