@@ -5,7 +5,6 @@ export * from './templateSvg';
 export * from './decode';
 export * from './roles';
 export * from './tableWords';
-export * from './calendar';
 export * from './clock';
 export * from './table';
 export * from './senml';

@@ -1,23 +1,10 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { init, use as register, type ECharts, type EChartsCoreOption } from 'echarts/core';
-import { LineChart, ScatterChart } from 'echarts/charts';
-import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components';
-import { LabelLayout } from 'echarts/features';
-import { SVGRenderer } from 'echarts/renderers';
+import type { EChartsCoreOption } from 'echarts/core';
 import { useColorScheme } from '@mui/material/styles';
-import { useEffect, useRef } from 'react';
-
-register([
-  LineChart,
-  ScatterChart,
-  GridComponent,
-  MarkAreaComponent,
-  MarkLineComponent,
-  LabelLayout,
-  SVGRenderer,
-]);
+import { useEffect } from 'react';
+import { useECharts } from './useECharts';
 
 const ticks = new Intl.NumberFormat(undefined, { maximumFractionDigits: 3 });
 
@@ -58,28 +45,13 @@ export function inksOf(element: HTMLElement): Inks {
 
 /** A picture drawn by ECharts in the colours of the scheme. */
 export function Chart({ label, height, option }: Props) {
-  const host = useRef<HTMLDivElement>(null);
-  const chart = useRef<ECharts | undefined>(undefined);
+  const { host, chart } = useECharts('svg');
   const { mode, systemMode } = useColorScheme();
 
   useEffect(() => {
-    const element = host.current;
-    if (!element) return;
-    const made = init(element, undefined, { renderer: 'svg' });
-    chart.current = made;
-    const observer = new ResizeObserver(() => made.resize());
-    observer.observe(element);
-    return () => {
-      observer.disconnect();
-      made.dispose();
-      chart.current = undefined;
-    };
-  }, []);
-
-  useEffect(() => {
     if (!host.current) return;
-    chart.current?.setOption({ animation: false, ...option(inksOf(host.current)) }, { notMerge: true });
-  }, [option, mode, systemMode]);
+    chart?.setOption({ animation: false, ...option(inksOf(host.current)) }, { notMerge: true });
+  }, [host, chart, option, mode, systemMode]);
 
   return <Box ref={host} role="img" aria-label={label} sx={{ width: '100%', height }} />;
 }

@@ -1,29 +1,11 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { init, use as register, type ECharts, type EChartsCoreOption } from 'echarts/core';
-import { LineChart } from 'echarts/charts';
-import {
-  DataZoomInsideComponent,
-  GridComponent,
-  MarkAreaComponent,
-  MarkLineComponent,
-  TooltipComponent,
-} from 'echarts/components';
-import { CanvasRenderer } from 'echarts/renderers';
+import type { EChartsCoreOption } from 'echarts/core';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
 import { inksOf, tick, type Inks } from './Chart';
-
-register([
-  LineChart,
-  GridComponent,
-  DataZoomInsideComponent,
-  MarkAreaComponent,
-  MarkLineComponent,
-  TooltipComponent,
-  CanvasRenderer,
-]);
+import { useECharts } from './useECharts';
 
 export interface TimeWindow {
   /** ms since 1970 */
@@ -46,8 +28,7 @@ const REST = 160;
 
 /** Curves over time that are moved with the mouse, the finger or the wheel, on a canvas: years of them stay smooth. */
 export function TimeChart({ label, height, window: shown, onWindow, option }: Props) {
-  const host = useRef<HTMLDivElement>(null);
-  const chart = useRef<ECharts | undefined>(undefined);
+  const { host, chart } = useECharts('canvas');
   const told = useRef(onWindow);
   const at = useRef(shown);
   const { mode, systemMode } = useColorScheme();
@@ -58,15 +39,12 @@ export function TimeChart({ label, height, window: shown, onWindow, option }: Pr
   });
 
   useEffect(() => {
-    const element = host.current;
-    if (!element) return;
-    const made = init(element, undefined, { renderer: 'canvas' });
-    chart.current = made;
+    if (!chart) return undefined;
     let rest: ReturnType<typeof setTimeout> | undefined;
-    made.on('datazoom', () => {
+    chart.on('datazoom', () => {
       clearTimeout(rest);
       rest = setTimeout(() => {
-        const { dataZoom } = made.getOption() as {
+        const { dataZoom } = chart.getOption() as {
           readonly dataZoom?: readonly { readonly startValue?: number; readonly endValue?: number }[];
         };
         const { startValue, endValue } = dataZoom?.[0] ?? {};
@@ -75,15 +53,8 @@ export function TimeChart({ label, height, window: shown, onWindow, option }: Pr
           told.current({ from: startValue, to: endValue });
       }, REST);
     });
-    const observer = new ResizeObserver(() => made.resize());
-    observer.observe(element);
-    return () => {
-      clearTimeout(rest);
-      observer.disconnect();
-      made.dispose();
-      chart.current = undefined;
-    };
-  }, []);
+    return () => clearTimeout(rest);
+  }, [chart]);
 
   useEffect(() => {
     if (!host.current) return;
@@ -93,7 +64,7 @@ export function TimeChart({ label, height, window: shown, onWindow, option }: Pr
       readonly xAxis?: object;
       readonly yAxis?: object;
     };
-    chart.current?.setOption(
+    chart?.setOption(
       {
         animation: false,
         grid: { left: 44, right: 14, top: 14, bottom: 26 },
@@ -123,7 +94,7 @@ export function TimeChart({ label, height, window: shown, onWindow, option }: Pr
       },
       { notMerge: true },
     );
-  }, [option, shown, mode, systemMode]);
+  }, [host, chart, option, shown, mode, systemMode]);
 
   return (
     <Box ref={host} role="img" aria-label={label} sx={{ width: '100%', height, touchAction: 'pan-y' }} />

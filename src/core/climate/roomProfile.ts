@@ -55,6 +55,7 @@ export const standingOf = ({ climate }: Design): Standing => ({
 /** The seasons that are looked at: the middles of winter and summer, of the hemisphere the room stands in. */
 export const SEASONS = { winter: 15, spring: 105, summer: 196, autumn: 288 } as const;
 export type Season = keyof typeof SEASONS;
+export const ALL_SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
 
 export const dayOfSeason = (season: Season, latitude: number): number =>
   latitude >= 0 ? SEASONS[season] : ((SEASONS[season] + 182) % 365) + 1;

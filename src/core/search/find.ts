@@ -2,7 +2,7 @@ import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { boundOf, type Bound } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
-import type { Verdict } from '../verdict/verdict';
+import type { Verdict } from '../verdict/answer';
 import { burdenOf, weigh, type Aim, type Burden } from './cost';
 import type { Locks } from './change';
 import { propose } from './propose';

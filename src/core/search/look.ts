@@ -4,7 +4,8 @@ import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { lackingIn } from './cost';
 import { judgeUv, type UvJudged } from '../fitting/uv';
-import { heatersOf, judgeDesign, type Verdict } from '../verdict/verdict';
+import { type Verdict } from '../verdict/answer';
+import { heatersOf, judgeDesign } from '../verdict/verdict';
 import { criteriaIn, measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
 import { DAY } from '../physics/constants';
 

@@ -6,7 +6,7 @@ import { proposePlanting } from '../living/planting';
 import type { Survey } from '../living/survey';
 import { boundOf } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
-import type { Verdict } from '../verdict/verdict';
+import type { Verdict } from '../verdict/answer';
 import { NOTHING, perform, type Seen } from './look';
 import { NO_LOCKS, type Locks } from './change';
 import { canPay } from './cost';

@@ -6,7 +6,7 @@ import type { Remedy } from '../finding/finding';
 import { message, type Message, number } from '../units';
 import { HOLDS, type CriterionId } from '../verdict/criteria';
 import { outsideOf, placeCode, unlit } from '../verdict/findings';
-import type { Verdict } from '../verdict/verdict';
+import type { Verdict } from '../verdict/answer';
 import { worseIn } from '../verdict/worse';
 import { sawsVents } from './air';
 import { faultsOf } from './cost';

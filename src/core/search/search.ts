@@ -3,7 +3,7 @@ import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { outOfReach } from '../verdict/bound';
 import { BEARS, HOLDS } from '../verdict/criteria';
-import { borneIn, type Verdict } from '../verdict/verdict';
+import { borneIn, type Verdict } from '../verdict/answer';
 import { JUDGING, type Playing, type YearRun } from '../verdict/year';
 import {
   burdenOf,

@@ -1,11 +1,11 @@
 import type { Animal, Catalogue } from '../catalogue';
 import { pressureAt, ratioAt, relativeAt, wetBulb } from '../climate/air';
 import { lightHours } from '../climate/timetable';
-import { dayOfSeason, profileOf, standingOf, type Season } from '../climate/roomProfile';
+import { ALL_SEASONS, dayOfSeason, profileOf, standingOf, type Season } from '../climate/roomProfile';
 import { weatherOf } from '../climate/weather';
 import type { Design } from '../document/schema';
 import { BEARS, criteriaOf, HOLDS, TOLERANCE, type Criterion, type CriterionId } from './criteria';
-import { ALL_SEASONS, JUDGING, type Playing } from './year';
+import { JUDGING, type Playing } from './year';
 
 /** Why no fitting of this box can make it bearable: the room itself is beyond what the kind bears. */
 export interface Bound {

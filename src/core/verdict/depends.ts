@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
-import { ENGINE_VERSION } from './verdict';
+import { ENGINE_VERSION } from './answer';
 
 /** Names of a record in one order: a design says the same in whatever order a file or an edit left it. */
 const inOrder = (_: string, value: unknown): unknown =>

@@ -6,8 +6,8 @@ import { holdsWater } from '../living/prepare';
 import { capital, counted, percent, message, temperature, type Message, number, tank } from '../units';
 import { CREW_LASTS } from '../living/crew';
 import type { CriterionId } from './criteria';
-import { ALL_SEASONS } from './year';
-import { borneIn, wantedIn, type Place, type Verdict } from './verdict';
+import { ALL_SEASONS } from '../climate/roomProfile';
+import { borneIn, wantedIn, type Place, type Verdict } from './answer';
 
 /** Seasons as one says them. */
 export function seasonsWord(seasons: readonly Season[]): string {

@@ -2,6 +2,7 @@ export * from './criteria';
 export * from './year';
 export * from './life';
 export * from './bound';
+export * from './answer';
 export * from './verdict';
 export * from './findings';
 export * from './worse';

@@ -1,6 +1,6 @@
 import { prose, message, type Message, difference } from '../units';
 import { SEVERITY_RANK, type Finding } from '../finding/finding';
-import { ROOMS, type Answer, type Verdict } from './verdict';
+import { ROOMS, type Answer, type Verdict } from './answer';
 
 /** What is known of a design’s year. What is not known yet is never shown as good. */
 export type VerdictState =

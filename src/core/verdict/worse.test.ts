@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { firstDesign } from '@/catalogue/testing';
 import { formatMessage, METRIC, type Message } from '../units';
-import { judgeDesign, type Place, type Verdict } from './verdict';
+import { type Place, type Verdict } from './answer';
+import { judgeDesign } from './verdict';
 import { worseIn } from './worse';
 
 const read = (it: Message | null): string | null =>

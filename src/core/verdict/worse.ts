@@ -1,7 +1,7 @@
 import { message, type Message } from '../units';
 import { TOLERANCE } from './criteria';
 import { lifeWords, outsideOf, placeWords, unlit, type Outside } from './findings';
-import { dying, failing, type Verdict } from './verdict';
+import { dying, failing, type Verdict } from './answer';
 
 /** h a day, at the tolerance, by which a place may lie further out and count as untouched: half a point of humidity, a tenth of a kelvin, all day. */
 const UNTOUCHED = 2.4;

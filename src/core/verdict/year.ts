@@ -2,7 +2,7 @@ import type { Animal, Catalogue, Range } from '../catalogue';
 import { meanDaysOf, readyOf, settled } from '../climate/forecast';
 import type { ClimateModel } from '../climate/climateModel';
 import { ImpossibleClimate } from '../climate/guard';
-import { dayOfSeason, type Season } from '../climate/roomProfile';
+import { ALL_SEASONS, dayOfSeason, type Season } from '../climate/roomProfile';
 import { simulate, type Run, type SeriesName, type Timetable } from '../climate/simulate';
 import type { WeatherInput } from '../climate/weather';
 import { CHANGES, TOLERANCE, zonesFor } from '../climate/zones';
@@ -11,8 +11,6 @@ import { seasonOn } from '../document/seasonal';
 import type { GroundResult } from '../ground/layers';
 import { criteriaOf, HOLDS, type Criterion, type CriterionId } from './criteria';
 import { DAY } from '../physics/constants';
-
-export const ALL_SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
 
 /** How a year is played. */
 export interface Playing {

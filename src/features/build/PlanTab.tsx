@@ -11,7 +11,7 @@ import type { EditCall } from '@/core/edits';
 import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
 import { dayWords, localToday } from '@/ui/days';
 import { capital } from '@/core/units';
-import { fileName, planCalendar } from '@/files';
+import { fileName } from '@/files';
 import { useEditing, useOpenDesign, usePictures, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { LineField } from '@/ui/fields/PlainFields';
@@ -72,10 +72,12 @@ export function PlanTab() {
         <Button
           variant="outlined"
           onClick={() =>
-            download(
-              fileName(`${design.name} plan`).replace(/\.rincon\.json$/, '.ics'),
-              planCalendar(plan, design, reader),
-              'text/calendar',
+            void import('@/files/calendar').then(({ planCalendar }) =>
+              download(
+                fileName(`${design.name} plan`).replace(/\.rincon\.json$/, '.ics'),
+                planCalendar(plan, design, reader),
+                'text/calendar',
+              ),
             )
           }
         >

@@ -9,7 +9,6 @@ import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
 import { careNow, careOf, type Due, type HeldRule } from '@/core/care';
 import { useEditing, useLog, useOpenDesign, useStore } from '@/store';
-import { careCalendar } from '@/files';
 import { dayWords } from '@/ui/days';
 import { download } from '@/ui/download';
 import { useReader } from '@/ui/units';
@@ -106,13 +105,15 @@ export function CareTab({ today }: { readonly today: string }) {
         <Button
           variant="outlined"
           onClick={() =>
-            download(
-              'care.ics',
-              careCalendar(
-                [{ id: design.id, name: design.name, due: due.filter((it) => active.has(it.rule.id)) }],
-                reader,
+            void import('@/files/calendar').then(({ careCalendar }) =>
+              download(
+                'care.ics',
+                careCalendar(
+                  [{ id: design.id, name: design.name, due: due.filter((it) => active.has(it.rule.id)) }],
+                  reader,
+                ),
+                'text/calendar',
               ),
-              'text/calendar',
             )
           }
         >

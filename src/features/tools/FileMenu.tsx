@@ -9,6 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Divider from '@mui/material/Divider';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
+import dynamic from 'next/dynamic';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/document';
@@ -16,9 +17,11 @@ import { fileName, writeSingle } from '@/files';
 import { belongingsOf, layDemo, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { exportEverything } from './exportEverything';
-import { HandOver } from './HandOver';
 import { useBackup } from './useBackup';
 import { useTakeIn } from './useTakeIn';
+
+// Sealing and the code to scan come when they are asked for.
+const HandOver = dynamic(() => import('./HandOver').then((it) => it.HandOver));
 
 /** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
 export function FileMenu({ open }: { readonly open?: () => Design }) {

@@ -1,19 +1,18 @@
 'use client';
 
 import SearchIcon from '@mui/icons-material/Search';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
-import { useRouter } from 'next/navigation';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { findAnimal } from '@/core/catalogue';
-import { useDesigns, useStore } from '@/store';
+
+// Its list comes when it is asked for.
+const Finder = dynamic(() => import('./Finder').then((it) => it.Finder));
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find an enclosure or a place'],
@@ -78,58 +77,5 @@ export function Find() {
         </DialogActions>
       </Dialog>
     </>
-  );
-}
-
-function Finder({ onDone }: { readonly onDone: () => void }) {
-  const { catalogue } = useStore();
-  const router = useRouter();
-  const designs = useDesigns() ?? [];
-  const entries = [
-    { label: 'Rack', hint: 'all enclosures', href: '/' },
-    { label: 'New enclosure', hint: 'three questions', href: '/new' },
-    { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
-    { label: 'Stores', hint: 'materials, shelf, prices, recipes', href: '/stores' },
-    { label: 'Almanac', hint: 'animals and what they ask for', href: '/almanac' },
-    ...designs.flatMap((it) => {
-      if (it.state !== 'ready') return [];
-      const { id, design } = it.row;
-      const hint = findAnimal(catalogue, design.brief.animal)?.english ?? 'no animal yet';
-      return (['ground', 'brief', 'scape', 'living', 'climate', 'build'] as const).map((place) => ({
-        label: place === 'ground' ? design.name : `${design.name}, ${place}`,
-        hint,
-        href: `/e/${id}/${place}`,
-      }));
-    }),
-  ];
-  return (
-    <Autocomplete
-      open
-      autoHighlight
-      disableCloseOnSelect
-      options={entries}
-      getOptionKey={(entry) => entry.href}
-      filterOptions={(options, { inputValue }) => {
-        const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return options.filter((it) =>
-          words.every((word) => `${it.label} ${it.hint}`.toLowerCase().includes(word)),
-        );
-      }}
-      onChange={(_, entry) => {
-        if (!entry) return;
-        onDone();
-        router.push(entry.href);
-      }}
-      renderOption={({ key, ...props }, entry) => (
-        <Box component="li" key={key} {...props} sx={{ display: 'flex', gap: 2 }}>
-          <Box sx={{ flex: 1 }}>{entry.label}</Box>
-          <Box sx={{ color: 'earth.quiet', fontSize: '0.84rem' }}>{entry.hint}</Box>
-        </Box>
-      )}
-      renderInput={(params) => <TextField {...params} autoFocus label="Find an enclosure or a place" />}
-      slotProps={{
-        popper: { disablePortal: true, sx: { position: 'static !important', transform: 'none !important' } },
-      }}
-    />
   );
 }
