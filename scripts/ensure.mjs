@@ -50,6 +50,7 @@ function placeSolver() {
 export function ensureBuild() {
   placeSolver();
   const files = [
+    'package.json',
     'package-lock.json',
     'next.config.ts',
     'tsconfig.json',

@@ -65,7 +65,10 @@ test('readings over time: points picked, moved by keys, a point set in the drawi
 }) => {
   await demo(page);
   await page.goto('/e/demo-bog-shelf/keep?tab=readings');
-  await expect(page.getByRole('img', { name: /^Temperature of over the water, warm side/ })).toBeVisible();
+  const curves = page.getByRole('img', { name: /^Temperature of over the water, warm side/ });
+  await expect(curves).toBeVisible();
+  // Drawn, not only there: the library comes after the page.
+  await expect(curves.locator('canvas')).toBeVisible();
   await page.getByRole('button', { name: 'warm side' }).first().click();
   await expect(page.getByRole('img', { name: /^Temperature of over the water, \d/ })).toBeVisible();
   await page.getByRole('button', { name: 'Month' }).click();

@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { ESLint } from 'eslint';
+import ts from 'typescript';
 import { afterAll, describe, expect, it } from 'vitest';
 
 /** The checks of the house, checked: a rule that lets a breach pass is no rule. */
@@ -85,6 +86,37 @@ describe('who may import whom', () => {
       const caught = summary.violations.filter((it) => it.from === file).map((it) => it.rule.name);
       expect(caught, file).toContain(rule);
     }
+  });
+});
+
+/** Files of the program; tests, their helpers and what the shell runs are none of what a page loads. */
+const modules = readdirSync('src', { recursive: true, encoding: 'utf8' })
+  .map((it) => `src/${it}`)
+  .filter((it) => /\.tsx?$/.test(it) && !/\.test\.|\/testing\/|^src\/cli\//.test(it));
+const parsed = (file: string): ts.SourceFile =>
+  ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.Latest, true);
+
+describe('what a page leaves out', () => {
+  it('is nothing that does something by being loaded: package.json names every module that does', () => {
+    const { sideEffects } = JSON.parse(readFileSync('package.json', 'utf8')) as { sideEffects: string[] };
+    const acting = modules.filter((file) =>
+      parsed(file).statements.some(
+        (it) =>
+          !ts.isImportDeclaration(it) &&
+          !ts.isExportDeclaration(it) &&
+          !ts.isExportAssignment(it) &&
+          !ts.isVariableStatement(it) &&
+          !ts.isFunctionDeclaration(it) &&
+          !ts.isClassDeclaration(it) &&
+          !ts.isInterfaceDeclaration(it) &&
+          !ts.isTypeAliasDeclaration(it) &&
+          !ts.isModuleDeclaration(it) &&
+          !/^'use (client|server)';$/.test(it.getText()),
+      ),
+    );
+    expect(acting).toContain('src/ui/echarts.ts');
+    const unnamed = acting.filter((it) => !it.endsWith('.worker.ts') && !sideEffects.includes(`./${it}`));
+    expect(unnamed).toEqual([]);
   });
 });
 
