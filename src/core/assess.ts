@@ -11,7 +11,8 @@ import {
   type Making,
   type PaneCheck,
 } from './enclosure';
-import { judge, type Finding } from './findings';
+import { fresh, type Keep } from './finding/kept';
+import { judge, type Finding, type RuleContext } from './findings';
 import { CORNERS, level } from './ground/corners';
 import { drainageOf, type Drainage } from './ground/drainage';
 import { refield } from './ground/floor';
@@ -63,72 +64,76 @@ export interface Assessment {
   readonly cautions: readonly CautionStep[];
 }
 
+/** Nothing is there already. */
+const EMPTY: Shelf = {};
+
 /**
  * The one way from a design to its numbers and findings. Pure; well under a millisecond.
  * @param shelf what is there already and need not be bought
+ * @param keep where parts of an assessment before this one are kept (`keeping`): those that read nothing that has changed
+ * are taken over as they are
  */
-export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}): Assessment {
-  const box = design.enclosure;
-  const ground = layGround(design, catalogue);
+export function assess(
+  design: Design,
+  catalogue: Catalogue,
+  shelf: Shelf = EMPTY,
+  keep: Keep = fresh,
+): Assessment {
+  const given = { design, catalogue, shelf };
+  const ground = keep('ground', given, (it) => layGround(it.design, it.catalogue));
   const { layers, parts } = ground;
-  const drainage = drainageOf(ground, design.ground.waterDepth);
-  const rest = parts.find((part) => part.region === null);
-  const surface = rest?.surface ?? level(0);
-  const highest = parts.reduce((most, part) => Math.max(most, part.high), 0);
-  const empty = emptyMass(box);
   const animal = findAnimal(catalogue, design.brief.animal);
-  const scape = scapeOf(design, ground, animal, catalogue);
+  const laid = { ...given, ground, animal };
+  const drainage = keep('drainage', laid, (it) => drainageOf(it.ground, it.design.ground.waterDepth));
+  const scape = keep('scape', laid, (it) => scapeOf(it.design, it.ground, it.animal, it.catalogue));
+  const living = keep('living', laid, (it) => livingOf(it.design, it.ground, it.catalogue));
+  const lists = keep('lists', laid, (it) => listsOf(it.design, it.ground, it.catalogue, it.shelf));
+  const { moisture, moistureOf, moistures } = keep('moisture', laid, moistureIn);
+  const box = keep('enclosure', given, ({ design: { enclosure } }) => ({
+    interior: interiorVolume(enclosure),
+    empty: emptyMass(enclosure),
+    making: makingOf(enclosure),
+  }));
   const sunk = design.ground.sunk.reduce((sum, piece) => sum + (piece.mass ?? 0), 0);
-  const standingMass = empty.kg + sunk + scape.mass + layers.reduce((sum, it) => sum + it.wetMass, 0);
-  const { waterDepth } = design.ground;
-  const moisture = rest && soilMoisture(rest, waterDepth, catalogue);
-  const moistureOf: Record<string, SoilMoisture> = {};
-  for (const part of parts) {
-    const own = part.region && soilMoisture(part, waterDepth, catalogue);
-    if (part.region && own) moistureOf[part.region.id] = own;
-  }
-  const living = livingOf(design, ground, catalogue);
-  const lists = listsOf(design, ground, catalogue, shelf);
-  const soils = layers.filter((it) => it.layer.kind === 'substrate');
-  const standingWater = layers.reduce((sum, it) => sum + it.water, 0);
-  const loads = loadsOf(box, standingMass);
-  const panes = checkPanes(box, standsAgainst(ground, design));
+  const standingMass = box.empty.kg + sunk + scape.mass + layers.reduce((sum, it) => sum + it.wetMass, 0);
+  const standing = { ...laid, standingMass, scape };
+  const loads = keep('loads', standing, (it) => loadsOf(it.design.enclosure, it.standingMass));
+  const panes = keep('panes', laid, (it) =>
+    checkPanes(it.design.enclosure, standsAgainst(it.ground, it.design)),
+  );
+  const highest = parts.reduce((most, part) => Math.max(most, part.high), 0);
 
-  const findings = judge({
+  const context: RuleContext = {
     design,
     catalogue,
     animal,
-    room: roomClimate(design.brief.room),
+    room: keep('room', given, (it) => roomClimate(it.design.brief.room)),
     ground,
     layers,
     drainage,
     highest,
-    deepestSoil: deepestSoil(ground),
-    emptyMass: empty.kg,
+    deepestSoil: keep('deepest', laid, (it) => deepestSoil(it.ground)),
+    emptyMass: box.empty.kg,
     standingMass,
     loads,
     panes,
-    moistures: parts.flatMap((part) => {
-      const own = part.region ? moistureOf[part.region.id] : moisture;
-      return own ? [{ part, moisture: own }] : [];
-    }),
+    moistures,
     lists,
     scape,
     living,
-  });
-
+  };
+  const soils = layers.filter((it) => it.layer.kind === 'substrate');
   return {
-    interior: interiorVolume(box),
-    empty,
+    ...box,
     standingMass,
     ground,
     layers,
-    surface,
-    heightLeft: box.height - highest,
+    surface: parts.find((part) => part.region === null)?.surface ?? level(0),
+    heightLeft: design.enclosure.height - highest,
     drainage,
     substrateVolume: soils.reduce((sum, it) => sum + it.placed, 0),
     drainageVolume: layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.placed : 0), 0),
-    standingWater,
+    standingWater: layers.reduce((sum, it) => sum + it.water, 0),
     waterToMixIn: soils.reduce((sum, it) => sum + (it.need?.waterToMixIn ?? 0), 0),
     moisture,
     moistureOf,
@@ -137,10 +142,35 @@ export function assess(design: Design, catalogue: Catalogue, shelf: Shelf = {}):
     living,
     loads,
     panes,
-    making: makingOf(box),
-    preparations: preparationsOf(design, layers, catalogue),
-    findings,
-    cautions: cautionsOf(design, catalogue, { standingMass, panes, scape }),
+    preparations: keep('preparations', laid, (it) =>
+      preparationsOf(it.design, it.ground.layers, it.catalogue),
+    ),
+    findings: judge(context, keep),
+    cautions: keep('cautions', { ...standing, panes }, (it) => cautionsOf(it.design, it.catalogue, it)),
+  };
+}
+
+/** The soil of every part of the floor that drains. */
+function moistureIn({
+  design,
+  catalogue,
+  ground: { parts },
+}: {
+  readonly design: Design;
+  readonly catalogue: Catalogue;
+  readonly ground: GroundResult;
+}) {
+  const { waterDepth } = design.ground;
+  const moistures = parts.flatMap((part) => {
+    const moisture = soilMoisture(part, waterDepth, catalogue);
+    return moisture ? [{ part, moisture }] : [];
+  });
+  return {
+    moistures,
+    moisture: moistures.find(({ part }) => part.region === null)?.moisture,
+    moistureOf: Object.fromEntries(
+      moistures.flatMap(({ part, moisture }) => (part.region ? [[part.region.id, moisture]] : [])),
+    ) as Readonly<Record<string, SoilMoisture>>,
   };
 }
 

@@ -25,6 +25,7 @@ import {
   type OwnRows,
 } from '@/catalogue';
 import { assess, type Assessment } from '@/core/assess';
+import { keeping } from '@/core/finding/kept';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import type { EditCall } from '@/core/edits';
@@ -207,7 +208,12 @@ export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
   const session = useMemo(() => new DesignSession(db, id, Date.now), [db, id]);
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
   const { design } = view;
-  const assessment = useMemo(() => design && assess(design, catalogue, shelf), [design, catalogue, shelf]);
+  // What an edit leaves alone is not calculated anew.
+  const [keep] = useState(keeping);
+  const assessment = useMemo(
+    () => design && assess(design, catalogue, shelf, keep),
+    [design, catalogue, shelf, keep],
+  );
   const editing = useMemo(
     (): Editing => ({
       edit: (call, gesture) => session.edit(call, catalogue, gesture ?? null),

@@ -43,6 +43,7 @@ import { waterAgainstGlass } from './waterAgainstGlass';
 import { waterOutlet } from './waterOutlet';
 import { watertight } from './watertight';
 import { SEVERITY_RANK, type Finding, type RuleContext, type Rule } from '../finding/finding';
+import { fresh, type Keep } from '../finding/kept';
 
 export type { Finding, RuleContext, Severity, Trial } from '../finding/finding';
 export { newlyPressing } from '../finding/finding';
@@ -115,8 +116,8 @@ const RULES: readonly Rule[] = [
 ];
 
 /** Every rule, the gravest findings first, otherwise in the order of the rules. */
-export function judge(looked: RuleContext): readonly Finding[] {
-  return RULES.flatMap((rule) => rule(looked)).sort(
+export function judge(context: RuleContext, keep: Keep = fresh): readonly Finding[] {
+  return RULES.flatMap((rule, index) => keep(`rule ${index}`, context, rule)).sort(
     (a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity],
   );
 }
