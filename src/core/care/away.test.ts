@@ -4,6 +4,8 @@ import { findDeviceKind } from '../catalogue';
 import { entryOf } from '../log';
 import { after, awayDays, careNow, daily, daysOfUvLeft, dayPlus, meteredLamp, type HeldRule } from '.';
 
+const utcDay = (at: number): string => new Date(at).toISOString().slice(0, 10);
+
 const rule = (change: Partial<HeldRule>): HeldRule => ({
   id: 'r',
   group: 'food',
@@ -81,13 +83,13 @@ describe('a lamp by its meter', () => {
       read('2026-04-10', 1.4),
       read('2026-07-10', 1),
     ];
-    const found = meteredLamp(fitted, log, catalogue);
+    const found = meteredLamp(fitted, log, catalogue, utcDay);
     expect(found).not.toBeNull();
     expect(found!.readings).toBe(3);
     expect(found!.day > '2026-07-10' && found!.day < dayPlus('2026-07-10', 400)).toBe(true);
-    expect(meteredLamp(fitted, [], catalogue)).toBeNull();
+    expect(meteredLamp(fitted, [], catalogue, utcDay)).toBeNull();
     expect(
-      meteredLamp({ ...fitted, climate: { ...fitted.climate, devices: [] } }, log, catalogue),
+      meteredLamp({ ...fitted, climate: { ...fitted.climate, devices: [] } }, log, catalogue, utcDay),
     ).toBeNull();
   });
   it('of several lamps it is the youngest that begins the count: readings before it tell of the old one', () => {
@@ -109,10 +111,14 @@ describe('a lamp by its meter', () => {
         { id: day, design: hedge.id, at: Date.parse(day), changed: 0 },
       ),
     );
-    const found = meteredLamp(two, log, catalogue)!;
+    const found = meteredLamp(two, log, catalogue, utcDay)!;
     expect(found.readings).toBe(2);
     // Halved in 91 days, by hand: from 1 to what is needed in 91 · log2(1 / needed) more.
     const days = 91 * Math.log2(1 / found.needed);
     expect(found.day).toBe(dayPlus('2026-07-10', Math.floor(Math.max(0, days))));
+    // Its day is the keeper's own: twelve hours ahead of Greenwich the same moment may be a day later.
+    const left = days - Math.floor(days);
+    const ahead = meteredLamp(two, log, catalogue, (at) => utcDay(at + 86_400_000 * (1 - left)))!;
+    expect(ahead.day).toBe(dayPlus(found.day, 1));
   });
 });

@@ -44,8 +44,17 @@ export interface MeteredLamp {
   readonly readings: number;
 }
 
-/** By when UV lamps are to be replaced, by what a meter read since they were fitted; null: it does not tell, or nothing is needed. */
-export function meteredLamp(design: Design, log: readonly Entry[], catalogue: Catalogue): MeteredLamp | null {
+/**
+ * By when UV lamps are to be replaced, by what a meter read since they were fitted.
+ * @param dayOf the keeper's own day of a moment, ms since 1970
+ * @returns null: it does not tell, or nothing is needed
+ */
+export function meteredLamp(
+  design: Design,
+  log: readonly Entry[],
+  catalogue: Catalogue,
+  dayOf: (at: number) => string,
+): MeteredLamp | null {
   const animal = findAnimal(catalogue, design.brief.animal);
   const lamps = design.climate.devices.filter((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv');
   if (!animal || lamps.length === 0) return null;
@@ -59,5 +68,5 @@ export function meteredLamp(design: Design, log: readonly Entry[], catalogue: Ca
   const last = readings.at(-1);
   if (left === null || !last) return null;
   const day = Math.min(last.day + left, last.day + 3650);
-  return { day: new Date(day * DAY_MS).toISOString().slice(0, 10), needed, readings: readings.length };
+  return { day: dayOf(day * DAY_MS), needed, readings: readings.length };
 }

@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { meteredLamp } from '@/core/care';
 import { inSeason, type EquipmentRecord } from '@/core/records';
 import { useEquipment, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
-import { dayWords, localToday } from '@/ui/days';
+import { dayWords, localDay, localToday } from '@/ui/days';
 import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
@@ -53,7 +53,7 @@ export function EquipmentTab() {
       })
       .then(() => setPicked(device === null ? id : null));
   };
-  const metered = meteredLamp(design, log, catalogue);
+  const metered = meteredLamp(design, log, catalogue, localDay);
   const chosen = list.find((it) => it.id === picked);
   const stateOf = (it: EquipmentRecord): string =>
     it.failed !== null

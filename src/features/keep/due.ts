@@ -17,7 +17,7 @@ export function dueIn(
 ): readonly Due[] {
   const own = log.filter((it) => it.design === design.id);
   const due = dueOf(careNow(design, catalogue), lastDone(own, localDay), design.brief.since ?? today, today);
-  const metered = meteredLamp(design, own, catalogue);
+  const metered = meteredLamp(design, own, catalogue, localDay);
   if (!metered) return due;
   // A meter knows better than the calendar when a tube is spent.
   return due.map((it) =>
