@@ -60,7 +60,7 @@ export class SimulatedBox {
     private readonly design: Design,
     own: OwnRows,
     now: number,
-    zone: number,
+    private readonly zone: number,
   ) {
     this.catalogue = withOwn(shipped, own);
     this.began = Math.floor((now + zone - MEMORY) / DAY) * DAY - zone;
@@ -145,7 +145,7 @@ export class SimulatedBox {
 
   /** UV index a meter reads where the animal basks, or in the middle under the lamps. */
   uvIndex(now: number): NamedReading {
-    const date = new Date(now).toISOString().slice(0, 10);
+    const date = new Date(now + this.zone).toISOString().slice(0, 10);
     const { basking } = this.ready.model;
     const { width, depth } = this.design.enclosure;
     const place = basking ?? { x: width / 2, y: depth / 2, z: this.ready.model.tierHeight };
