@@ -103,7 +103,7 @@ function scatter(size: number, count: number, reach: number, seed: number, draw:
     for (const dx of [-size, 0, size]) {
       for (const dy of [-size, 0, size]) {
         if (x + dx < -reach || x + dx > size + reach || y + dy < -reach || y + dy > size + reach) continue;
-        marks.push(draw(x + dx, y + dy, stream(own), `${i}${dx}${dy}`));
+        marks.push(draw(x + dx, y + dy, stream(own), `${seed} ${i} ${dx} ${dy}`));
       }
     }
   }
