@@ -1,4 +1,5 @@
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { assess } from '@/core/assess';
 import type { Design } from '@/core/document';
 import { applyEdit, REGION_KINDS, type EditCall } from '@/core/edits';

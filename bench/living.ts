@@ -1,5 +1,6 @@
 import { Matrix } from 'ml-matrix';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { findAnimal } from '@/core/catalogue';
 import { layGround } from '@/core/ground';
 import {

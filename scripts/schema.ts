@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { catalogue, demoDesigns } from '../src/catalogue';
+import { catalogue } from '../src/catalogue';
+import { demoDesigns } from '../src/catalogue/demo';
 import { DESIGN_VERSION } from '../src/core/document';
 import { envelopeJsonSchema, NO_STORES, writeEnvelope } from '../src/files';
 

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from './test';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { NO_STORES, writeEnvelope } from '@/files';
 import type { ShelfMove } from '@/core/shelf';
 import { demo, readIn, type } from './helpers';

@@ -23,7 +23,3 @@ export { BOARDS, SEALS } from './boards';
 export { CAUTIONS } from './cautions';
 export { withPrices } from './ownPrices';
 export { NO_OWN_ROWS, OWN_KINDS, withOwn, type OwnRows } from './withOwn';
-export { DEMO_SHELF, demoDesigns } from './demo';
-export { demoLog } from './demoLog';
-export * from './demoReadings';
-export * from './demoRecords';

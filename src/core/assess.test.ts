@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { DRAINAGE_METHOD_IDS } from './catalogue';
 import { assess } from './assess';
 import { applyEdit, EDITS, REGION_KINDS, type EditCall, type EditName } from './edits';

@@ -1,7 +1,8 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { catalogue, demoDesigns, NO_OWN_ROWS } from '@/catalogue';
+import { catalogue, NO_OWN_ROWS } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { readingsIn, readSenml, writeSingle, type NamedReading } from '@/files';
 import { EVERY, MEMORY, SimulatedBox, type FaultKind } from './bench';
 import { answer } from './server';

@@ -1,7 +1,8 @@
 import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns, demoReadings } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns, demoReadings } from '@/catalogue/demo';
 import { entryOf } from '@/core/log';
 import {
   animalsCsv,

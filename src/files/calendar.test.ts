@@ -1,7 +1,8 @@
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
 import { DAY_MS, DAY } from '@/core/physics/constants';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { assess } from '@/core/assess';
 import { careNow, dueOf } from '@/core/care';
 import { planOf } from '@/core/plan';

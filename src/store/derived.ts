@@ -36,18 +36,22 @@ export async function readDerivedMany(keys: readonly string[]): Promise<readonly
 /** ms that are waited for values the server has ready: longer, and calculating them here begins. */
 const READY = 4000;
 
+/** What the server has ready at an address, as JSON; null where there is no server, or none that has it. */
+export async function fetched(address: string): Promise<unknown> {
+  try {
+    const answer = await fetch(address, { signal: AbortSignal.timeout(READY) });
+    return answer.ok ? await answer.json() : null;
+  } catch {
+    return null;
+  }
+}
+
 /** Takes over values the server has ready, each a list of keys and values. What does not come is calculated here. */
 export async function takeDerived(addresses: readonly string[], now: number): Promise<void> {
   await Promise.all(
     addresses.map(async (address) => {
-      try {
-        const answer = await fetch(address, { signal: AbortSignal.timeout(READY) });
-        if (!answer.ok) return;
-        const all = (await answer.json()) as readonly Pick<Derived, 'key' | 'value'>[];
-        for (const { key, value } of all) await keepDerived(key, value, now);
-      } catch {
-        // No server, or none that has them.
-      }
+      const all = (await fetched(address)) as readonly Pick<Derived, 'key' | 'value'>[] | null;
+      for (const { key, value } of all ?? []) await keepDerived(key, value, now);
     }),
   );
 }

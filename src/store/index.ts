@@ -10,4 +10,5 @@ export * from './useReadings';
 export * from './records';
 export * from './useRecords';
 export * from './pictures';
-export * from './derived';
+export { keepDerived, readDerivedMany } from './derived';
+export { layDemo } from './demo';

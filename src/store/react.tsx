@@ -11,19 +11,7 @@ import {
   type ReactNode,
 } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
-import {
-  catalogue as shipped,
-  DEMO_SHELF,
-  demoDesigns,
-  demoAnimals,
-  demoEquipment,
-  demoLog,
-  demoSeen,
-  demoReadings,
-  withOwn,
-  withPrices,
-  type OwnRows,
-} from '@/catalogue';
+import { catalogue as shipped, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import { assess, type Assessment } from '@/core/assess';
 import { keeping } from '@/core/finding/kept';
 import type { Catalogue } from '@/core/catalogue';
@@ -34,8 +22,8 @@ import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
 import { RinconDatabase, type PictureRow } from './database';
-import { takeDerived } from './derived';
-import { emptyOldBin, listDesigns, takeIn } from './designs';
+import { layDemo } from './demo';
+import { emptyOldBin, listDesigns } from './designs';
 import {
   changeOwnRow,
   DEFAULT_SETTINGS,
@@ -49,7 +37,6 @@ import {
 } from './settings';
 import { addPicture, listPictures, removePicture, shrinkPicture } from './pictures';
 import { listLog, rewriteEntry, strike, writeEntries } from './log';
-import { addReadings } from './readings';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 
@@ -129,37 +116,6 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
   if (error !== undefined) return broken(error);
   if (!store) return waiting;
   return <StoreContext value={store}>{children}</StoreContext>;
-}
-
-/** Lays out the demo's enclosures; those already here stay as they are. */
-export async function layDemo(db: RinconDatabase): Promise<void> {
-  const now = Date.now();
-  const tables = [
-    db.designs,
-    db.steps,
-    db.settings,
-    db.shelf,
-    db.log,
-    db.series,
-    db.blocks,
-    db.animals,
-    db.equipment,
-  ];
-  const designs = demoDesigns(shipped);
-  await takeDerived(
-    designs.map(({ id }) => `/demo/verdicts/${id}`),
-    now,
-  );
-  await db.transaction('rw', tables, async () => {
-    await takeIn(db, designs, () => crypto.randomUUID(), Date.now());
-    if ((await db.log.count()) === 0)
-      await db.log.bulkAdd([...demoLog(designs, shipped, now), ...demoSeen(designs, now)]);
-    if ((await db.series.count()) === 0) await addReadings(db, demoReadings(designs, now));
-    if ((await db.animals.count()) === 0) await db.animals.bulkAdd([...demoAnimals(now)]);
-    if ((await db.equipment.count()) === 0) await db.equipment.bulkAdd([...demoEquipment(now)]);
-    if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...DEMO_SHELF]);
-    await saveSetting(db, 'demoLaid', true);
-  });
 }
 
 /** The open store. Throws outside its provider. */

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { catalogue, demoAnimals, demoDesigns, demoEquipment, demoLog, demoReadings } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoAnimals, demoDesigns, demoEquipment, demoLog, demoReadings } from '@/catalogue/demo';
 import { HOUR, trackOf, WEEK, type Series } from '@/core/readings';
 import {
   addFromSource,

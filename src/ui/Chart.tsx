@@ -1,6 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect } from 'react';
@@ -43,9 +44,20 @@ export function inksOf(element: HTMLElement): Inks {
   return { ...colours, font: style.fontFamily };
 }
 
+/** In place of a chart whose library could not be loaded. */
+export const NoChart = ({ label, height }: Pick<Props, 'label' | 'height'>) => (
+  <Typography
+    variant="body2"
+    role="status"
+    sx={{ minHeight: height, display: 'grid', placeContent: 'center', color: 'earth.quiet' }}
+  >
+    {label}: the chart could not be loaded. Check the connection, then load the page again.
+  </Typography>
+);
+
 /** A picture drawn by ECharts in the colours of the scheme. */
 export function Chart({ label, height, option }: Props) {
-  const { host, chart } = useECharts('svg');
+  const { host, chart, missing } = useECharts('svg');
   const { mode, systemMode } = useColorScheme();
 
   useEffect(() => {
@@ -53,5 +65,9 @@ export function Chart({ label, height, option }: Props) {
     chart?.setOption({ animation: false, ...option(inksOf(host.current)) }, { notMerge: true });
   }, [host, chart, option, mode, systemMode]);
 
-  return <Box ref={host} role="img" aria-label={label} sx={{ width: '100%', height }} />;
+  return missing ? (
+    <NoChart label={label} height={height} />
+  ) : (
+    <Box ref={host} role="img" aria-label={label} sx={{ width: '100%', height }} />
+  );
 }

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
-import { inksOf, tick, type Inks } from './Chart';
+import { inksOf, NoChart, tick, type Inks } from './Chart';
 import { useECharts } from './useECharts';
 
 export interface TimeWindow {
@@ -28,7 +28,7 @@ const REST = 160;
 
 /** Curves over time that are moved with the mouse, the finger or the wheel, on a canvas: years of them stay smooth. */
 export function TimeChart({ label, height, window: shown, onWindow, option }: Props) {
-  const { host, chart } = useECharts('canvas');
+  const { host, chart, missing } = useECharts('canvas');
   const told = useRef(onWindow);
   const at = useRef(shown);
   const { mode, systemMode } = useColorScheme();
@@ -96,7 +96,9 @@ export function TimeChart({ label, height, window: shown, onWindow, option }: Pr
     );
   }, [host, chart, option, shown, mode, systemMode]);
 
-  return (
+  return missing ? (
+    <NoChart label={label} height={height} />
+  ) : (
     <Box ref={host} role="img" aria-label={label} sx={{ width: '100%', height, touchAction: 'pan-y' }} />
   );
 }

@@ -3,14 +3,16 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 
 /**
  * A chart in an element, as large as the element is; undefined until the library has come.
- * @returns where it is put, and the chart once it stands
+ * @returns where it is put, the chart once it stands, and whether the library could not be loaded
  */
 export function useECharts(renderer: 'svg' | 'canvas'): {
   readonly host: RefObject<HTMLDivElement | null>;
   readonly chart: ECharts | undefined;
+  readonly missing: boolean;
 } {
   const host = useRef<HTMLDivElement>(null);
   const [chart, setChart] = useState<ECharts>();
+  const [missing, setMissing] = useState(false);
   useEffect(() => {
     const element = host.current;
     if (!element) return undefined;
@@ -24,8 +26,7 @@ export function useECharts(renderer: 'svg' | 'canvas'): {
         observer.observe(element);
         setChart(made);
       },
-      // Without it the figures beside a chart say the same in words.
-      () => undefined,
+      () => setMissing(live),
     );
     return () => {
       live = false;
@@ -33,5 +34,5 @@ export function useECharts(renderer: 'svg' | 'canvas'): {
       made?.dispose();
     };
   }, [renderer]);
-  return { host, chart };
+  return { host, chart, missing };
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { findDeviceKind } from '../catalogue';
 import { entryOf } from '../log';
 import { after, awayDays, careNow, daily, daysOfUvLeft, dayPlus, meteredLamp, type HeldRule } from '.';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { applyEdit, type EditCall } from '../edits';
 import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';

@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { assess } from '../assess';
 import { DRAINAGE_METHOD_IDS } from '../catalogue';
 import type { Design } from '../document';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { applyEdit } from '../edits';
 import { layGround } from '../ground';
 import { seededRandom } from '../random';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns, withPrices } from '@/catalogue';
+import { catalogue, withPrices } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { findAnimal, type Animal } from '../catalogue';
 import { applyEdit, type EditCall } from '../edits';
 import { Design as DesignSchema, type Design } from '../document';

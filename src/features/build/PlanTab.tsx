@@ -18,6 +18,7 @@ import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { useLater } from '@/ui/useLater';
 
 import { AtTheBench } from './AtTheBench';
 import { StepFacts } from './StepFacts';
@@ -27,6 +28,7 @@ import { hoursWord } from './words';
 
 /** The build step by step: what to do when, what is waited for, what holds the animal back. */
 export function PlanTab() {
+  const later = useLater();
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
@@ -72,12 +74,14 @@ export function PlanTab() {
         <Button
           variant="outlined"
           onClick={() =>
-            void import('@/files/calendar').then(({ planCalendar }) =>
-              download(
-                fileName(`${design.name} plan`).replace(/\.rincon\.json$/, '.ics'),
-                planCalendar(plan, design, reader),
-                'text/calendar',
-              ),
+            void later(
+              () => import('@/files/calendar'),
+              ({ planCalendar }) =>
+                download(
+                  fileName(`${design.name} plan`).replace(/\.rincon\.json$/, '.ics'),
+                  planCalendar(plan, design, reader),
+                  'text/calendar',
+                ),
             )
           }
         >

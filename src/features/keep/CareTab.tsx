@@ -16,6 +16,7 @@ import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { whenWords } from '@/ui/whenWords';
+import { useLater } from '@/ui/useLater';
 import { CardList } from './CardList';
 import { DetailCard } from './DetailCard';
 import { DueRow } from './DueRow';
@@ -24,6 +25,7 @@ import { WhenField } from './WhenField';
 
 /** What is due here, and every rule it comes from: when, why, last and next, paused or changed. */
 export function CareTab({ today }: { readonly today: string }) {
+  const later = useLater();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const log = useLog(design.id, LOOK_BACK);
@@ -105,15 +107,17 @@ export function CareTab({ today }: { readonly today: string }) {
         <Button
           variant="outlined"
           onClick={() =>
-            void import('@/files/calendar').then(({ careCalendar }) =>
-              download(
-                'care.ics',
-                careCalendar(
-                  [{ id: design.id, name: design.name, due: due.filter((it) => active.has(it.rule.id)) }],
-                  reader,
+            void later(
+              () => import('@/files/calendar'),
+              ({ careCalendar }) =>
+                download(
+                  'care.ics',
+                  careCalendar(
+                    [{ id: design.id, name: design.name, due: due.filter((it) => active.has(it.rule.id)) }],
+                    reader,
+                  ),
+                  'text/calendar',
                 ),
-                'text/calendar',
-              ),
             )
           }
         >

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { materialOf } from '@/core/catalogue';
 import { TARGETS } from '@/core/mixing';
 import type { KnownSoil } from './Bench';

@@ -22,6 +22,7 @@ import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
+import { useLater } from '@/ui/useLater';
 import { onVerdicts, verdictsOpen } from '@/workers/verdicts';
 import { Card } from './Card';
 import { LookList } from './LookList';
@@ -99,6 +100,7 @@ function useCardActions(): Pick<ComponentProps<typeof Card>, 'onDuplicate' | 'on
 export function Rack({ tools, keeping }: Props) {
   const { db, catalogue } = useStore();
   const actions = useCardActions();
+  const later = useLater();
   const everything = useDesigns();
   const [away, setAway] = useState(false);
   const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
@@ -119,7 +121,15 @@ export function Rack({ tools, keeping }: Props) {
                 <Button component={NextLink} href="/new" variant="contained">
                   New enclosure
                 </Button>
-                <Button variant="outlined" onClick={() => void layDemo(db)}>
+                <Button
+                  variant="outlined"
+                  onClick={() =>
+                    void later(
+                      () => layDemo(db),
+                      () => undefined,
+                    )
+                  }
+                >
                   Lay out the demo nature room
                 </Button>
               </>

@@ -22,6 +22,7 @@ import { Grid } from '@/ui/Grid';
 import { Panel } from '@/ui/Panel';
 import { SupplyTable } from '@/ui/SupplyTable';
 import { useReader } from '@/ui/units';
+import { useLater } from '@/ui/useLater';
 import { CUTOUT_WORD, FINISH_WORD, WALL_WORD } from './words';
 
 interface Props {
@@ -266,6 +267,7 @@ function BackgroundFields({ result, open, onOpen }: FieldsProps) {
 
 /** The panel at its true size: one drawing for a cutter, or sheets for a printer at home. */
 function TemplateButtons({ result }: { readonly result: BackResult }) {
+  const later = useLater();
   const { design } = useOpenDesign();
   const { prefs } = useReader();
   const paper: Paper = prefs.length === 'in' ? 'Letter' : 'A4';
@@ -284,10 +286,13 @@ function TemplateButtons({ result }: { readonly result: BackResult }) {
         variant="outlined"
         onClick={() =>
           // The writer is large and asked for once a build: it is fetched then.
-          void import('@/files/templatePdf').then(async ({ templatePdf }) => {
-            const bytes = await templatePdf(template, name);
-            download(file('.pdf'), bytes.slice().buffer, 'application/pdf');
-          })
+          void later(
+            () => import('@/files/templatePdf'),
+            async ({ templatePdf }) => {
+              const bytes = await templatePdf(template, name);
+              download(file('.pdf'), bytes.slice().buffer, 'application/pdf');
+            },
+          )
         }
       >
         Template, PDF: {counted(template.tiles.length, 'sheet')} of {paper in PAPERS ? paper : ''}

@@ -9,19 +9,17 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Divider from '@mui/material/Divider';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import dynamic from 'next/dynamic';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/document';
 import { fileName, writeSingle } from '@/files';
 import { belongingsOf, layDemo, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
+import { useLater } from '@/ui/useLater';
 import { exportEverything } from './exportEverything';
+import type { HandOver } from './HandOver';
 import { useBackup } from './useBackup';
 import { useTakeIn } from './useTakeIn';
-
-// Sealing and the code to scan come when they are asked for.
-const HandOver = dynamic(() => import('./HandOver').then((it) => it.HandOver));
 
 /** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
 export function FileMenu({ open }: { readonly open?: () => Design }) {
@@ -30,7 +28,11 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
   const backup = useBackup();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { takeIn, dialog, refusal, forget } = useTakeIn();
-  const [handing, setHanding] = useState<{ readonly only: Design | null }>();
+  const [handing, setHanding] = useState<{
+    readonly Handing: typeof HandOver;
+    readonly only: Design | null;
+  }>();
+  const later = useLater();
   const input = useRef<HTMLInputElement>(null);
   const close = (): void => setAnchor(null);
 
@@ -72,7 +74,11 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
-            setHanding({ only: open ? open() : null });
+            // Sealing and the code to scan come when they are asked for.
+            void later(
+              () => import('./HandOver'),
+              (it) => setHanding({ Handing: it.HandOver, only: open ? open() : null }),
+            );
           }}
         >
           Hand over to another device
@@ -89,8 +95,9 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
-            void layDemo(db).then(() =>
-              enqueueSnackbar('The nature room’s four enclosures are on the rack.'),
+            void later(
+              () => layDemo(db),
+              () => void enqueueSnackbar('The nature room’s four enclosures are on the rack.'),
             );
           }}
         >
@@ -110,7 +117,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         }}
       />
       {dialog}
-      {handing && <HandOver only={handing.only} onClose={() => setHanding(undefined)} />}
+      {handing && <handing.Handing only={handing.only} onClose={() => setHanding(undefined)} />}
       <Dialog open={refusal !== null} onClose={forget} aria-labelledby="refusal">
         <DialogTitle id="refusal">This file cannot be read</DialogTitle>
         <DialogContent>

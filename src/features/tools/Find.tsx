@@ -7,12 +7,10 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-
-// Its list comes when it is asked for.
-const Finder = dynamic(() => import('./Finder').then((it) => it.Finder));
+import { useLater } from '@/ui/useLater';
+import type { Finder } from './Finder';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find an enclosure or a place'],
@@ -32,15 +30,27 @@ const KEYS: readonly (readonly [string, string])[] = [
 /** `/` finds, `?` lists the keys; the button is there for those who would rather click. */
 export function Find() {
   const [open, setOpen] = useState<'find' | 'keys'>();
+  // Its list comes when it is asked for.
+  const [List, setList] = useState<typeof Finder>();
+  const later = useLater();
   const close = (): void => setOpen(undefined);
-  useHotkeys('/', () => setOpen('find'), { useKey: true, preventDefault: true });
+  const find = (): void => {
+    setOpen('find');
+    void later(
+      () => import('./Finder'),
+      (it) => setList(() => it.Finder),
+    ).then((come) => {
+      if (!come) close();
+    });
+  };
+  useHotkeys('/', find, { useKey: true, preventDefault: true });
   useHotkeys('?', () => setOpen('keys'), { useKey: true, preventDefault: true });
   return (
     <>
       <Button
         variant="outlined"
         startIcon={<SearchIcon sx={{ color: 'earth.quiet' }} />}
-        onClick={() => setOpen('find')}
+        onClick={find}
         aria-keyshortcuts="/"
         aria-label="Find"
       >
@@ -49,7 +59,7 @@ export function Find() {
         </Box>
       </Button>
       <Dialog open={open === 'find'} onClose={close} fullWidth maxWidth="xs" aria-label="Find">
-        <DialogContent>{open === 'find' && <Finder onDone={close} />}</DialogContent>
+        <DialogContent>{open === 'find' && List && <List onDone={close} />}</DialogContent>
       </Dialog>
       <Dialog open={open === 'keys'} onClose={close} aria-labelledby="keys">
         <DialogTitle id="keys">Keys</DialogTitle>

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { judgeDesign } from '@/core/verdict';
 import { verdictKey } from '@/workers/verdictKey';
 import { dynamicParams, generateStaticParams, GET } from './route';

@@ -1,4 +1,5 @@
-import { catalogue, demoDesigns } from '@/catalogue';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
 import { judgeDesign, yearFindings } from '@/core/verdict';
 import type { Judged } from '@/workers/verdict.worker';
 import { verdictKey } from '@/workers/verdictKey';

@@ -2,7 +2,7 @@ import type { Catalogue } from '@/core/catalogue';
 import { careNow } from '@/core/care';
 import type { Design } from '@/core/document';
 import { entryOf, type Draft, type Entry } from '@/core/log';
-import { midnightAgo } from './demoRecords';
+import { midnightAgo } from './records';
 
 /** Days between two meals of the frogs, as their rule of care has it: the last was a whole turn ago, so that today one is due. */
 const FED_EVERY = 3;

@@ -1,0 +1,5 @@
+/** The made-up nature room of a school: its enclosures, its shelf, its log, its readings, its animals and equipment. */
+export { DEMO_SHELF, demoDesigns } from './designs';
+export { demoLog } from './log';
+export { demoReadings } from './readings';
+export { demoAnimals, demoEquipment, demoSeen } from './records';

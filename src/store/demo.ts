@@ -1,0 +1,49 @@
+import { catalogue } from '@/catalogue';
+import { DESIGN_VERSION, type Design } from '@/core/document';
+import type { RinconDatabase } from './database';
+import { fetched, takeDerived } from './derived';
+import { takeIn } from './designs';
+import { addReadings } from './readings';
+import { saveSetting } from './settings';
+
+/** As the server has them ready, if they are of this version; null where none answers. */
+async function readyDesigns(): Promise<readonly Design[] | null> {
+  const designs = (await fetched('/demo/designs')) as readonly Design[] | null;
+  return designs?.every((it) => it.version === DESIGN_VERSION) ? designs : null;
+}
+
+/**
+ * Lays out the demo's enclosures with their log, readings, animals, equipment and shelf; enclosures already here stay as
+ * they are, and what is not empty stays too.
+ * @throws what the loading of the demo threw
+ */
+export async function layDemo(db: RinconDatabase): Promise<void> {
+  const now = Date.now();
+  const [demo, ready] = await Promise.all([import('@/catalogue/demo'), readyDesigns()]);
+  const designs = ready ?? demo.demoDesigns(catalogue);
+  await takeDerived(
+    designs.map(({ id }) => `/demo/verdicts/${id}`),
+    now,
+  );
+  const tables = [
+    db.designs,
+    db.steps,
+    db.settings,
+    db.shelf,
+    db.log,
+    db.series,
+    db.blocks,
+    db.animals,
+    db.equipment,
+  ];
+  await db.transaction('rw', tables, async () => {
+    await takeIn(db, designs, () => crypto.randomUUID(), now);
+    if ((await db.log.count()) === 0)
+      await db.log.bulkAdd([...demo.demoLog(designs, catalogue, now), ...demo.demoSeen(designs, now)]);
+    if ((await db.series.count()) === 0) await addReadings(db, demo.demoReadings(designs, now));
+    if ((await db.animals.count()) === 0) await db.animals.bulkAdd([...demo.demoAnimals(now)]);
+    if ((await db.equipment.count()) === 0) await db.equipment.bulkAdd([...demo.demoEquipment(now)]);
+    if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...demo.DEMO_SHELF]);
+    await saveSetting(db, 'demoLaid', true);
+  });
+}
