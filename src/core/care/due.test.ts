@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
@@ -5,7 +6,7 @@ import { applyEdit, type EditCall } from '../edits';
 import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { entryOf, type Entry } from '../log';
-import { careNow, careOf, dueOf, lastDone, occurrences, type HeldRule } from '.';
+import { careNow, careOf, dayPlus, dueOf, lastDone, occurrences, type HeldRule } from '.';
 
 const TODAY = '2026-11-25';
 const [, hedge] = demoDesigns(catalogue);
@@ -121,6 +122,40 @@ describe('what is due', () => {
       entryOf({ kind: 'note', values: {}, text: 'x' }, { id: 'n', design: 'd', at: 0, changed: 0 }),
     ];
     expect(Object.fromEntries(lastDone(log, dayOf))).toEqual({ a: '2026-11-24', b: '2026-11-12' });
+  });
+  it('the same by years of a rhythm as by its last turn', () => {
+    const rhythms = [
+      'FREQ=DAILY',
+      'FREQ=DAILY;INTERVAL=3',
+      'FREQ=DAILY;INTERVAL=5;BYMONTH=11,12,1',
+      'FREQ=WEEKLY',
+      'FREQ=WEEKLY;BYDAY=MO,TH',
+      'FREQ=WEEKLY;INTERVAL=3;BYDAY=SU',
+      'FREQ=MONTHLY;INTERVAL=2',
+      'FREQ=YEARLY;BYMONTH=3,10;BYMONTHDAY=1',
+      'FREQ=DAILY;INTERVAL=2;COUNT=40',
+      'FREQ=DAILY;UNTIL=20251224T120000Z',
+    ];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...rhythms),
+        fc.integer({ min: -30, max: 1500 }),
+        fc.option(fc.integer({ min: -40, max: 1600 })),
+        (rrule, days, after) => {
+          const when = { by: 'calendar', rrule } as const;
+          const began = dayPlus(TODAY, -days);
+          const done = after === null ? null : dayPlus(began, after);
+          const [due] = dueOf([rule(when)], new Map(done ? [['r', done]] : []), began, TODAY);
+          // Every day it falls on, counted from the first.
+          const all = occurrences(when, began, dayPlus(TODAY, 3000));
+          const next = all.find((it) => done === null || it > done) ?? dayPlus(TODAY, 3650);
+          const latest = all.filter((it) => it <= TODAY).at(-1) ?? '';
+          const often = /DAILY(?!;INTERVAL=[35])|YEARLY/.test(rrule);
+          expect(due!.day).toBe(often && latest > next ? latest : next);
+        },
+      ),
+      { numRuns: 300, seed: 7 },
+    );
   });
   it('the latest first, paused ones not at all', () => {
     const rules = [

@@ -109,21 +109,35 @@ export function dueOf(
 
 function nextDay(when: When, done: string | null, began: string, today: string): string {
   if (when.by === 'since') return dayPlus(done ?? began, when.days);
-  const rule = rrulestr(`RRULE:${when.rrule}`, { dtstart: noon(began) });
-  const next = done === null ? rule.after(noon(began), true) : rule.after(noon(done), false);
+  const options = RRule.parseString(when.rrule);
+  const upTo = (day: string): InstanceType<typeof RRule> =>
+    new RRule({ ...options, dtstart: noon(startNear(options, began, day)) });
+  const sinceDone = upTo(done ?? began);
+  const next = done === null ? sinceDone.after(noon(began), true) : sinceDone.after(noon(done), false);
   // A rule that has ended is due no more within a life.
   if (!next) return dayPlus(today, 3650);
   // Of what comes daily only the last is asked for: nobody mists twice for yesterday, nor sets last year's summer.
-  const latest = rule.before(noon(today), true);
-  const last = intervalOf(when) <= 2 || when.rrule.startsWith('FREQ=YEARLY');
-  return latest && dayOf(latest) > dayOf(next) && last ? dayOf(latest) : dayOf(next);
+  if (intervalOf(options) > 2 && options.freq !== RRule.YEARLY) return dayOf(next);
+  // In a season in which it does not come, and after its end, it was longer ago.
+  const latest = upTo(today).before(noon(today), true) ?? sinceDone.before(noon(today), true);
+  return latest && latest > next ? dayOf(latest) : dayOf(next);
+}
+
+type Rhythm = ReturnType<typeof RRule.parseString>;
+
+/**
+ * The last day up to another on which a rule might have begun and fall on the same days from there on: its days are counted
+ * from the first one, and of years of them only those about a day are wanted.
+ */
+function startNear({ freq, interval, count }: Rhythm, began: string, upTo: string): string {
+  const turn = (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 0);
+  if (turn === 0 || typeof count === 'number') return began;
+  return dayPlus(began, Math.max(0, Math.floor(daysTill(began, upTo) / turn)) * turn);
 }
 
 /** Days between two occurrences, roughly. */
-function intervalOf(when: When & { readonly by: 'calendar' }): number {
-  const { freq, interval } = RRule.parseString(when.rrule);
-  return (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 30);
-}
+const intervalOf = ({ freq, interval }: Rhythm): number =>
+  (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 30);
 
 /** Something to be done on a day while its keeper is away. */
 export interface SitterDay {

@@ -4,19 +4,18 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useMemo, useState, type ReactNode } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
-import type { Due } from '@/core/care';
 import { findAnimal } from '@/core/catalogue';
-import type { Design } from '@/core/document';
 import { capital, counted } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
 import { dayWords, localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
+import { Windowed } from '@/ui/Windowed';
 import { animalsWord, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
-import { dueIn, LOOK_BACK } from './due';
+import { keepingDues, LOOK_BACK, type BoxDue } from './due';
 import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
@@ -34,9 +33,10 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
     () => designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])),
     [designs],
   );
+  const [duesOf] = useState(keepingDues);
   const boxes = useMemo(
-    () => ready && log && ready.map((design) => ({ design, due: dueIn(design, log, today, catalogue) })),
-    [ready, log, today, catalogue],
+    () => ready && log && duesOf(ready, log, today, catalogue),
+    [duesOf, ready, log, today, catalogue],
   );
   const standing = useAlarms(ready);
   const kept = boxes?.filter((it) => it.due.length > 0) ?? [];
@@ -74,9 +74,14 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
             </Box>
             <Alarms standing={standing ?? []} named />
             <QuickLine places={kept.map((it) => ({ id: it.design.id, name: it.design.name }))} open={null} />
-            {open.map(({ design, due }) => (
-              <BoxDue key={design.id} design={design} due={due.filter((it) => it.late >= 0)} />
-            ))}
+            <Windowed
+              items={open}
+              keyOf={(it) => it.design.id}
+              estimate={({ due }) => 40 + 66 * due.filter((it) => it.late >= 0).length}
+              gap={16}
+            >
+              {(it) => <DueHere {...it} />}
+            </Windowed>
             <Week boxes={kept} today={today} />
             <Box>
               <Button component={NextLink} href="/sitter">
@@ -90,7 +95,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   );
 }
 
-function BoxDue({ design, due }: { readonly design: Design; readonly due: readonly Due[] }) {
+const DueHere = memo(function DueHere({ design, due }: BoxDue) {
   const { catalogue } = useStore();
   const animal = findAnimal(catalogue, design.brief.animal);
   return (
@@ -108,30 +113,46 @@ function BoxDue({ design, due }: { readonly design: Design; readonly due: readon
         </Box>
       </Box>
       <CardList>
-        {due.map((it) => (
-          <DueRow key={it.rule.id} design={design.id} due={it} />
-        ))}
+        {due
+          .filter((it) => it.late >= 0)
+          .map((it) => (
+            <DueRow key={it.rule.id} design={design.id} due={it} />
+          ))}
       </CardList>
     </Box>
   );
+});
+
+/** Things of one day that are told one by one; of more it is told in how many enclosures each is to be done. */
+const ONE_BY_ONE = 8;
+
+function dayLine(things: readonly { readonly name: string; readonly what: string }[]): string {
+  if (things.length <= ONE_BY_ONE)
+    return things.map(({ name, what }) => `${name}: ${small(what)}`).join('; ');
+  const many = new Map<string, string[]>();
+  for (const { name, what } of things) many.set(what, [...(many.get(what) ?? []), name]);
+  return [...many]
+    .sort(([, a], [, b]) => b.length - a.length)
+    .map(([what, names]) =>
+      names.length === 1
+        ? `${names.join('')}: ${small(what)}`
+        : `${capital(what)} in ${counted(names.length, 'enclosure')}`,
+    )
+    .join('; ');
 }
 
+const small = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+
 /** The coming days, shortly. */
-function Week({
-  boxes,
-  today,
-}: {
-  readonly boxes: readonly { readonly design: Design; readonly due: readonly Due[] }[];
-  readonly today: string;
-}) {
-  const days = new Map<string, string[]>();
+function Week({ boxes, today }: { readonly boxes: readonly BoxDue[]; readonly today: string }) {
+  const days = new Map<string, { readonly name: string; readonly what: string }[]>();
   for (const { design, due } of boxes)
     for (const { rule, day, late } of due)
-      if (late < 0 && late >= -WEEK)
-        days.set(day, [
-          ...(days.get(day) ?? []),
-          `${design.name}: ${rule.what.charAt(0).toLowerCase()}${rule.what.slice(1)}`,
-        ]);
+      if (late < 0 && late >= -WEEK) {
+        const own = days.get(day) ?? [];
+        own.push({ name: design.name, what: rule.what });
+        days.set(day, own);
+      }
   if (days.size === 0) return null;
   return (
     <Box component="section" aria-labelledby="week">
@@ -150,13 +171,13 @@ function Week({
       >
         {[...days]
           .sort(([a], [b]) => a.localeCompare(b))
-          .map(([day, words]) => (
+          .map(([day, things]) => (
             <Box key={day} sx={{ display: 'contents' }}>
               <Box component="dt" sx={{ fontWeight: 600 }}>
                 {weekday(day, today)}
               </Box>
               <Box component="dd" sx={{ m: 0, color: 'earth.quiet' }}>
-                {words.join('; ')}
+                {dayLine(things)}
               </Box>
             </Box>
           ))}

@@ -34,3 +34,47 @@ export function dueIn(
       : it,
   );
 }
+
+export interface BoxDue {
+  readonly design: Design;
+  readonly due: readonly Due[];
+}
+
+type DuesOf = (
+  designs: readonly Design[],
+  log: readonly Entry[],
+  today: string,
+  catalogue: Catalogue,
+) => readonly BoxDue[];
+
+const sameLines = (a: readonly Entry[], b: readonly Entry[]): boolean =>
+  a.length === b.length && a.every((it, i) => it.id === b[i]?.id && it.changed === b[i].changed);
+
+/** `dueIn` of many enclosures: where neither one nor its lines of the log changed, what was worked out before is given again. */
+export function keepingDues(): DuesOf {
+  let asked: readonly [today: string, catalogue: Catalogue] | undefined;
+  let known = new Map<Design, { readonly lines: readonly Entry[]; readonly box: BoxDue }>();
+  return (designs, log, today, catalogue) => {
+    if (asked?.[0] !== today || asked[1] !== catalogue) known = new Map();
+    asked = [today, catalogue];
+    const lines = new Map<string, Entry[]>();
+    for (const it of log) {
+      const own = lines.get(it.design);
+      if (own) own.push(it);
+      else lines.set(it.design, [it]);
+    }
+    const now: typeof known = new Map();
+    for (const design of designs) {
+      const own = lines.get(design.id) ?? [];
+      const before = known.get(design);
+      now.set(
+        design,
+        before && sameLines(before.lines, own)
+          ? before
+          : { lines: own, box: { design, due: dueIn(design, own, today, catalogue) } },
+      );
+    }
+    known = now;
+    return designs.flatMap((it) => now.get(it)?.box ?? []);
+  };
+}

@@ -20,7 +20,7 @@ import { useInSight } from '@/ui/useInSight';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { animalsWord, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
-import { assessed } from './assessed';
+import { useAssessed } from './assessed';
 import { CardPicture } from './Picture';
 
 interface Props {
@@ -35,17 +35,17 @@ const fineWords = (count: number): string => `${counted(count, 'point')} checked
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
-  const assessment = assessed(design, catalogue);
   const { write, tell } = useReader();
   const frame = useRef<HTMLLIElement>(null);
   const animal = findAnimal(catalogue, design.brief.animal);
   const box = design.enclosure;
   const seen = useInSight(frame);
+  const assessment = useAssessed(design, catalogue, seen);
   const verdict = useVerdict(design, catalogue, seen);
-  const findings = allFindings(assessment.findings, verdict);
+  const findings = allFindings(assessment?.findings ?? [], verdict);
   const open = findings.filter((it) => it.severity === 'severe' || it.severity === 'look');
   // What rules find that the answer above does not say.
-  const graver = assessment.findings.find((it) => it.severity === 'severe');
+  const graver = assessment?.findings.find((it) => it.severity === 'severe');
   const size = [box.width, box.depth, box.height]
     .map((it) => write(length(it), { bare: true, decimals: 0 }))
     .join('×');
@@ -104,11 +104,13 @@ export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAw
         <Box sx={{ mt: 0.75, minHeight: 58 }}>
           <VerdictMark state={verdict} />
           <Typography variant="body2" sx={{ color: 'earth.quiet', pl: 1.6 }}>
-            {open.length > 0
-              ? `${open.length} to check${graver ? `: ${tell(graver.what)}` : ''}`
-              : verdict.at === 'known' && verdict.verdict.answer === 'holds'
-                ? 'Nothing to fix.'
-                : fineWords(findings.filter((it) => it.severity === 'fine').length)}
+            {!assessment
+              ? 'Being checked'
+              : open.length > 0
+                ? `${open.length} to check${graver ? `: ${tell(graver.what)}` : ''}`
+                : verdict.at === 'known' && verdict.verdict.answer === 'holds'
+                  ? 'Nothing to fix.'
+                  : fineWords(findings.filter((it) => it.severity === 'fine').length)}
           </Typography>
         </Box>
       </Box>

@@ -12,7 +12,7 @@ import { useReader } from '@/ui/units';
 import { allFindings } from '@/core/verdict';
 import { findingPlace, SEVERITY_WORD } from '@/ui/words';
 import { onVerdicts, verdictNews, verdictNow } from '@/workers/verdicts';
-import { assessed } from './assessed';
+import { assessedNow, useAllAssessed } from './assessed';
 
 interface Props {
   readonly designs: readonly Design[];
@@ -22,23 +22,26 @@ interface Props {
 /** What wants looking at over the whole rack, the gravest first. */
 export function LookList({ designs, catalogue }: Props) {
   // Drawn anew when there is time for it.
+  const checked = useDeferredValue(useAllAssessed(designs, catalogue));
   const news = useDeferredValue(useSyncExternalStore(onVerdicts, verdictNews, () => 0));
   const rows = useMemo(
     () =>
       designs
         .flatMap((design) =>
-          allFindings(assessed(design, catalogue).findings, verdictNow(design, catalogue)).map((finding) => ({
-            // By its own place among those of its enclosure, so that what comes in above does not draw it anew.
-            key: `${design.id} ${finding.code} ${JSON.stringify(finding.place)}`,
-            design,
-            finding,
-          })),
+          allFindings(assessedNow(design, catalogue)?.findings ?? [], verdictNow(design, catalogue)).map(
+            (finding) => ({
+              // By its own place among those of its enclosure, so that what comes in above does not draw it anew.
+              key: `${design.id} ${finding.code} ${JSON.stringify(finding.place)}`,
+              design,
+              finding,
+            }),
+          ),
         )
         .filter(({ finding }) => finding.severity !== 'fine' && finding.routine !== true)
         .sort((a, b) => RANK.indexOf(a.finding.severity) - RANK.indexOf(b.finding.severity)),
-    // Verdicts come in one by one.
+    // Checks and verdicts come in one by one.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [designs, catalogue, news],
+    [designs, catalogue, checked, news],
   );
   const [all, setAll] = useState(false);
   if (rows.length === 0) return null;

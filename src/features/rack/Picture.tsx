@@ -86,7 +86,10 @@ export const CardPicture = memo(function CardPicture({
   design,
   assessment,
   catalogue,
-}: Pick<PictureProps, 'design' | 'assessment' | 'catalogue'>) {
+}: Pick<PictureProps, 'design' | 'catalogue'> & {
+  /** undefined: not worked out yet. */
+  readonly assessment: Assessment | undefined;
+}) {
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useElementSize(frame);
   const near = useInSight(frame, '400px');
@@ -97,7 +100,7 @@ export const CardPicture = memo(function CardPicture({
   const span = Math.max(SHARED_SPAN, enclosure.width, enclosure.height);
   return (
     <Box ref={frame} sx={{ borderBottom: 1, borderColor: 'earth.rule', px: 2, pt: 1.5, pb: 1 }}>
-      {width > 0 && isDrawn ? (
+      {width > 0 && isDrawn && assessment ? (
         <Picture {...{ design, assessment, catalogue, span }} width={width - 32} />
       ) : (
         <Box sx={{ height: HEIGHT }} />

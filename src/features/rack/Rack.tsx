@@ -6,7 +6,15 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
-import { useCallback, useState, useSyncExternalStore, type ComponentProps, type ReactNode } from 'react';
+import {
+  useCallback,
+  useDeferredValue,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ComponentProps,
+  type ReactNode,
+} from 'react';
 import type { Design } from '@/core/document';
 import {
   changeDesign,
@@ -96,6 +104,58 @@ function useCardActions(): Pick<ComponentProps<typeof Card>, 'onDuplicate' | 'on
   return { onDelete, onDuplicate, onPutAway };
 }
 
+const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
+
+/** Cards that stand at once; the others follow between frames. */
+const AT_ONCE = 12;
+
+function Cards({
+  loaded,
+  actions,
+}: {
+  readonly loaded: readonly Loaded[];
+  readonly actions: ReturnType<typeof useCardActions>;
+}) {
+  const { catalogue } = useStore();
+  const shown = useDeferredValue(loaded, loaded.slice(0, AT_ONCE));
+  return (
+    <Box
+      component="ul"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))',
+        gap: 1.75,
+        listStyle: 'none',
+        p: 0,
+        m: 0,
+      }}
+    >
+      {shown.map((it, index) =>
+        it.state === 'ready' ? (
+          <Card key={it.row.id} design={it.row.design} catalogue={catalogue} {...actions} />
+        ) : it.state === 'broken' ? (
+          <Box
+            component="li"
+            key={index}
+            sx={{ border: 1, borderColor: 'earth.clay', borderRadius: 1.5, p: 2 }}
+          >
+            <Typography variant="h2">This enclosure cannot be read</Typography>
+            <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
+              {it.message}. It is kept as it is.
+            </Typography>
+            <Button
+              variant="outlined"
+              onClick={() => download('unreadable.json', JSON.stringify(it.raw, null, 2))}
+            >
+              Save what is there
+            </Button>
+          </Box>
+        ) : null,
+      )}
+    </Box>
+  );
+}
+
 /** All enclosures at a glance. */
 export function Rack({ tools, keeping }: Props) {
   const { db, catalogue } = useStore();
@@ -103,8 +163,11 @@ export function Rack({ tools, keeping }: Props) {
   const later = useLater();
   const everything = useDesigns();
   const [away, setAway] = useState(false);
-  const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
-  const loaded = everything?.filter((it) => isAway(it) === away);
+  const loaded = useMemo(() => everything?.filter((it) => isAway(it) === away), [everything, away]);
+  const ready = useMemo(
+    () => loaded?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])) ?? [],
+    [loaded],
+  );
   const others = (everything?.length ?? 0) - (loaded?.length ?? 0);
 
   return (
@@ -181,44 +244,8 @@ export function Rack({ tools, keeping }: Props) {
                 New enclosure
               </Button>
             </Box>
-            <Box
-              component="ul"
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))',
-                gap: 1.75,
-                listStyle: 'none',
-                p: 0,
-                m: 0,
-              }}
-            >
-              {loaded.map((it, index) =>
-                it.state === 'ready' ? (
-                  <Card key={it.row.id} design={it.row.design} catalogue={catalogue} {...actions} />
-                ) : it.state === 'broken' ? (
-                  <Box
-                    component="li"
-                    key={index}
-                    sx={{ border: 1, borderColor: 'earth.clay', borderRadius: 1.5, p: 2 }}
-                  >
-                    <Typography variant="h2">This enclosure cannot be read</Typography>
-                    <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
-                      {it.message}. It is kept as it is.
-                    </Typography>
-                    <Button
-                      variant="outlined"
-                      onClick={() => download('unreadable.json', JSON.stringify(it.raw, null, 2))}
-                    >
-                      Save what is there
-                    </Button>
-                  </Box>
-                ) : null,
-              )}
-            </Box>
-            <LookList
-              designs={loaded.flatMap((it) => (it.state === 'ready' ? [it.row.design] : []))}
-              catalogue={catalogue}
-            />
+            <Cards loaded={loaded} actions={actions} />
+            <LookList designs={ready} catalogue={catalogue} />
             {keeping}
           </>
         )}

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '@/core/assess';
 import { made, open } from '../testing/open';
-import { assessed } from './assessed';
+import { assessed, assessedNow, useAllAssessed } from './assessed';
 import { LookList } from './LookList';
 
 /** Too small a box for what lives in it, and more that is told of it. */
@@ -23,6 +23,7 @@ describe('what wants looking at over the whole rack', () => {
     await open(<LookList designs={designs} catalogue={catalogue} />, designs[0]);
     const rows = () => screen.getAllByRole('listitem');
     expect(told.length).toBeGreaterThan(2);
+    await screen.findByRole('button', { name: `Show all ${20 * told.length}` });
     expect(rows()).toHaveLength(40);
     const severe = 20 * told.filter((it) => it.severity === 'severe').length;
     expect(severe).toBeGreaterThan(0);
@@ -36,4 +37,15 @@ describe('what wants looking at over the whole rack', () => {
     expect(assessed(first!, catalogue)).toBe(assessed(first!, catalogue));
     expect(assessed(first!, { ...catalogue })).not.toBe(assessed(first!, catalogue));
   });
+});
+
+it('a rack of many is worked out between frames: at first nothing is known, then all of it', async () => {
+  const designs = Array.from({ length: 30 }, (_, n) => ({ ...crowded(n), id: `slow-${n}` }));
+  function Count() {
+    useAllAssessed(designs, catalogue);
+    return <p>{designs.filter((it) => assessedNow(it, catalogue)).length} known</p>;
+  }
+  await open(<Count />, designs[0]);
+  expect(await screen.findByText('30 known')).toBeDefined();
+  expect(assessedNow(designs[29]!, catalogue)).toEqual(assess(designs[29]!, catalogue));
 });

@@ -1,0 +1,60 @@
+import { execFileSync } from 'node:child_process';
+import { expect, test, type Page } from './test';
+
+/** Elements on the page, and what its script holds, MB. */
+async function weight(page: Page): Promise<{ readonly elements: number; readonly heap: number }> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  await session.send('HeapProfiler.collectGarbage');
+  const { metrics } = await session.send('Performance.getMetrics');
+  await session.detach();
+  const heap = (metrics.find((it) => it.name === 'JSHeapUsedSize')?.value ?? NaN) / 1024 ** 2;
+  return { elements: await page.evaluate(() => document.querySelectorAll('*').length), heap };
+}
+
+test('two hundred enclosures: only what is in sight stands on the page, and all of it is within reach', async ({
+  page,
+}) => {
+  const path = '.rincon/rack-test.zip';
+  execFileSync(process.execPath, ['scripts/rack.mjs', '200', '--logged', '1', '--years', '1', '--out', path]);
+  await page.goto('/');
+  await page.getByLabel('Import a file').setInputFiles(path);
+  await expect(page.getByRole('heading', { name: '200 enclosures' })).toBeVisible();
+
+  // The rack: every card is a link, and what is to be checked is told for all of them.
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Bay 20, number 10' }).first()).toBeAttached();
+  await expect(page.getByText('Being checked')).toHaveCount(0);
+  const rack = await weight(page);
+  expect(rack.elements).toBeLessThan(8000);
+  await page.getByRole('link', { name: 'Bay 20, number 10' }).first().scrollIntoViewIfNeeded();
+  await expect(page.getByRole('img', { name: /front/i }).last()).toBeVisible();
+
+  // Found by a few keys.
+  await page.keyboard.press('/');
+  await page.getByRole('combobox').fill('bay 17, number 3');
+  await expect(page.getByRole('option').first()).toHaveText(/^Bay 17, number 3/);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+
+  // Today: the first is ticked off, the last is reached by scrolling.
+  await page.goto('/today');
+  await expect(page.getByText(/\d+ things in \d+ enclosures/)).toBeVisible();
+  const told = (await page.getByText(/\d+ things in \d+ enclosures/).textContent()) ?? '';
+  const things = Number(/(\d+) things/.exec(told.replace(/[,.](?=\d)/g, ''))?.[1]);
+  expect(things).toBeGreaterThan(500);
+  const first = page.getByRole('button', { name: /^Done: / }).first();
+  await first.click();
+  await expect(page.getByText(new RegExp(`${(things - 1).toLocaleString('en-GB')} things`))).toBeVisible();
+  const today = await weight(page);
+  expect(today.elements).toBeLessThan(4000);
+  const last = page.getByRole('heading', { name: 'Bay 20, number 10' });
+  await expect(last).toHaveCount(0);
+  await expect(async () => {
+    await page.mouse.wheel(0, 20_000);
+    await expect(last).toBeVisible({ timeout: 500 });
+  }).toPass();
+  console.log(
+    `200 enclosures: rack ${rack.elements} elements, ${rack.heap.toFixed(0)} MB; Today ${today.elements} elements, ${today.heap.toFixed(0)} MB`,
+  );
+});
