@@ -3,9 +3,11 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
+import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { AlarmBell } from '@/features/keep/devices/AlarmBell';
 import { LiveDevices } from '@/features/keep/devices/LiveDevices';
+import { RackSkeleton } from '@/features/rack/RackSkeleton';
 import { Offline } from '@/features/tools/Offline';
 import { StoreProvider, useStore } from '@/store';
 import { Message } from '@/ui/Message';
@@ -19,7 +21,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
       <SnackbarProvider anchorOrigin={{ horizontal: 'left', vertical: 'bottom' }} autoHideDuration={8000}>
         <StoreProvider
           demo={demo}
-          waiting={<Message title="Opening the rack" role="status" />}
+          waiting={<Opening />}
           broken={(message) => (
             <Message title="The browser’s storage does not open" role="alert">
               {message}. Rincon keeps everything there. Allow storage for this page, free some space or leave
@@ -37,6 +39,11 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
       </SnackbarProvider>
     </ThemeProvider>
   );
+}
+
+/** Until the browser’s storage has opened. */
+function Opening() {
+  return usePathname() === '/' ? <RackSkeleton /> : <Message title="Opening" role="status" />;
 }
 
 function InUnits({ children }: { readonly children: ReactNode }) {

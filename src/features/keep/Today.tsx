@@ -69,7 +69,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <Typography sx={{ color: 'earth.quiet' }} aria-live="polite">
                 {now.length === 0
                   ? `${dayWords(today)}. All is done.`
-                  : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${counted(Math.max(1, minutes), 'minute')}.`}
+                  : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}.`}
               </Typography>
             </Box>
             <Alarms standing={standing ?? []} named />
@@ -123,6 +123,12 @@ const DueHere = memo(function DueHere({ design, due }: BoxDue) {
   );
 });
 
+/** Minutes from which on whole hours are told. */
+const LONG = 120;
+
+const timeWords = (minutes: number): string =>
+  minutes < LONG ? counted(Math.max(1, minutes), 'minute') : counted(Math.round(minutes / 60), 'hour');
+
 /** Things of one day that are told one by one; of more it is told in how many enclosures each is to be done. */
 const ONE_BY_ONE = 8;
 
@@ -133,12 +139,11 @@ function dayLine(things: readonly { readonly name: string; readonly what: string
   for (const { name, what } of things) many.set(what, [...(many.get(what) ?? []), name]);
   return [...many]
     .sort(([, a], [, b]) => b.length - a.length)
-    .map(([what, names]) =>
-      names.length === 1
-        ? `${names.join('')}: ${small(what)}`
-        : `${capital(what)} in ${counted(names.length, 'enclosure')}`,
+    .map(
+      ([what, names]) =>
+        `${what} (${names.length === 1 ? names.join('') : counted(names.length, 'enclosure')})`,
     )
-    .join('; ');
+    .join(' · ');
 }
 
 const small = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;

@@ -22,6 +22,7 @@ import { animalsWord, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
 import { useAssessed } from './assessed';
 import { CardPicture } from './Picture';
+import { CARD_HEIGHT } from './RackSkeleton';
 
 interface Props {
   readonly design: Design;
@@ -64,7 +65,7 @@ export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAw
         flexDirection: 'column',
         // Far from sight it is neither laid out nor painted.
         contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 372px',
+        containIntrinsicSize: `auto ${CARD_HEIGHT}px`,
         '&:hover': { borderColor: 'earth.moss' },
       }}
     >

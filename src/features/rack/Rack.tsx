@@ -34,6 +34,7 @@ import { useLater } from '@/ui/useLater';
 import { onVerdicts, verdictsOpen } from '@/workers/verdicts';
 import { Card } from './Card';
 import { LookList } from './LookList';
+import { CardsSkeleton, RACK_GRID } from './RackSkeleton';
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
@@ -119,17 +120,7 @@ function Cards({
   const { catalogue } = useStore();
   const shown = useDeferredValue(loaded, loaded.slice(0, AT_ONCE));
   return (
-    <Box
-      component="ul"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))',
-        gap: 1.75,
-        listStyle: 'none',
-        p: 0,
-        m: 0,
-      }}
-    >
+    <Box component="ul" sx={RACK_GRID}>
       {shown.map((it, index) =>
         it.state === 'ready' ? (
           <Card key={it.row.id} design={it.row.design} catalogue={catalogue} {...actions} />
@@ -175,7 +166,7 @@ export function Rack({ tools, keeping }: Props) {
       <TopBar places={OUTER_PLACES('/')} tools={tools} />
       <Box component="main" sx={{ px: 2.5, py: 2.25, maxWidth: 1680, mx: 'auto' }}>
         {loaded === undefined ? (
-          <Message title="Fetching the rack" role="status" />
+          <CardsSkeleton />
         ) : loaded.length === 0 && others === 0 ? (
           <Message
             title="The rack is empty"
