@@ -8,7 +8,7 @@ import { proposeWhole } from '@/core/propose';
 import { seededRandom } from '@/core/random';
 import { toSteps, trackOf, type Series, type Track } from '@/core/readings';
 import type { AnimalRecord } from '@/core/records';
-import { NO_STORES, writeBackup, writeEnvelope } from '@/files';
+import { NO_STORES, writeBackup } from '@/files';
 import { ROOM_KINDS } from './matrix';
 
 /** How much a generated rack holds. */
@@ -152,16 +152,15 @@ async function writeRack(size: Size, path: string, now: number): Promise<void> {
   });
   await writeBackup(
     {
-      envelope: writeEnvelope(
-        designs,
-        {
-          ...NO_STORES,
-          log: log(designs, size, now),
-          animals: animals(designs, size.animals, now),
-          points,
-        },
-        new Date(now),
-      ),
+      designs,
+      stores: {
+        ...NO_STORES,
+        log: log(designs, size, now),
+        animals: animals(designs, size.animals, now),
+        points,
+      },
+      written: new Date(now),
+      unreadable: [],
       settings: {},
       tables: {},
       tracks: (function* () {

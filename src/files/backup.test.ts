@@ -13,14 +13,17 @@ import {
   readEnvelope,
   trackCsv,
   writeBackup,
+  writeEnvelope,
   type BackupPicture,
 } from '.';
+import { crc32 } from './archive';
 
 const NOW = Date.UTC(2026, 10, 25);
 const text = readFileSync('tests/fixtures/rack-v10.rincon.json', 'utf8');
 const held = readEnvelope(text);
 if (!held.ok) throw new Error(held.message);
-const { designs, animals, equipment } = held.value;
+const rack = held.value;
+const { designs, animals, equipment } = rack;
 const tracks = demoReadings(demoDesigns(catalogue), NOW).map(({ series, track }) => ({
   series: series.id,
   quantity: series.quantity,
@@ -35,10 +38,19 @@ const picture: BackupPicture = {
   height: 8,
   jpeg: new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]),
 };
-async function written(): Promise<Blob> {
+async function written(own = tracks, held = rack): Promise<Blob> {
   const pieces: BlobPart[] = [];
   await writeBackup(
-    { envelope: text, settings: { tub: 0.04 }, tracks, pictures: [picture], tables: { 'log.csv': 'a\r\n' } },
+    {
+      designs: held.designs,
+      stores: held,
+      written: new Date(held.written),
+      settings: { tub: 0.04 },
+      tracks: own,
+      pictures: [picture],
+      tables: { 'log.csv': 'a\r\n' },
+      unreadable: [],
+    },
     (piece) => pieces.push(piece.slice()),
   );
   return new Blob(pieces);
@@ -53,6 +65,7 @@ describe('a backup', () => {
     expect(Object.keys(unzipSync(bytes)).sort()).toEqual(
       [
         'README.txt',
+        'manifest.json',
         'pictures.json',
         'pictures/a%20b%2F%C3%BC.jpg',
         'rincon.json',
@@ -64,7 +77,8 @@ describe('a backup', () => {
     const shares: number[] = [];
     const read = await readBackup(zip, (share) => shares.push(share));
     if (!read.ok) throw new Error(`${read.place}: ${read.message}`);
-    expect(read.value.envelope).toEqual(held.value);
+    expect(read.value).toMatchObject({ faults: [], proven: true });
+    expect(read.value.envelope).toEqual(rack);
     expect(read.value.settings).toEqual({ tub: 0.04 });
     expect(read.value.pictures).toEqual([picture]);
     const by = (list: typeof tracks) => Object.fromEntries(list.map((it) => [it.series, it]));
@@ -94,19 +108,129 @@ describe('a backup', () => {
     expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(200 * 1024 * 1024);
   });
 
-  it('cut short anywhere is refused, and never half read', async () => {
-    const zip = await written();
-    for (const share of [0.05, 0.4, 0.8]) {
-      const read = await readBackup(zip.slice(0, Math.floor(zip.size * share)));
-      expect(read.ok).toBe(false);
-    }
+  describe('that is not whole', () => {
+    const [first] = tracks;
+    const short = [
+      { ...first!, track: { at: first!.track.at.slice(0, 40), steps: first!.track.steps.slice(0, 40) } },
+    ];
+    const [bog] = designs;
+    const small = {
+      ...rack,
+      designs: [bog!],
+      log: rack.log.slice(0, 3),
+      animals: animals.slice(0, 1),
+      equipment: [],
+      shelf: [],
+    };
+    /** Refused, or told, or nothing that is taken in is another than was written. */
+    const isHonest = async (zip: Blob, whole: unknown): Promise<string> => {
+      const read = await readBackup(zip);
+      if (!read.ok) return 'refused';
+      if (read.value.faults.length > 0) return 'told';
+      const { faults: _, proven: __, ...taken } = read.value;
+      expect(taken).toEqual(whole);
+      return 'the same';
+    };
+    const wholeOf = async (zip: Blob): Promise<unknown> => {
+      const read = await readBackup(zip);
+      if (!read.ok || read.value.faults.length > 0) throw new Error('the test’s own backup is not whole');
+      const { faults: _, proven: __, ...taken } = read.value;
+      return taken;
+    };
+    /** As an earlier version wrote it. */
+    const withoutManifest = async (): Promise<Blob> => {
+      const files = unzipSync(new Uint8Array(await (await written(short, small)).arrayBuffer()));
+      delete files['manifest.json'];
+      return zipped(files);
+    };
+
+    it.each<[string, () => Promise<Blob>]>([
+      ['now', () => written(short, small)],
+      ['before it had a manifest', withoutManifest],
+    ])('never passes for whole, cut at every 64th byte: as written %s', async (_, write) => {
+      const zip = await write();
+      const whole = await wholeOf(zip);
+      for (let at = 64; at < zip.size; at += 64)
+        expect(await isHonest(zip.slice(0, at), whole), `cut at ${at}`).not.toBe('the same');
+      // Only the comment’s length, which is none, can be missing.
+      expect(await isHonest(zip.slice(0, zip.size - 23), whole)).not.toBe('the same');
+    });
+    it.each<[string, () => Promise<Blob>]>([
+      ['now', () => written(short, small)],
+      ['before it had a manifest', withoutManifest],
+    ])('never gives what was not written, a bit turned in it: as written %s', async (_, write) => {
+      const zip = await write();
+      const whole = await wholeOf(zip);
+      const bytes = new Uint8Array(await zip.arrayBuffer());
+      const seen = { refused: 0, told: 0, 'the same': 0 };
+      for (let at = 0; at < bytes.length; at += 13) {
+        const turned = bytes.slice();
+        turned[at]! ^= 1 << (at % 8);
+        const answer = await isHonest(new Blob([turned]), whole);
+        seen[answer as keyof typeof seen] += 1;
+      }
+      // In the tables, the words to the reader and the names that stand twice nothing is lost.
+      expect(seen.told + seen.refused).toBeGreaterThan(seen['the same']);
+    });
+    it('is told part by part, and what is whole is given', async () => {
+      const files = unzipSync(new Uint8Array(await (await written()).arrayBuffer()));
+      const [gone, changed] = Object.keys(files).filter((it) => it.startsWith('readings/'));
+      delete files[gone!];
+      files[changed!] = strToU8('time,value\n2026-01-01T00:00:00Z,0.5\n');
+      files['readings/more.csv'] = strToU8('time,value\r\n');
+      const read = await readBackup(zipped(files));
+      if (!read.ok) throw new Error(read.message);
+      expect(read.value.faults).toEqual([
+        { place: gone, message: 'it is missing. Take another copy of the backup' },
+        { place: changed, message: 'it was changed after the backup was written' },
+        { place: 'readings/more.csv', message: 'it was added after the backup was written' },
+        { place: 'readings/more.csv', message: 'no measuring point in rincon.json is called so' },
+      ]);
+      expect(read.value.tracks).toHaveLength(tracks.length - 1);
+      // Line ends of another system are line ends too.
+      const own = read.value.tracks.find((it) => `readings/${encodeURIComponent(it.series)}.csv` === changed);
+      expect([...own!.track.at]).toEqual([Date.UTC(2026, 0, 1)]);
+    });
+    it('of an earlier version is read, and said to be unproven', async () => {
+      const read = await readBackup(await withoutManifest());
+      expect(read.ok && read.value).toMatchObject({ faults: [], proven: false });
+    });
+    it('with a manifest that was changed says so', async () => {
+      const files = unzipSync(new Uint8Array(await (await written(short, small)).arrayBuffer()));
+      const said = new TextDecoder().decode(files['manifest.json']);
+      files['manifest.json'] = strToU8(said.replace(/"points": \d+/, '"points": 9999'));
+      const read = await readBackup(zipped(files));
+      expect(read.ok && read.value.faults).toEqual([
+        { place: 'manifest.json', message: 'it was changed: nothing proves that all else is whole' },
+      ]);
+    });
+  });
+
+  it('takes no line of the log of a day that cannot be', () => {
+    const late = { ...rack, log: [{ ...rack.log[0]!, at: 9e15 }] };
+    const read = readEnvelope(writeEnvelope(late.designs, late, new Date(NOW)));
+    expect(read.ok ? '' : read.place).toBe('log[0].at');
+  });
+  it.each([
+    ['2026-01-01T00:00:00Z,1e300', /line 2: a value from/],
+    ['2026-01-01T00:00:00Z,99999', /line 2: a value from/],
+    ['+275760-09-13T00:00:00Z,0.5', /line 2: a time from 1970 to 2199/],
+  ])('takes no reading that cannot be: %s', async (line, said) => {
+    expect(
+      await faulty((it) => (it['readings/demo-limestone%20air.csv'] = strToU8(`time,value\r\n${line}\r\n`))),
+    ).toMatch(said);
+  });
+  it('has the CRC-32 of ZIP (check value of CRC-32/ISO-HDLC)', () => {
+    expect(crc32(strToU8('123456789'))).toBe(0xcbf43926);
   });
 
   const faulty = async (change: (files: Zippable) => void) => {
     const files = unzipSync(new Uint8Array(await (await written()).arrayBuffer())) as Zippable;
     change(files);
     const read = await readBackup(zipped(files));
-    return read.ok ? 'read' : `${read.place}: ${read.message}`;
+    if (!read.ok) return `${read.place}: ${read.message}`;
+    const told = read.value.faults.filter((it) => !it.message.includes('after the backup was written'));
+    return told.map((it) => `${it.place}: ${it.message}`).join('\n') || 'read';
   };
   it.each<[string, (files: Zippable) => void, RegExp]>([
     [

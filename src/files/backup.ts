@@ -1,8 +1,12 @@
-import { Unzip, UnzipInflate, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { z } from 'zod';
-import { fromSteps, STEP, toSteps, trackOf, type ReadQuantity, type Track } from '@/core/readings';
+import type { Design } from '@/core/document';
+import { LAST_MOMENT } from '@/core/physics/constants';
+import { fromSteps, POSSIBLE, STEP, toSteps, trackOf, type ReadQuantity, type Track } from '@/core/readings';
+import { unpack, type Fault } from './archive';
 import { csvOf } from './cell';
-import { readEnvelope, type Envelope } from './envelope';
+import { readEnvelope, writeEnvelope, type Envelope, type Stores } from './envelope';
+import { against, MANIFEST, readManifest, sumOf, writeManifest, type Manifest } from './manifest';
 import type { Read } from './outcome';
 
 /** A picture on its way into or out of a backup. */
@@ -24,13 +28,16 @@ export interface BackupTrack {
 
 /** Everything Rincon keeps, as it goes into one ZIP. */
 export interface Backup {
-  /** Text of `rincon.json`, as `writeEnvelope` writes it. */
-  readonly envelope: string;
+  readonly designs: readonly Design[];
+  readonly stores: Stores;
+  readonly written: Date;
   readonly settings: Readonly<Record<string, unknown>>;
   readonly tracks: AsyncIterable<BackupTrack> | Iterable<BackupTrack>;
   readonly pictures: AsyncIterable<BackupPicture> | Iterable<BackupPicture>;
   /** Tables for a spreadsheet, by file name; they are not read back. */
   readonly tables: Readonly<Record<string, string>>;
+  /** Rows that cannot be read, as they are kept: they are not read back. */
+  readonly unreadable: readonly unknown[];
 }
 
 /** What a backup may unpack to at most, and any one file in it. A picture is shrunk before it is kept. */
@@ -49,6 +56,8 @@ rincon.json          enclosures, materials, shelf, log, animals, equipment, meas
 readings/*.csv       what each measuring point read: time (ISO 8601, UTC) and value (°C, share, index, kg)
 pictures/*.jpg       pictures; pictures.json says of what
 settings.json        units and the like
+unreadable.json      rows that could not be read, as they were kept, where there are any; not read back
+manifest.json        what is in it, with the SHA-256 of every file; read first, to tell whether all of it is there
 tables/*.csv         log, animals and equipment for a spreadsheet; they are not read back
 
 Read it in by File, Read a file in.
@@ -74,18 +83,26 @@ export async function writeBackup(backup: Backup, put: (piece: Uint8Array) => vo
     else put(piece);
   });
   const text = new TextEncoder();
+  const files: Manifest['files'] = [];
   const add = (name: string, bytes: Uint8Array, packed: boolean): void => {
+    files.push({ name, bytes: bytes.length, sha256: sumOf(bytes) });
     const file = packed ? new ZipDeflate(name, { level: 6 }) : new ZipPassThrough(name);
     zip.add(file);
     file.push(bytes, true);
     if (failed) throw failed;
   };
   add('README.txt', text.encode(README), true);
-  add('rincon.json', text.encode(backup.envelope), true);
+  const { designs, stores, written } = backup;
+  add('rincon.json', text.encode(writeEnvelope(designs, stores, written)), true);
   add('settings.json', text.encode(JSON.stringify(backup.settings, null, 2)), true);
   for (const [name, table] of Object.entries(backup.tables)) add(`tables/${name}`, text.encode(table), true);
-  for await (const it of backup.tracks)
+  if (backup.unreadable.length > 0)
+    add('unreadable.json', text.encode(JSON.stringify(backup.unreadable, null, 1)), true);
+  let readings = 0;
+  for await (const it of backup.tracks) {
+    readings += it.track.at.length;
     add(`readings/${encodeURIComponent(it.series)}.csv`, text.encode(trackCsv(it)), true);
+  }
   const said: Omit<BackupPicture, 'jpeg'>[] = [];
   for await (const { jpeg, ...rest } of backup.pictures) {
     // JPEG is packed already.
@@ -93,6 +110,17 @@ export async function writeBackup(backup: Backup, put: (piece: Uint8Array) => vo
     said.push(rest);
   }
   add('pictures.json', text.encode(JSON.stringify(said, null, 1)), true);
+  // The last: what was cut short has none.
+  const counts = {
+    enclosures: designs.length,
+    log: stores.log.length,
+    animals: stores.animals.length,
+    equipment: stores.equipment.length,
+    points: stores.points.length,
+    readings,
+    pictures: said.length,
+  };
+  add(MANIFEST, text.encode(writeManifest(counts, [...files], written)), true);
   zip.end();
   if (failed) throw failed;
 }
@@ -110,6 +138,10 @@ const Pictures = z.array(
 
 /** A backup as it was read: checked, and nothing of it written yet. */
 export interface ReadBackup {
+  /** What is missing, damaged or changed; all else is whole. */
+  readonly faults: readonly Fault[];
+  /** Whether it says itself what is in it; an older one is checked by its checksums alone. */
+  readonly proven: boolean;
   readonly envelope: Envelope;
   readonly settings: Readonly<Record<string, unknown>>;
   readonly tracks: readonly BackupTrack[];
@@ -119,122 +151,92 @@ export interface ReadBackup {
 export const isZip = (begin: Uint8Array): boolean =>
   begin[0] === 0x50 && begin[1] === 0x4b && (begin[2] === 3 || begin[2] === 5);
 
-/** Reads a backup whole and checks all of it. What it unpacks to is counted as it comes: what a ZIP says of itself is not trusted. */
+const READ =
+  /^(manifest\.json|rincon\.json|settings\.json|pictures\.json|readings\/[^/]+\.csv|pictures\/[^/]+\.jpg)$/;
+
+/**
+ * Reads a backup and checks all of it, against its directory and its manifest. What is not whole is told in `faults` and
+ * left out, but for what was changed by hand and can be read; it is refused where nothing could be had of it.
+ */
 export async function readBackup(
   file: Blob,
   onProgress: (share: number) => void = () => undefined,
 ): Promise<Read<ReadBackup>> {
   const fault = (place: string, message: string): Read<ReadBackup> => ({ ok: false, place, message });
-  const files = new Map<string, Uint8Array[]>();
-  const ended = new Set<string>();
-  let total = 0;
-  let wrong: { place: string; message: string } | null = null;
-  const unzip = new Unzip((entry) => {
-    if (wrong) return;
-    if (entry.name.endsWith('/')) return;
-    if (files.size >= MOST_FILES) {
-      wrong = { place: entry.name, message: `it holds more than ${MOST_FILES} files, which no backup does` };
-      return;
-    }
-    const most = MOST_OF.find(([pattern]) => pattern.test(entry.name))?.[1] ?? 0;
-    // Tables are for spreadsheets: they are not unpacked at all.
-    if (
-      !/^(rincon\.json|settings\.json|pictures\.json|readings\/[^/]+\.csv|pictures\/[^/]+\.jpg)$/.test(
-        entry.name,
-      )
-    )
-      return;
-    const pieces: Uint8Array[] = [];
-    files.set(entry.name, pieces);
-    let size = 0;
-    entry.ondata = (error, piece, final) => {
-      if (wrong) return;
-      if (error) {
-        wrong = { place: entry.name, message: 'it is damaged. Copy the backup again, or take another one' };
-        return;
-      }
-      size += piece.length;
-      total += piece.length;
-      if (size > most || total > MOST_UNPACKED) {
-        wrong = {
-          place: entry.name,
-          message:
-            'it unpacks to more than any backup holds. It was not written by Rincon, or it was changed',
-        };
-        entry.terminate();
-        return;
-      }
-      pieces.push(piece);
-      if (final) ended.add(entry.name);
-    };
-    entry.start();
-  });
-  unzip.register(UnzipInflate);
-  // Small bites: a bite of zeros may unpack to a thousand times its size before it can be stopped.
-  const BITE = 64 * 1024;
-  try {
-    for (let at = 0; at < file.size; at += BITE) {
-      const bite = new Uint8Array(await file.slice(at, at + BITE).arrayBuffer());
-      unzip.push(bite, at + BITE >= file.size);
-      if (wrong) break;
-      if ((at / BITE) % 32 === 0) onProgress(at / file.size);
-    }
-  } catch {
-    wrong ??= {
-      place: 'the whole file',
-      message: 'it is damaged. Copy the backup again, or take another one',
-    };
-  }
-  if (wrong !== null) {
-    const { place, message } = wrong as { place: string; message: string };
-    return fault(place, message);
-  }
-  const cut = [...files.keys()].find((name) => !ended.has(name));
-  if (cut !== undefined) return fault(cut, 'the backup was cut short. Copy it again, or take another one');
+  // Tables are for spreadsheets: they are not unpacked at all.
+  const unpacked = await unpack(
+    file,
+    {
+      names: READ,
+      most: (name) => MOST_OF.find(([pattern]) => pattern.test(name))?.[1] ?? 0,
+      mostOfAll: MOST_UNPACKED,
+      mostFiles: MOST_FILES,
+    },
+    onProgress,
+  );
+  if (!unpacked.ok) return unpacked;
+  const { parts } = unpacked.value;
+  const faults: Fault[] = [...unpacked.value.faults];
   const text = new TextDecoder();
-  const bytesOf = (name: string): Uint8Array | null => {
-    const pieces = files.get(name);
-    if (!pieces) return null;
-    const all = new Uint8Array(pieces.reduce((sum, it) => sum + it.length, 0));
-    let at = 0;
-    for (const it of pieces) {
-      all.set(it, at);
-      at += it.length;
-    }
-    files.delete(name);
-    return all;
+  const taken = (name: string): Uint8Array | null => {
+    const bytes = parts.get(name) ?? null;
+    parts.delete(name);
+    return bytes;
   };
-  const json = bytesOf('rincon.json');
-  if (!json) return fault('rincon.json', 'it is missing. This is no backup written by Rincon');
+  const own = parts.get(MANIFEST);
+  const manifest = own ? readManifest(own) : null;
+  if (own && !manifest)
+    faults.push({ place: MANIFEST, message: 'it was changed: nothing proves that all else is whole' });
+  if (manifest)
+    faults.push(
+      ...against(manifest, parts, new Set(faults.map((it) => it.place)), (name) => READ.test(name)),
+    );
+  parts.delete(MANIFEST);
+  const json = taken('rincon.json');
+  if (!json) {
+    const [why] = faults.filter((it) => it.place === 'rincon.json' || it.place === 'the whole file');
+    return fault('rincon.json', why?.message ?? 'it is missing. This is no backup written by Rincon');
+  }
   const envelope = readEnvelope(text.decode(json), 256 * 1024 ** 2);
   if (!envelope.ok) return fault(`rincon.json, ${envelope.place}`, envelope.message);
   const points = new Map(envelope.value.points.map((it) => [it.id, it]));
   const tracks: BackupTrack[] = [];
-  for (const name of [...files.keys()].filter((it) => it.startsWith('readings/'))) {
+  for (const name of [...parts.keys()].filter((it) => it.startsWith('readings/'))) {
     const series = idIn(name);
     const point = series === null ? undefined : points.get(series);
-    if (!point) return fault(name, 'no measuring point in rincon.json is called so');
-    const read = readTrackCsv(text.decode(bytesOf(name) ?? new Uint8Array()), point.quantity);
-    if (!read.ok) return fault(`${name}, ${read.place}`, read.message);
-    tracks.push({ series: point.id, quantity: point.quantity, track: read.value });
+    if (!point) {
+      faults.push({ place: name, message: 'no measuring point in rincon.json is called so' });
+      continue;
+    }
+    const read = readTrackCsv(text.decode(taken(name) ?? new Uint8Array()), point.quantity);
+    if (read.ok) tracks.push({ series: point.id, quantity: point.quantity, track: read.value });
+    else faults.push({ place: `${name}, ${read.place}`, message: read.message });
   }
-  const listed = Pictures.safeParse(parse(text.decode(bytesOf('pictures.json') ?? new Uint8Array([91, 93]))));
-  if (!listed.success) return fault('pictures.json', 'it does not follow the format');
+  const listed = Pictures.safeParse(parse(text.decode(taken('pictures.json') ?? new Uint8Array([91, 93]))));
+  if (!listed.success) faults.push({ place: 'pictures.json', message: 'it does not follow the format' });
   const pictures: BackupPicture[] = [];
-  for (const it of listed.data) {
+  const told = new Set(faults.map((it) => it.place));
+  for (const it of listed.data ?? []) {
     const name = `pictures/${encodeURIComponent(it.id)}.jpg`;
-    const jpeg = bytesOf(name);
-    if (!jpeg) return fault(name, 'the picture is missing. Take another copy of the backup');
-    if (jpeg[0] !== 0xff || jpeg[1] !== 0xd8 || jpeg[2] !== 0xff)
-      return fault(name, 'this is no JPEG picture. It was changed; take another copy of the backup');
-    pictures.push({ ...it, jpeg });
+    const jpeg = taken(name);
+    if (jpeg?.[0] === 0xff && jpeg[1] === 0xd8 && jpeg[2] === 0xff) pictures.push({ ...it, jpeg });
+    else if (jpeg)
+      faults.push({
+        place: name,
+        message: 'this is no JPEG picture. It was changed; take another copy of the backup',
+      });
+    else if (!told.has(name))
+      faults.push({ place: name, message: 'the picture is missing. Take another copy of the backup' });
   }
   const settings = z
     .record(z.string(), z.unknown())
     .catch({})
-    .parse(parse(text.decode(bytesOf('settings.json') ?? new Uint8Array([123, 125]))));
+    .parse(parse(text.decode(taken('settings.json') ?? new Uint8Array([123, 125]))));
   onProgress(1);
-  return { ok: true, value: { envelope: envelope.value, settings, tracks, pictures } };
+  return {
+    ok: true,
+    value: { envelope: envelope.value, settings, tracks, pictures, faults, proven: manifest !== null },
+  };
 }
 
 const parse = (text: string): unknown => {
@@ -254,9 +256,16 @@ const idIn = (name: string): string | null => {
 };
 
 function readTrackCsv(text: string, quantity: ReadQuantity): Read<Track> {
-  const lines = text.split('\r\n');
+  const lines = text.split(/\r?\n/);
   const at = new Float64Array(Math.max(0, lines.length - 1));
   const steps = new Int32Array(at.length);
+  const [least, most] = POSSIBLE[quantity];
+  const fault = (line: number, message: string): Read<Track> => ({
+    ok: false,
+    place: `line ${line}`,
+    message,
+  });
+  if (lines[0] !== 'time,value') return fault(1, '“time,value” is expected');
   let n = 0;
   for (let i = 1; i < lines.length; i += 1) {
     const line = lines[i] ?? '';
@@ -265,7 +274,9 @@ function readTrackCsv(text: string, quantity: ReadQuantity): Read<Track> {
     const t = Date.parse(line.slice(0, comma));
     const value = Number(line.slice(comma + 1));
     if (comma < 0 || !Number.isFinite(t) || !Number.isFinite(value) || line.length === comma + 1)
-      return { ok: false, place: `line ${i + 1}`, message: 'a time and a value are expected' };
+      return fault(i + 1, 'a time and a value are expected');
+    if (t < 0 || t > LAST_MOMENT) return fault(i + 1, 'a time from 1970 to 2199 is expected');
+    if (value < least || value > most) return fault(i + 1, `a value from ${least} to ${most} is expected`);
     at[n] = t;
     steps[n] = toSteps(value, quantity);
     n += 1;

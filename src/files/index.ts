@@ -12,5 +12,6 @@ export * from './packs';
 export * from './cell';
 export * from './readingsOut';
 export * from './backup';
+export type { Fault } from './archive';
 export * from './tables';
 export * from './seal';

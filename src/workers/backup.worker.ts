@@ -1,5 +1,10 @@
 import { expose } from 'comlink';
+import type { ZodType } from 'zod';
 import type { Design } from '@/core/document';
+import { Entry } from '@/core/log';
+import { Series } from '@/core/readings';
+import { AnimalRecord, EquipmentRecord } from '@/core/records';
+import { ShelfMove } from '@/core/shelf';
 import {
   animalsCsv,
   equipmentCsv,
@@ -7,9 +12,9 @@ import {
   readBackup,
   rowsUsedBy,
   writeBackup,
-  writeEnvelope,
   type BackupPicture,
   type BackupTrack,
+  type Fault,
 } from '@/files';
 import { belongingsOf } from '@/store/records';
 import { RinconDatabase } from '@/store/database';
@@ -25,50 +30,87 @@ export type Restored =
       readonly taken: TakenIn;
       readonly readings: number;
       readonly pictures: number;
+      /** Whether the backup says itself what is in it. */
+      readonly proven: boolean;
     }
   | {
       readonly state: 'ask';
       readonly clashes: readonly { readonly here: Design; readonly file: Design }[];
     }
+  /** Not all of it is whole: whether the rest is wanted is asked before anything is written. */
+  | { readonly state: 'partly'; readonly faults: readonly Fault[]; readonly holds: Holds }
   | { readonly state: 'refused'; readonly place: string; readonly message: string };
 
+/** What could be read in. */
+export interface Holds {
+  readonly enclosures: number;
+  readonly log: number;
+  readonly readings: number;
+  readonly pictures: number;
+}
+
+/** A backup that was written, and what of it did not come back as it was read again. */
+export interface Written {
+  readonly zip: Blob;
+  /** Rows that cannot be read, held in it as they are. */
+  readonly unreadable: number;
+  readonly faults: readonly Fault[];
+}
+
 const api = {
-  /** Everything that is kept, or all that belongs to one enclosure, as one ZIP. */
-  async write(only: string | null, onProgress: (share: number) => void): Promise<Blob> {
+  /** Everything that is kept, or all that belongs to one enclosure, as one ZIP, read back once it is written. */
+  async write(only: string | null, onProgress: (share: number) => void): Promise<Written> {
     const db = new RinconDatabase();
     try {
       const now = new Date();
-      const designs = (await listDesigns(db)).flatMap((it) =>
-        it.state === 'ready' && (only === null || it.row.id === only) ? [it.row.design] : [],
-      );
+      const unreadable: unknown[] = [];
+      const designs = (await listDesigns(db)).flatMap((it) => {
+        if (it.state === 'broken') {
+          if (only === null) unreadable.push({ table: 'designs', row: it.raw });
+          return [];
+        }
+        return it.state === 'ready' && (only === null || it.row.id === only) ? [it.row.design] : [];
+      });
       const settings = await loadSettings(db);
-      const belongings = await belongingsOf(db, only);
-      const shelf = only === null ? await listMoves(db) : [];
+      const all = await belongingsOf(db, only);
+      /** Rows that will be read again; the others are held as they are. */
+      const sound = <T>(table: string, rows: readonly T[], schema: ZodType): readonly T[] =>
+        rows.filter((row) => {
+          const reads = schema.safeParse(row).success;
+          if (!reads) unreadable.push({ table, row });
+          return reads;
+        });
+      const belongings = {
+        log: sound('log', all.log, Entry),
+        animals: sound('animals', all.animals, AnimalRecord),
+        equipment: sound('equipment', all.equipment, EquipmentRecord),
+        points: sound('series', all.points, Series),
+      };
+      const shelf = only === null ? sound('shelf', await listMoves(db), ShelfMove) : [];
       const pictures = await (
         only === null ? db.pictures.toCollection() : db.pictures.where({ design: only })
       ).primaryKeys();
       let done = 0;
       const count = Math.max(1, belongings.points.length + pictures.length);
-      const step = (): void => onProgress((done += 1) / count);
+      const step = (): void => onProgress((0.7 * (done += 1)) / count);
       const pieces: BlobPart[] = [];
       await writeBackup(
         {
-          envelope: writeEnvelope(
-            designs,
-            {
-              prices: only === null ? settings.prices : {},
-              shelf,
-              own: only === null ? ownRows(settings) : rowsUsedBy(designs, ownRows(settings)),
-              ...belongings,
-            },
-            now,
-          ),
+          designs,
+          stores: {
+            prices: only === null ? settings.prices : {},
+            shelf,
+            own: only === null ? ownRows(settings) : rowsUsedBy(designs, ownRows(settings)),
+            ...belongings,
+          },
+          written: now,
           settings: only === null ? Object.fromEntries(KEPT_SETTINGS.map((key) => [key, settings[key]])) : {},
           tables: {
             'log.csv': logCsv(belongings.log, designs, belongings.animals),
             'animals.csv': animalsCsv(belongings.animals, designs),
             'equipment.csv': equipmentCsv(belongings.equipment, designs),
           },
+          unreadable,
           tracks: (async function* (): AsyncGenerator<BackupTrack> {
             for (const { id, quantity } of belongings.points) {
               yield { series: id, quantity, track: await readTrack(db, id, -Infinity, Infinity) };
@@ -88,7 +130,13 @@ const api = {
         // A copy: the packer uses its memory again.
         (piece) => pieces.push(piece.slice()),
       );
-      return new Blob(pieces, { type: 'application/zip' });
+      const zip = new Blob(pieces, { type: 'application/zip' });
+      const read = await readBackup(zip, (share) => onProgress(0.7 + 0.3 * share));
+      return {
+        zip,
+        unreadable: unreadable.length,
+        faults: read.ok ? read.value.faults : [{ place: read.place, message: read.message }],
+      };
     } finally {
       db.close();
     }
@@ -98,11 +146,21 @@ const api = {
   async restore(
     file: Blob,
     which: Readonly<Record<string, Which>> | null,
+    partly: boolean,
     onProgress: (share: number) => void,
   ): Promise<Restored> {
     const read = await readBackup(file, (share) => onProgress(0.5 * share));
     if (!read.ok) return { state: 'refused', place: read.place, message: read.message };
-    const { envelope, tracks, pictures, settings } = read.value;
+    const { envelope, tracks, pictures, settings, faults, proven } = read.value;
+    if (faults.length > 0 && !partly) {
+      const { designs, log } = envelope;
+      const readings = tracks.reduce((sum, it) => sum + it.track.at.length, 0);
+      return {
+        state: 'partly',
+        faults,
+        holds: { enclosures: designs.length, log: log.length, readings, pictures: pictures.length },
+      };
+    }
     const db = new RinconDatabase();
     try {
       const clashes = await clashesWith(db, envelope.designs);
@@ -127,7 +185,7 @@ const api = {
           })),
         );
         onProgress(1);
-        return { state: 'done', taken, readings: batch.fresh, pictures: fresh.length };
+        return { state: 'done', taken, readings: batch.fresh, pictures: fresh.length, proven };
       });
     } finally {
       db.close();

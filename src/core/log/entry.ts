@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LAST_MOMENT } from '../physics/constants';
 import { mergeRecords } from '../records';
 
 /** Sorts of entry, in the order in which they are offered. */
@@ -45,8 +46,8 @@ export const Entry = z.strictObject({
   id,
   design: id,
   /** When it happened, and when the line was last changed: ms since 1970. */
-  at: z.number().int().min(0),
-  changed: z.number().int().min(0),
+  at: z.number().int().min(0).max(LAST_MOMENT),
+  changed: z.number().int().min(0).max(LAST_MOMENT),
   kind: EntryKind,
   /** Of which animal, where that is known. */
   animal: id.nullable(),

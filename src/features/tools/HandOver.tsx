@@ -32,7 +32,7 @@ export function HandOver({ only, onClose }: { readonly only: Design | null; read
     setWrong(null);
     setShare(0);
     try {
-      const zip = await makeBackup(what === 'one' && only ? only.id : null, setShare);
+      const { zip } = await makeBackup(what === 'one' && only ? only.id : null, setShare);
       const code = newCode();
       const reply = await fetch(`/api/handover/${code.id}`, {
         method: 'PUT',

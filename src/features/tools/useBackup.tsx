@@ -2,6 +2,7 @@
 
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
+import { counted } from '@/core/units';
 import { useStore, storageTrouble } from '@/store';
 import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
@@ -15,9 +16,22 @@ export function useBackup() {
   const save = async (): Promise<void> => {
     setShare(0);
     try {
-      const zip = await makeBackup(null, setShare);
+      const { zip, unreadable, faults } = await makeBackup(null, setShare);
       download(`rincon-${localToday(new Date())}.zip`, zip, 'application/zip');
+      const [fault] = faults;
+      if (fault) {
+        enqueueSnackbar(
+          `The copy was saved, but not all of it can be read again. At ${fault.place}: ${fault.message}. It does not count as a copy.`,
+          { variant: 'error', persist: true },
+        );
+        return;
+      }
       await set('exported', Date.now());
+      if (unreadable > 0)
+        enqueueSnackbar(
+          `${counted(unreadable, 'row')} could not be read. The copy holds what is there, as it is.`,
+          { variant: 'warning', persist: true },
+        );
     } catch (error) {
       enqueueSnackbar(`No backup was made: ${storageTrouble(error)}.`, { variant: 'error', persist: true });
     } finally {

@@ -7,6 +7,7 @@ import { isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
 import { clashesWith, storageTrouble, takeInFile, useStore, type TakenIn, type Which } from '@/store';
 import { ClashDialog, type Clash } from '@/ui/ClashDialog';
 import { restoreBackup } from '@/workers/backup';
+import { DamagedDialog, type Damaged } from './DamagedDialog';
 
 /** Why a file was not read in, and where in it that is. */
 export interface Refusal {
@@ -35,6 +36,8 @@ export function useTakeIn() {
     readonly go: (which: Choices) => void;
   } | null>(null);
 
+  const [damaged, setDamaged] = useState<Damaged | null>(null);
+
   const guarded = async (name: string, work: () => Promise<void>): Promise<void> => {
     const key = enqueueSnackbar('Reading it in…', { persist: true });
     try {
@@ -50,20 +53,32 @@ export function useTakeIn() {
     }
   };
 
-  const zip = (file: Blob, name: string, which: Choices | null): Promise<void> =>
+  const zip = (file: Blob, name: string, which: Choices | null, partly: boolean): Promise<void> =>
     guarded(name, async () => {
-      const found = await restoreBackup(file, which, () => undefined);
+      const found = await restoreBackup(file, which, partly, () => undefined);
       if (found.state === 'refused') setRefusal({ file: name, place: found.place, message: found.message });
+      else if (found.state === 'partly')
+        setDamaged({
+          file: name,
+          faults: found.faults,
+          holds: found.holds,
+          go: () => void zip(file, name, which, true),
+        });
       else if (found.state === 'ask')
-        setAsking({ clashes: found.clashes, go: (choices) => void zip(file, name, choices) });
+        setAsking({ clashes: found.clashes, go: (choices) => void zip(file, name, choices, partly) });
       else {
-        const { taken, readings, pictures } = found;
+        const { taken, readings, pictures, proven } = found;
         const said = [
           ...takenWords(taken),
           readings > 0 && counted(readings, 'reading'),
           pictures > 0 && `${counted(pictures, 'picture')}`,
         ].filter(Boolean);
         enqueueSnackbar(said.length > 0 ? `${said.join('; ')}.` : 'All of it was here already.');
+        if (!proven && !partly)
+          enqueueSnackbar(
+            'This backup does not say what was in it: its checksums hold, but nothing proves that no part is missing.',
+            { variant: 'warning' },
+          );
       }
     });
 
@@ -82,7 +97,7 @@ export function useTakeIn() {
 
   const takeIn = async (file: Blob, name: string): Promise<void> => {
     setRefusal(null);
-    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))) return zip(file, name, null);
+    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))) return zip(file, name, null, false);
     if (file.size > MAX_BYTES) {
       setRefusal({
         file: name,
@@ -96,16 +111,20 @@ export function useTakeIn() {
     else setRefusal({ file: name, place: read.place, message: read.message });
   };
 
-  const dialog: ReactNode = asking && (
-    <ClashDialog
-      clashes={asking.clashes}
-      catalogue={catalogue}
-      onCancel={() => setAsking(null)}
-      onChoose={(which) => {
-        setAsking(null);
-        asking.go(which);
-      }}
-    />
+  const dialog: ReactNode = damaged ? (
+    <DamagedDialog damaged={damaged} onClose={() => setDamaged(null)} />
+  ) : (
+    asking && (
+      <ClashDialog
+        clashes={asking.clashes}
+        catalogue={catalogue}
+        onCancel={() => setAsking(null)}
+        onChoose={(which) => {
+          setAsking(null);
+          asking.go(which);
+        }}
+      />
+    )
   );
   return { takeIn, dialog, refusal, forget: () => setRefusal(null) };
 }
