@@ -5,6 +5,7 @@ import type { Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import type { Series } from '@/core/readings';
 import { bookFromAmounts, type ShelfMove } from '@/core/shelf';
+import { markChange } from './derived';
 
 export interface DesignRow {
   readonly id: string;
@@ -59,6 +60,9 @@ export interface BlockRow {
   readonly bytes: Uint8Array;
 }
 
+/** Settings that are in no copy. */
+const NOT_COPIED = new Set(['exported', 'demoLaid', 'joined']);
+
 export class RinconDatabase extends Dexie {
   declare designs: EntityTable<DesignRow, 'id'>;
   declare steps: Table<StepRow, [string, number]>;
@@ -74,6 +78,29 @@ export class RinconDatabase extends Dexie {
   constructor(name = 'rincon') {
     // A write counts as saved only once the disk has it: a power cut must lose nothing that was called saved.
     super(name, { chromeTransactionDurability: 'strict' });
+    this.use({
+      stack: 'dbcore',
+      name: 'last change',
+      create: (down) => ({
+        ...down,
+        table: (own) => {
+          const table = down.table(own);
+          if (own === 'steps') return table;
+          return {
+            ...table,
+            mutate: async (request) => {
+              const answer = await table.mutate(request);
+              const isOfCopies =
+                own === 'settings' &&
+                'values' in request &&
+                request.values.every((it: SettingRow) => NOT_COPIED.has(it.key));
+              if (!isOfCopies) markChange();
+              return answer;
+            },
+          };
+        },
+      }),
+    });
     this.version(1).stores({
       designs: 'id, updated, deleted',
       steps: '[designId+seq], designId',

@@ -36,6 +36,35 @@ export async function readDerivedMany(keys: readonly string[]): Promise<readonly
 /** ms that are waited for values the server has ready: longer, and calculating them here begins. */
 const READY = 4000;
 
+/** Under which the moment of the last change is kept; it is never the longest unused. */
+const CHANGED = 'last change';
+/** ms between two writes of it. */
+const MARKED_EVERY = 1000;
+let marked = -Infinity;
+let marking: ReturnType<typeof setTimeout> | undefined;
+
+/** Writes down that something of the builder’s was changed, at once and then once a second at the most. */
+export function markChange(now: () => number = Date.now): void {
+  if (marking !== undefined) return;
+  const wait = marked + MARKED_EVERY - now();
+  const write = (): void => {
+    marking = undefined;
+    marked = now();
+    database()
+      .entries.put({ key: CHANGED, value: marked, used: Number.MAX_SAFE_INTEGER })
+      // Where it cannot be kept, a copy is asked for sooner than it need be.
+      .catch(() => undefined);
+  };
+  if (wait <= 0) write();
+  else marking = setTimeout(write, wait);
+}
+
+/** When anything was last changed, ms since 1970; null where that is not known. */
+export async function lastChange(): Promise<number | null> {
+  const [value] = await readDerivedMany([CHANGED]);
+  return typeof value === 'number' ? value : null;
+}
+
 /** What the server has ready at an address, as JSON; null where there is no server, or none that has it. */
 export async function fetched(address: string): Promise<unknown> {
   try {

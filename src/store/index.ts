@@ -10,5 +10,5 @@ export * from './useReadings';
 export * from './records';
 export * from './useRecords';
 export * from './pictures';
-export { keepDerived, readDerivedMany } from './derived';
+export { keepDerived, lastChange, readDerivedMany } from './derived';
 export { layDemo } from './demo';

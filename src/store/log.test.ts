@@ -1,13 +1,17 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DAY_MS } from '@/core/physics/constants';
 import { catalogue } from '@/catalogue';
-import { demoDesigns, demoLog } from '@/catalogue/demo';
+import { demoDesigns, demoLog, demoReadings } from '@/catalogue/demo';
+import { trackOf } from '@/core/readings';
 import { RinconDatabase } from './database';
 import { createDesign, deleteDesign, emptyOldBin, takeInFile } from './designs';
 import { listLog, strike, takeInLog, writeEntries } from './log';
+import { lastChange } from './derived';
+import { addReadings } from './readings';
 import { belongingsOf } from './records';
+import { saveSetting } from './settings';
 
 const [bog, hedge] = demoDesigns(catalogue);
 let db: RinconDatabase;
@@ -24,6 +28,9 @@ afterEach(async () => {
   await Dexie.delete('other');
 });
 
+/** Waits until something holds. */
+const eventually = <T>(check: () => Promise<T>): Promise<T> => vi.waitFor(check, { timeout: 20_000 });
+
 const note = (text: string, at: number) => ({
   design: bog!.id,
   at,
@@ -33,6 +40,32 @@ const texts = async (own: RinconDatabase): Promise<string[]> =>
   (await listLog(own, bog!.id, 0)).map((it) => it.text);
 
 const wholeLog = async (db: RinconDatabase, design: string | null) => (await belongingsOf(db, design)).log;
+
+describe('when anything was last changed', () => {
+  it('is known after a line of the log, a reading or an animal, and not moved by saving a copy', async () => {
+    await saveSetting(db, 'exported', 5);
+    expect(await lastChange()).toBeNull();
+    await writeEntries(db, [note('first', DAY_MS)], 5 * DAY_MS);
+    const first = await eventually(async () => {
+      const at = await lastChange();
+      expect(at).not.toBeNull();
+      return at!;
+    });
+    expect(Date.now() - first).toBeLessThan(60_000);
+    await saveSetting(db, 'exported', 6);
+    await saveSetting(db, 'demoLaid', true);
+    expect(await lastChange()).toBe(first);
+    // Once a second at the most, and the last is never left out.
+    const [{ series, track }] = demoReadings(demoDesigns(catalogue), Date.now()) as [
+      ReturnType<typeof demoReadings>[number],
+    ];
+    await addReadings(db, [{ series, track: trackOf(track.at, track.steps, 10) }]);
+    await eventually(async () => expect(await lastChange()).toBeGreaterThan(first));
+    await saveSetting(db, 'tub', 0.05);
+    const last = (await lastChange())!;
+    await eventually(async () => expect(await lastChange()).toBeGreaterThan(last));
+  });
+});
 
 describe('the log', () => {
   it('is written all or none, listed in the order of time, by enclosure and since a day', async () => {

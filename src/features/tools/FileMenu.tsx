@@ -12,6 +12,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/document';
+import { counted } from '@/core/units';
 import { fileName, writeSingle } from '@/files';
 import { belongingsOf, layDemo, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
@@ -58,7 +59,19 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
-            void exportEverything(db, settings).then(() => set('exported', Date.now()));
+            const began = Date.now();
+            void exportEverything(db, settings).then(async ({ more, broken }) => {
+              if (broken > 0)
+                enqueueSnackbar(
+                  `Not in the file, because it cannot be read: ${counted(broken, 'enclosure')}. Back everything up: a backup holds what is there.`,
+                  { variant: 'warning', persist: true },
+                );
+              else if (more > 0)
+                enqueueSnackbar(
+                  'Readings and pictures are not in this file. Back everything up to keep those too.',
+                );
+              else await set('exported', began);
+            });
           }}
         >
           Export everything

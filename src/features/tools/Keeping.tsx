@@ -3,9 +3,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
-import { askToPersist, useDesigns, useStore } from '@/store';
+import { askToPersist, lastChange, useDesigns, useStore } from '@/store';
 import { useBackup } from './useBackup';
 
 /** Days after which a copy is asked for. */
@@ -16,6 +17,7 @@ export function Keeping() {
   const { settings } = useStore();
   const { share, save } = useBackup();
   const designs = useDesigns();
+  const last = useLiveQuery(lastChange);
   const [kept, setKept] = useState<boolean>();
   const [now] = useState(() => Date.now());
   useEffect(() => {
@@ -26,7 +28,7 @@ export function Keeping() {
   const days =
     settings.exported === null ? null : Math.max(0, Math.floor((now - settings.exported) / DAY_MS));
   const newest = Math.max(...designs.map((it) => (it.state === 'ready' ? it.row.updated : 0)));
-  const changed = settings.exported === null || newest > settings.exported;
+  const changed = settings.exported === null || Math.max(newest, last ?? 0) > settings.exported;
   const overdue = changed && (days === null || days >= REMIND);
   return (
     <Box

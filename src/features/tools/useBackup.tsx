@@ -15,6 +15,8 @@ export function useBackup() {
   const [share, setShare] = useState<number | null>(null);
   const save = async (): Promise<void> => {
     setShare(0);
+    // What is changed while it is made may not be in it.
+    const began = Date.now();
     try {
       const { zip, unreadable, faults } = await makeBackup(null, setShare);
       download(`rincon-${localToday(new Date())}.zip`, zip, 'application/zip');
@@ -26,7 +28,7 @@ export function useBackup() {
         );
         return;
       }
-      await set('exported', Date.now());
+      await set('exported', began);
       if (unreadable > 0)
         enqueueSnackbar(
           `${counted(unreadable, 'row')} could not be read. The copy holds what is there, as it is.`,
