@@ -72,7 +72,17 @@ test('backed up, cleared and restored it is what it was, pictures and readings t
   for (const name of Object.keys(bad)) if (name.endsWith('.jpg')) bad[name] = strToU8('no picture');
   await take(page, Buffer.from(zipSync(bad)), 'changed.zip');
   await expect(page.getByRole('dialog')).toContainText('this is no JPEG picture');
-  await expect(page.getByRole('dialog')).toContainText('Nothing was changed');
+  await expect(page.getByRole('dialog')).toContainText('Nothing was read in yet');
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  expect(await stored(page)).toEqual(before);
+  // Cut short in the middle it is told too, with what can still be had of it.
+  await take(page, zip.subarray(0, Math.floor(zip.length / 2)), 'cut.zip');
+  const dialog = page.getByRole('dialog', { name: 'This backup is not whole' });
+  await expect(dialog).toContainText('the backup was cut short');
+  await expect(dialog).toContainText(/What can be read of it: 4 enclosures, \d+ lines of the log/);
+  await sound(page, 'a backup that is not whole');
+  await dialog.getByRole('button', { name: 'Read in what there is' }).click();
+  await expect(page.getByText('4 already here.')).toBeVisible();
   expect(await stored(page)).toEqual(before);
 });
 

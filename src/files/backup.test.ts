@@ -15,6 +15,7 @@ import {
   writeBackup,
   writeEnvelope,
   type BackupPicture,
+  type ReadBackup,
 } from '.';
 import { crc32 } from './archive';
 
@@ -122,20 +123,24 @@ describe('a backup', () => {
       equipment: [],
       shelf: [],
     };
+    const takenOf = ({ envelope, settings, tracks, pictures }: ReadBackup) => ({
+      envelope,
+      settings,
+      tracks,
+      pictures,
+    });
     /** Refused, or told, or nothing that is taken in is another than was written. */
     const isHonest = async (zip: Blob, whole: unknown): Promise<string> => {
       const read = await readBackup(zip);
       if (!read.ok) return 'refused';
       if (read.value.faults.length > 0) return 'told';
-      const { faults: _, proven: __, ...taken } = read.value;
-      expect(taken).toEqual(whole);
+      expect(takenOf(read.value)).toEqual(whole);
       return 'the same';
     };
     const wholeOf = async (zip: Blob): Promise<unknown> => {
       const read = await readBackup(zip);
       if (!read.ok || read.value.faults.length > 0) throw new Error('the test’s own backup is not whole');
-      const { faults: _, proven: __, ...taken } = read.value;
-      return taken;
+      return takenOf(read.value);
     };
     /** As an earlier version wrote it. */
     const withoutManifest = async (): Promise<Blob> => {
@@ -183,7 +188,6 @@ describe('a backup', () => {
       expect(read.value.faults).toEqual([
         { place: gone, message: 'it is missing. Take another copy of the backup' },
         { place: changed, message: 'it was changed after the backup was written' },
-        { place: 'readings/more.csv', message: 'it was added after the backup was written' },
         { place: 'readings/more.csv', message: 'no measuring point in rincon.json is called so' },
       ]);
       expect(read.value.tracks).toHaveLength(tracks.length - 1);

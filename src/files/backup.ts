@@ -176,7 +176,9 @@ export async function readBackup(
   );
   if (!unpacked.ok) return unpacked;
   const { parts } = unpacked.value;
-  const faults: Fault[] = [...unpacked.value.faults];
+  // One a place: the last says most.
+  const faults = new Map(unpacked.value.faults.map((it) => [it.place, it.message]));
+  const tell = (it: Fault): void => void faults.set(it.place, it.message);
   const text = new TextDecoder();
   const taken = (name: string): Uint8Array | null => {
     const bytes = parts.get(name) ?? null;
@@ -186,16 +188,13 @@ export async function readBackup(
   const own = parts.get(MANIFEST);
   const manifest = own ? readManifest(own) : null;
   if (own && !manifest)
-    faults.push({ place: MANIFEST, message: 'it was changed: nothing proves that all else is whole' });
-  if (manifest)
-    faults.push(
-      ...against(manifest, parts, new Set(faults.map((it) => it.place)), (name) => READ.test(name)),
-    );
+    tell({ place: MANIFEST, message: 'it was changed: nothing proves that all else is whole' });
+  if (manifest) against(manifest, parts, new Set(faults.keys()), (name) => READ.test(name)).forEach(tell);
   parts.delete(MANIFEST);
   const json = taken('rincon.json');
   if (!json) {
-    const [why] = faults.filter((it) => it.place === 'rincon.json' || it.place === 'the whole file');
-    return fault('rincon.json', why?.message ?? 'it is missing. This is no backup written by Rincon');
+    const why = faults.get('rincon.json') ?? faults.get('the whole file');
+    return fault('rincon.json', why ?? 'it is missing. This is no backup written by Rincon');
   }
   const envelope = readEnvelope(text.decode(json), 256 * 1024 ** 2);
   if (!envelope.ok) return fault(`rincon.json, ${envelope.place}`, envelope.message);
@@ -205,28 +204,27 @@ export async function readBackup(
     const series = idIn(name);
     const point = series === null ? undefined : points.get(series);
     if (!point) {
-      faults.push({ place: name, message: 'no measuring point in rincon.json is called so' });
+      tell({ place: name, message: 'no measuring point in rincon.json is called so' });
       continue;
     }
     const read = readTrackCsv(text.decode(taken(name) ?? new Uint8Array()), point.quantity);
     if (read.ok) tracks.push({ series: point.id, quantity: point.quantity, track: read.value });
-    else faults.push({ place: `${name}, ${read.place}`, message: read.message });
+    else tell({ place: `${name}, ${read.place}`, message: read.message });
   }
   const listed = Pictures.safeParse(parse(text.decode(taken('pictures.json') ?? new Uint8Array([91, 93]))));
-  if (!listed.success) faults.push({ place: 'pictures.json', message: 'it does not follow the format' });
+  if (!listed.success) tell({ place: 'pictures.json', message: 'it does not follow the format' });
   const pictures: BackupPicture[] = [];
-  const told = new Set(faults.map((it) => it.place));
   for (const it of listed.data ?? []) {
     const name = `pictures/${encodeURIComponent(it.id)}.jpg`;
     const jpeg = taken(name);
     if (jpeg?.[0] === 0xff && jpeg[1] === 0xd8 && jpeg[2] === 0xff) pictures.push({ ...it, jpeg });
     else if (jpeg)
-      faults.push({
+      tell({
         place: name,
         message: 'this is no JPEG picture. It was changed; take another copy of the backup',
       });
-    else if (!told.has(name))
-      faults.push({ place: name, message: 'the picture is missing. Take another copy of the backup' });
+    else if (!faults.has(name))
+      tell({ place: name, message: 'the picture is missing. Take another copy of the backup' });
   }
   const settings = z
     .record(z.string(), z.unknown())
@@ -235,7 +233,14 @@ export async function readBackup(
   onProgress(1);
   return {
     ok: true,
-    value: { envelope: envelope.value, settings, tracks, pictures, faults, proven: manifest !== null },
+    value: {
+      envelope: envelope.value,
+      settings,
+      tracks,
+      pictures,
+      faults: Array.from(faults, ([place, message]) => ({ place, message })),
+      proven: manifest !== null,
+    },
   };
 }
 

@@ -41,17 +41,20 @@ const CHANGED = 'last change';
 /** ms between two writes of it. */
 const MARKED_EVERY = 1000;
 let marked = -Infinity;
+let changed = -Infinity;
 let marking: ReturnType<typeof setTimeout> | undefined;
 
 /** Writes down that something of the builder’s was changed, at once and then once a second at the most. */
 export function markChange(now: () => number = Date.now): void {
+  // When it was, however much later it is written down.
+  changed = now();
   if (marking !== undefined) return;
-  const wait = marked + MARKED_EVERY - now();
+  const wait = marked + MARKED_EVERY - changed;
   const write = (): void => {
     marking = undefined;
     marked = now();
     database()
-      .entries.put({ key: CHANGED, value: marked, used: Number.MAX_SAFE_INTEGER })
+      .entries.put({ key: CHANGED, value: changed, used: Number.MAX_SAFE_INTEGER })
       // Where it cannot be kept, a copy is asked for sooner than it need be.
       .catch(() => undefined);
   };

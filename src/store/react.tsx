@@ -260,10 +260,10 @@ export function usePicturesOf(design: string): ReadonlyMap<string, readonly Pict
   }, [rows]);
 }
 
-/** The log since so many days, of one enclosure or of all; undefined while it is read. */
-export function useLog(design: string | null, days: number): readonly Entry[] | undefined {
+/** The log since so many days, or all of it, of one enclosure or of all; undefined while it is read. */
+export function useLog(design: string | null, days: number | 'all'): readonly Entry[] | undefined {
   const { db } = useStore();
-  const [since] = useState(() => Date.now() - days * DAY_MS);
+  const [since] = useState(() => (days === 'all' ? 0 : Date.now() - days * DAY_MS));
   return useLiveQuery(() => listLog(db, design, since), [db, design, since]);
 }
 

@@ -12,7 +12,6 @@ import { DAY } from '@/core/readings';
 import { capital } from '@/core/units';
 import { useEditing, useLog, useOpenDesign, useSeries, useStore, useTracks } from '@/store';
 import { Message } from '@/ui/Message';
-import { LOOK_BACK } from './due';
 import { isDayIn } from '@/ui/boxDay';
 import { useNow } from './useAlarms';
 import { useReader } from '@/ui/units';
@@ -30,7 +29,7 @@ export function DiagnosisTab() {
   const { tell } = useReader();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
-  const log = useLog(design.id, LOOK_BACK);
+  const log = useLog(design.id, 'all');
   const series = useSeries(design.id);
   const now = useNow();
   const [since] = useState(() => Date.now() - 40 * DAY);

@@ -17,7 +17,6 @@ import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { DayField } from './animals/AnimalCard';
 import { DetailCard } from './DetailCard';
-import { LOOK_BACK } from './due';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -26,7 +25,7 @@ export function EquipmentTab() {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const list = useEquipment(design.id);
-  const log = useLog(design.id, LOOK_BACK);
+  const log = useLog(design.id, 'all');
   const book = useRecordBook();
   const [picked, setPicked] = useState<string | null>(null);
   const [today] = useState(() => localToday(new Date()));

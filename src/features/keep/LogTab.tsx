@@ -5,9 +5,12 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { careOf } from '@/core/care';
+import type { Catalogue } from '@/core/catalogue';
+import type { Design } from '@/core/document';
 import { ENTRY_KINDS, type Entry, type EntryKind } from '@/core/log';
+import type { AnimalRecord } from '@/core/records';
 import {
   addPicture,
   removePicture,
@@ -22,28 +25,33 @@ import {
 import { localDay, dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { PictureStrip } from '@/ui/PictureStrip';
-import { useReader } from '@/ui/units';
+import { useReader, type Reader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { Windowed } from '@/ui/Windowed';
 import { CardList } from './CardList';
-import { LOOK_BACK } from './due';
 import { EntryFormCard } from './EntryFormCard';
 import { entryWords, KIND_WORD } from './entryWords';
-
-/** Lines drawn at once; a keeper looks for the latest. */
-const SHOWN = 200;
 
 /** Everything that was written down here, the latest first; by kind, and by words. */
 export function LogTab() {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const reader = useReader();
-  const log = useLog(design.id, LOOK_BACK);
+  const log = useLog(design.id, 'all');
   const [kind, setKind] = useState<EntryKind | 'all'>('all');
   const [words, setWords] = useState('');
   const [form, setForm] = useState(false);
   const pictures = usePicturesOf(design.id);
   const animals = useAnimals();
-  if (!log) return <Message title="Reading the log" role="status" />;
+  const lines = useMemo(
+    () => log && linesOf(log, design, catalogue, names(animals), reader),
+    [log, design, catalogue, animals, reader],
+  );
+  // What is typed stands at once; the list follows.
+  const sought = useDeferredValue(words);
+  const days = useMemo(() => lines && daysOf(lines, kind, sought), [lines, kind, sought]);
+  const present = useMemo(() => ENTRY_KINDS.filter((it) => log?.some((own) => own.kind === it)), [log]);
+  if (!log || !days) return <Message title="Reading the log" role="status" />;
   const writing = form && <EntryFormCard key="new" entry={null} onDone={() => setForm(false)} />;
   if (log.length === 0)
     return (
@@ -53,31 +61,6 @@ export function LogTab() {
         </Message>
       )
     );
-  const rules = new Map(careOf(design, catalogue).map((it) => [it.id, it.what]));
-  const names = new Map(animals?.map((it) => [it.id, it.name]));
-  const said = (it: Entry): string =>
-    [
-      it.rule && it.kind === 'care' ? (rules.get(it.rule) ?? '') : '',
-      names.get(it.animal ?? '') ?? '',
-      entryWords(it, reader),
-    ]
-      .filter(Boolean)
-      .join(' · ');
-  const found = log
-    .filter((it) => kind === 'all' || it.kind === kind)
-    .filter((it) =>
-      words
-        .toLowerCase()
-        .split(/\s+/)
-        .every((own) => `${KIND_WORD[it.kind]} ${said(it)}`.toLowerCase().includes(own)),
-    )
-    .reverse();
-  const days = new Map<string, Entry[]>();
-  for (const it of found.slice(0, SHOWN)) {
-    const day = localDay(it.at);
-    days.set(day, [...(days.get(day) ?? []), it]);
-  }
-  const present = ENTRY_KINDS.filter((it) => log.some((own) => own.kind === it));
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       <Box role="search" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
@@ -106,30 +89,90 @@ export function LogTab() {
         </Button>
       </Box>
       {writing}
-      {found.length === 0 && (
+      {days.length === 0 && (
         <Typography sx={{ color: 'earth.quiet' }} role="status">
           No line of the log says that.
         </Typography>
       )}
-      {[...days].map(([day, entries]) => (
-        <Box component="section" key={day} aria-label={dayWords(day)}>
-          <Typography variant="h3" component="h2" sx={{ mb: 0.5 }}>
-            {dayWords(day)}
-          </Typography>
-          <CardList>
-            {entries.map((it) => (
-              <Line key={it.id} entry={it} words={said(it)} pictures={pictures.get(`entry:${it.id}`) ?? []} />
-            ))}
-          </CardList>
-        </Box>
-      ))}
-      {found.length > SHOWN && (
-        <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-          The latest {SHOWN} of {found.length}. Search to find older ones.
-        </Typography>
-      )}
+      <Windowed
+        items={days}
+        keyOf={(it) => it.day}
+        estimate={({ lines: own }) => 30 + 46 * own.length}
+        gap={12}
+      >
+        {({ day, lines: own }) => (
+          <Box component="section" aria-label={dayWords(day)}>
+            <Typography variant="h3" component="h2" sx={{ mb: 0.5 }}>
+              {dayWords(day)}
+            </Typography>
+            <CardList>
+              {own.map(({ entry, said }) => (
+                <Line
+                  key={entry.id}
+                  entry={entry}
+                  words={said}
+                  pictures={pictures.get(`entry:${entry.id}`) ?? []}
+                />
+              ))}
+            </CardList>
+          </Box>
+        )}
+      </Windowed>
     </Box>
   );
+}
+
+/** A line of the log as it is told, and as it is searched. */
+interface ToldLine {
+  readonly entry: Entry;
+  readonly said: string;
+  readonly text: string;
+}
+
+const names = (animals: readonly AnimalRecord[] | undefined): ReadonlyMap<string, string> =>
+  new Map(animals?.map((it) => [it.id, it.name]));
+
+/** All lines, the latest first. */
+function linesOf(
+  log: readonly Entry[],
+  design: Design,
+  catalogue: Catalogue,
+  animals: ReadonlyMap<string, string>,
+  reader: Reader,
+): readonly ToldLine[] {
+  const rules = new Map(careOf(design, catalogue).map((it) => [it.id, it.what]));
+  return log
+    .map((entry): ToldLine => {
+      const said = [
+        entry.rule && entry.kind === 'care' ? (rules.get(entry.rule) ?? '') : '',
+        animals.get(entry.animal ?? '') ?? '',
+        entryWords(entry, reader),
+      ]
+        .filter(Boolean)
+        .join(' · ');
+      return { entry, said, text: `${KIND_WORD[entry.kind]} ${said}`.toLowerCase() };
+    })
+    .reverse();
+}
+
+interface Day {
+  readonly day: string;
+  readonly lines: readonly ToldLine[];
+}
+
+/** Lines of a kind that say all of these words, by day. */
+function daysOf(lines: readonly ToldLine[], kind: EntryKind | 'all', words: string): readonly Day[] {
+  const sought = words.toLowerCase().split(/\s+/);
+  const days = new Map<string, ToldLine[]>();
+  for (const it of lines) {
+    if (kind !== 'all' && it.entry.kind !== kind) continue;
+    if (!sought.every((own) => it.text.includes(own))) continue;
+    const day = localDay(it.entry.at);
+    const own = days.get(day);
+    if (own) own.push(it);
+    else days.set(day, [it]);
+  }
+  return [...days].map(([day, own]) => ({ day, lines: own }));
 }
 
 function Line({

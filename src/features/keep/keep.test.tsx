@@ -2,6 +2,9 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { eventually, made, open } from '../testing/open';
+import { RinconDatabase } from '@/store';
+import { writeEntries } from '@/store/log';
+import { LogTab } from './LogTab';
 import { QuickLine } from './QuickLine';
 
 afterEach(() => vi.restoreAllMocks());
@@ -13,6 +16,28 @@ const type = (text: string): HTMLInputElement => {
   return field;
 };
 const write = (): HTMLButtonElement => screen.getByRole<HTMLButtonElement>('button', { name: 'Write' });
+
+describe('the log', () => {
+  it('shows and finds what was written years ago', async () => {
+    const design = made('theloderma-corticale');
+    const db = new RinconDatabase();
+    const note = (text: string, daysAgo: number) => ({
+      design: design.id,
+      at: Date.now() - daysAgo * 86_400_000,
+      draft: { kind: 'note' as const, values: {}, text },
+    });
+    await writeEntries(db, [note('Cork replaced', 1500), note('Called at night', 2)], Date.now());
+    db.close();
+    await open(<LogTab />, design);
+    expect(await screen.findByText(/Cork replaced/)).toBeDefined();
+    expect(screen.getByText(/Called at night/)).toBeDefined();
+    fireEvent.change(screen.getByRole('textbox', { name: 'Search the log' }), {
+      target: { value: 'note cork' },
+    });
+    await eventually(() => expect(screen.queryByText(/Called at night/)).toBeNull());
+    expect(screen.getByText(/Cork replaced/)).toBeDefined();
+  });
+});
 
 describe('a line written down', () => {
   it('is shown as it is understood, written, and the field is free for the next', async () => {

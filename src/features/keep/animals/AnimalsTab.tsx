@@ -11,7 +11,6 @@ import { localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
-import { LOOK_BACK } from '../due';
 import { readingWords } from '@/ui/readingWords';
 import { AnimalCard } from './AnimalCard';
 import { SeenMap } from './SeenMap';
@@ -27,7 +26,7 @@ export function AnimalsTab() {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const animals = useAnimals();
-  const log = useLog(design.id, LOOK_BACK);
+  const log = useLog(design.id, 'all');
   const book = useRecordBook();
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);

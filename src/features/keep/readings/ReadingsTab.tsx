@@ -34,7 +34,7 @@ export function ReadingsTab() {
   const own = useSeries(design.id);
   const all = useSeries(null);
   const designs = useDesigns();
-  const log = useLog(design.id, 800);
+  const log = useLog(design.id, 'all');
   const [quantity, setQuantity] = useState<ReadQuantity | null>(null);
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set());
   const [beside, setBeside] = useState<readonly string[]>([]);
