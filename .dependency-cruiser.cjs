@@ -91,7 +91,7 @@ module.exports = {
     below(
       'devices-below',
       'devices',
-      ['files', 'catalogue', 'core'],
+      ['server', 'files', 'catalogue', 'core'],
       'Simulated devices run on the server and know no screen.',
     ),
     below('server-below', 'server', [], 'What the server holds for a while knows nothing of what is in it.'),

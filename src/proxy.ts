@@ -1,10 +1,19 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { refusedFor } from '@/server/admit';
 
 /**
  * A fresh nonce for every page. Scripts run only with it; styles may stand inline, since the component library
  * writes them at run time and a style cannot reach another host under this policy.
  */
 export function proxy(request: NextRequest): NextResponse {
+  const refused = refusedFor(
+    { method: request.method, headers: request.headers, path: request.nextUrl.pathname },
+    (process.env.RINCON_HOSTS ?? '')
+      .toLowerCase()
+      .split(/[\s,]+/)
+      .filter(Boolean),
+  );
+  if (refused) return NextResponse.json({ message: refused.message }, { status: refused.status });
   const nonce = btoa(crypto.randomUUID());
   const develop = process.env.NODE_ENV === 'development';
   const policy = [

@@ -23,6 +23,9 @@ export const MEMORY = 2 * DAY;
 /** Between two readings it remembers, ms. */
 export const EVERY = 5 * MINUTE;
 
+/** Days that are calculated in one go. */
+const MOST_DAYS = 7;
+
 /** What can be made to go wrong with the stand-ins. */
 export const FAULTS = [
   'dropout',
@@ -45,14 +48,14 @@ export interface Fault {
 
 /** A box on the bench: the engine of Climate, read by simulated probes. All of it lives in memory. */
 export class SimulatedBox {
-  private readonly ready: Ready;
+  private ready: Ready;
   private readonly catalogue: Catalogue;
   private told = 0;
   private faults: readonly Fault[] = [];
   private mists: readonly (ExtraMist & { readonly absolute: number })[] = [];
   private run: Run | null = null;
   /** Midnight its forecast begins at, ms since 1970. */
-  private readonly began: number;
+  private began: number;
   private readonly places: ReadonlyMap<string, Point3>;
 
   /** @param zone ms by which the keeper’s clock is ahead of UTC: lights follow it */
@@ -63,10 +66,8 @@ export class SimulatedBox {
     private readonly zone: number,
   ) {
     this.catalogue = withOwn(shipped, own);
-    this.began = Math.floor((now + zone - MEMORY) / DAY) * DAY - zone;
-    const date = new Date(this.began + zone);
-    const dayOfYear = Math.floor((date.getTime() - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY) + 1;
-    this.ready = readyOf(design, this.catalogue, Math.min(365, dayOfYear));
+    this.began = this.midnight(now);
+    this.ready = this.readyAt();
     const { width, depth, height } = design.enclosure;
     const { groundHeight, tierHeight } = this.ready.model;
     const warm = design.scape.warm === 'right' ? 0.8 : 0.2;
@@ -76,6 +77,17 @@ export class SimulatedBox {
       ['cool', { x: (1 - warm) * width, y: depth / 2, z: low }],
       ['canopy', { x: warm * width, y: depth / 2, z: (tierHeight + height) / 2 }],
     ]);
+  }
+
+  /** Midnight before all that is remembered at a moment. */
+  private midnight(now: number): number {
+    return Math.floor((now + this.zone - MEMORY) / DAY) * DAY - this.zone;
+  }
+
+  private readyAt(): Ready {
+    const date = new Date(this.began + this.zone);
+    const dayOfYear = Math.floor((date.getTime() - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY) + 1;
+    return readyOf(this.design, this.catalogue, Math.min(365, dayOfYear));
   }
 
   get name(): string {
@@ -190,7 +202,15 @@ export class SimulatedBox {
 
   /** Calculated to the end of the day that is asked for, and anew whenever something was changed. */
   private played(at: number): Run {
-    const days = Math.floor((at - this.began) / DAY) + 1;
+    let days = Math.floor((at - this.began) / DAY) + 1;
+    if (days > MOST_DAYS) {
+      // It stood there for long: its past is told anew from what is still remembered.
+      this.began = this.midnight(at);
+      this.ready = this.readyAt();
+      this.run = null;
+      this.told += 1;
+      days = Math.floor((at - this.began) / DAY) + 1;
+    }
     if (this.run && this.run.days >= days) return this.run;
     const second = (ms: number): number => Math.max(0, (ms - this.began) / 1000);
     const troubles = this.faults.flatMap(({ kind, since }): Trouble[] =>

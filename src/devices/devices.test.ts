@@ -1,5 +1,6 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import fc from 'fast-check';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { catalogue, NO_OWN_ROWS } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
@@ -49,6 +50,15 @@ describe('the simulated enclosure', () => {
     const drifted = values(broken('drift'), 'hub/warm/air');
     const sane = values(sound, 'hub/warm/air');
     expect(drifted.at(-1)! - sane.at(-1)!).toBeCloseTo(0.35 * 6, 0);
+  });
+  it('that stood there for months is calculated for the last days alone', () => {
+    const own = box();
+    const later = NOW + 300 * 24 * HOUR;
+    expect(own.since(0, later)).toHaveLength(6 * (MEMORY / EVERY + 1));
+    // Its past was told anew: it no longer begins on the day it was put there.
+    expect(own.history).toBe(1);
+    expect(own.since(0, later + HOUR)).toHaveLength(6 * (MEMORY / EVERY + 1));
+    expect(own.history).toBe(1);
   });
   it('without power it cools down to the room; with heat that does not stop it is hotter; without mist drier', () => {
     const warm = mean(values(sound, 'hub/warm/air'));
@@ -131,14 +141,70 @@ describe('what the server answers', () => {
     await put();
     expect((await ask(path, { method, body })).status).toBe(status);
   });
-  it('a page of another site may not set the mist off', async () => {
+  it.each(['1e300', 'x', '-841', 'Infinity'])('no clock is ahead of UTC by %s minutes', async (zone) => {
+    const body = writeSingle(hedge, NO_OWN_ROWS, new Date(NOW));
+    const reply = await ask(`${hedge.id}?zone=${zone}`, { method: 'PUT', body });
+    expect(reply.status).toBe(400);
+    expect(await reply.json()).toMatchObject({ message: /from -840 to 840/ });
+  });
+  it('a body that does not end is not waited for beyond its bound', async () => {
     await put();
-    const reply = await ask(`${hedge.id}/mist`, {
-      method: 'POST',
-      body: '{"seconds":20}',
-      headers: { 'sec-fetch-site': 'cross-site' },
+    let given = 0;
+    const endless = new ReadableStream<Uint8Array>({
+      pull(out) {
+        given += 1;
+        out.enqueue(new Uint8Array(1024 * 1024).fill(32));
+      },
     });
-    expect(reply.status).toBe(403);
+    const init = { method: 'PUT', body: endless, duplex: 'half' } as RequestInit;
+    expect((await ask(`${hedge.id}/faults`, init)).status).toBe(400);
+    expect(given).toBeLessThan(5);
+  });
+  it('so many pages may listen at once, and one that stops makes room', async () => {
+    await put();
+    const stops = Array.from({ length: 24 }, () => new AbortController());
+    for (const { signal } of stops)
+      expect((await ask(`${hedge.id}/hub/events`, { signal })).status).toBe(200);
+    expect((await ask(`${hedge.id}/hub/events`)).status).toBe(503);
+    stops[0]!.abort();
+    const last = new AbortController();
+    expect((await ask(`${hedge.id}/hub/events`, { signal: last.signal })).status).toBe(200);
+    [...stops, last].forEach((it) => it.abort());
+  });
+  it('whatever it is asked, it answers what it is or what is wrong with it, and never fails', async () => {
+    await put();
+    const words = fc.oneof(
+      fc.constantFrom(hedge.id, 'hub', 'mist', 'meter', 'scale', 'faults', 'events', '..', ''),
+      fc.string({ maxLength: 12 }),
+    );
+    const numbers = fc.oneof(fc.double(), fc.constantFrom('1e300', '-1e300', 'NaN', '0x10', '', '９'));
+    await fc.assert(
+      fc.asyncProperty(
+        fc.constantFrom('GET', 'PUT', 'POST', 'DELETE'),
+        fc.array(words, { maxLength: 4 }),
+        fc.constantFrom('zone', 'since', 'x'),
+        numbers,
+        fc.oneof(
+          fc.json(),
+          fc.string(),
+          fc.constant('{"seconds":1e400}'),
+          fc.constant('[{"kind":"drift","hours":1e9}]'),
+        ),
+        async (method, path, name, value, body) => {
+          const stop = new AbortController();
+          const request = new Request(`http://localhost/api/devices/x?${name}=${encodeURIComponent(value)}`, {
+            method,
+            signal: stop.signal,
+            ...(method === 'GET' ? {} : { body }),
+          });
+          const reply = await answer(request, path);
+          expect(reply.status).toBeLessThan(500);
+          if (reply.headers.get('content-type') !== 'text/event-stream') await reply.text();
+          stop.abort();
+        },
+      ),
+      { numRuns: 400, seed: 20 },
+    );
   });
   it('real devices are asked in place of the simulated ones, where they are named', async () => {
     const asked: string[] = [];

@@ -1,5 +1,7 @@
 import { serverNow } from './clock';
 import { z } from 'zod';
+import { ImpossibleClimate } from '@/core/climate';
+import { readUpTo } from '@/server/body';
 import { MAX_BYTES, readEnvelope, writeSenml, type NamedReading } from '@/files';
 import { FAULTS, MEMORY, SimulatedBox, type Fault } from './bench';
 
@@ -12,6 +14,18 @@ type Held = typeof globalThis & { [BOXES]?: Map<string, SimulatedBox> };
 const boxes = (): Map<string, SimulatedBox> => ((globalThis as Held)[BOXES] ??= new Map());
 /** Older ones give way: a bench is not a rack. */
 const MOST = 20;
+
+/** A page that listens, and how long one does at most before it must come back, ms. */
+const MOST_STREAMS = 24;
+const LISTENS = 30 * 60_000;
+const STREAMS = Symbol.for('rincon.streams');
+type Listening = typeof globalThis & { [STREAMS]?: Set<object> };
+const streams = (): Set<object> => ((globalThis as Listening)[STREAMS] ??= new Set());
+
+/** Bytes of what devices are told. */
+const MOST_SAID = 64 * 1024;
+/** Minutes any clock on earth is ahead of UTC, or behind it. */
+const MOST_AHEAD = 14 * 60;
 
 const SENML = { 'Content-Type': 'application/senml+json', 'Cache-Control': 'no-store' };
 const senml = (readings: readonly NamedReading[]): Response =>
@@ -37,9 +51,6 @@ const Mist = z.strictObject({ seconds: z.number().min(1).max(600) });
  * @param path below `/api/devices`
  */
 export async function answer(request: Request, path: readonly string[]): Promise<Response> {
-  // Another site must not set the mist off.
-  if (request.method !== 'GET' && request.headers.get('sec-fetch-site') === 'cross-site')
-    return fault(403, 'only pages of this Rincon may change devices');
   const real = process.env.RINCON_DEVICES;
   if (real !== undefined && real !== '') return passOn(request, path, real);
   const [id, device, part] = path;
@@ -62,7 +73,8 @@ export async function answer(request: Request, path: readonly string[]): Promise
       });
     case 'GET hub': {
       const since = Number(url.searchParams.get('since') ?? now - MEMORY);
-      return senml(box.since(Number.isFinite(since) ? since : now - MEMORY, now));
+      if (!Number.isFinite(since)) return fault(400, 'since: milliseconds since 1970 are expected');
+      return senml(box.since(since, now));
     }
     case 'GET hub/events':
       return events(request, box);
@@ -71,7 +83,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
       return json([{ n: 'mist/last', ...(last === null ? { vs: 'never' } : { v: last / 1000, u: 's' }) }]);
     }
     case 'POST mist': {
-      const asked = Mist.safeParse(await request.json().catch(() => null));
+      const asked = Mist.safeParse(await jsonOf(request));
       if (!asked.success) return fault(400, 'seconds between 1 and 600 are expected');
       box.mist(asked.data.seconds, now);
       return json({ misted: asked.data.seconds });
@@ -83,7 +95,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
       return weight ? senml([weight]) : fault(409, 'nothing lives in this enclosure that could be weighed');
     }
     case 'PUT faults': {
-      const asked = Faults.safeParse(await request.json().catch(() => null));
+      const asked = Faults.safeParse(await jsonOf(request));
       if (!asked.success)
         return fault(
           400,
@@ -99,15 +111,27 @@ export async function answer(request: Request, path: readonly string[]): Promise
   }
 }
 
+/** What a request says, if it is JSON of a modest size; else null. */
+async function jsonOf(request: Request): Promise<unknown> {
+  const bytes = await readUpTo(request, MOST_SAID);
+  try {
+    return bytes && (JSON.parse(new TextDecoder().decode(bytes)) as unknown);
+  } catch {
+    return null;
+  }
+}
+
 /** Real devices in place of the simulated ones: what is asked goes on to them, and what they say comes back. */
 async function passOn(request: Request, path: readonly string[], base: string): Promise<Response> {
+  const body = request.method === 'GET' ? null : await readUpTo(request, MAX_BYTES);
+  if (request.method !== 'GET' && body === null) return fault(413, 'larger than 20 MB');
   const to = `${base.replace(/\/$/, '')}/${path.map(encodeURIComponent).join('/')}${new URL(request.url).search}`;
   try {
     const reply = await fetch(to, {
       method: request.method,
       headers: { 'Content-Type': request.headers.get('content-type') ?? 'application/json' },
       signal: request.signal,
-      ...(request.method === 'GET' ? {} : { body: await request.text() }),
+      ...(body ? { body } : {}),
     });
     return new Response(reply.body, {
       status: reply.status,
@@ -123,15 +147,23 @@ async function passOn(request: Request, path: readonly string[], base: string): 
 
 /** A box is put on the bench as the file an enclosure is saved as. */
 async function putBox(request: Request, id: string): Promise<Response> {
-  const length = Number(request.headers.get('content-length') ?? 0);
-  if (length > MAX_BYTES) return fault(413, 'larger than 20 MB');
-  const read = readEnvelope(await request.text());
+  const ahead = Number(new URL(request.url).searchParams.get('zone') ?? 0);
+  if (!(Math.abs(ahead) <= MOST_AHEAD))
+    return fault(400, `zone: minutes ahead of UTC from ${-MOST_AHEAD} to ${MOST_AHEAD} are expected`);
+  const bytes = await readUpTo(request, MAX_BYTES);
+  if (!bytes) return fault(413, 'larger than 20 MB');
+  const read = readEnvelope(new TextDecoder().decode(bytes));
   if (!read.ok) return fault(400, `${read.place}: ${read.message}`);
   const design = read.value.designs.find((it) => it.id === id);
   if (!design) return fault(400, 'the file holds another enclosure');
   const all = boxes();
-  const zone = Number(new URL(request.url).searchParams.get('zone') ?? 0) * 60_000;
-  const box = new SimulatedBox(design, read.value.own, serverNow(), Number.isFinite(zone) ? zone : 0);
+  let box: SimulatedBox;
+  try {
+    box = new SimulatedBox(design, read.value.own, serverNow(), ahead * 60_000);
+  } catch (error) {
+    if (error instanceof ImpossibleClimate) return fault(422, error.message);
+    throw error;
+  }
   all.delete(id);
   for (const oldest of [...all.keys()].slice(0, Math.max(0, all.size - MOST + 1))) all.delete(oldest);
   all.set(id, box);
@@ -140,8 +172,17 @@ async function putBox(request: Request, id: string): Promise<Response> {
 
 /** Readings as they come, as server-sent events of SenML packs. */
 function events(request: Request, box: SimulatedBox): Response {
+  const open = streams();
+  if (open.size >= MOST_STREAMS)
+    return fault(503, 'too many pages listen to devices. Close some, then try again');
   const text = new TextEncoder();
+  const own = {};
+  open.add(own);
   let timer: ReturnType<typeof setInterval> | undefined;
+  const end = (): void => {
+    clearInterval(timer);
+    open.delete(own);
+  };
   const stream = new ReadableStream<Uint8Array>({
     start(out) {
       const send = (): void => {
@@ -155,9 +196,17 @@ function events(request: Request, box: SimulatedBox): Response {
       };
       out.enqueue(text.encode('retry: 3000\n\n'));
       send();
-      timer = setInterval(send, BEAT);
+      const began = Date.now();
+      timer = setInterval(() => {
+        if (Date.now() - began < LISTENS) send();
+        else {
+          // Who still listens comes back by itself.
+          end();
+          out.close();
+        }
+      }, BEAT);
       request.signal.addEventListener('abort', () => {
-        clearInterval(timer);
+        end();
         try {
           out.close();
         } catch {
@@ -165,9 +214,7 @@ function events(request: Request, box: SimulatedBox): Response {
         }
       });
     },
-    cancel() {
-      clearInterval(timer);
-    },
+    cancel: end,
   });
   return new Response(stream, {
     headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' },

@@ -1,3 +1,5 @@
+import { readUpTo } from './body';
+
 /** Sealed packages on their way from one device to another: in memory only, gone after one fetch or ten minutes. */
 const MINUTES = 10;
 /** One package at most, and all of them together, bytes. */
@@ -21,11 +23,7 @@ function forgetOld(now: number): void {
 
 /** Takes a package in under a name the sender chose. What is in it the server cannot read: the key never comes here. */
 export async function leave(request: Request, id: string, now: number): Promise<Response> {
-  if (request.headers.get('sec-fetch-site') === 'cross-site')
-    return fault(403, 'only pages of this Rincon may leave a package');
   if (!/^[A-Z2-7]{6}$/.test(id)) return fault(400, 'a name of six letters and figures is expected');
-  const said = Number(request.headers.get('content-length') ?? 0);
-  if (said > MOST) return fault(413, 'larger than 32 MB. Save it as a file and carry that');
   forgetOld(now);
   const all = packages();
   if (all.has(id)) return fault(409, 'that name is taken. Try again');
@@ -55,29 +53,4 @@ export function fetchOnce(id: string, now: number): Response {
   return new Response(it.bytes, {
     headers: { 'Content-Type': 'application/octet-stream', 'Cache-Control': 'no-store' },
   });
-}
-
-/** A body read piece by piece, whatever its length is said to be; null: more than that. */
-async function readUpTo(request: Request, most: number): Promise<Uint8Array<ArrayBuffer> | null> {
-  const reader = request.body?.getReader();
-  if (!reader) return new Uint8Array(0);
-  const pieces: Uint8Array[] = [];
-  let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) break;
-    size += value.length;
-    if (size > most) {
-      await reader.cancel();
-      return null;
-    }
-    pieces.push(value);
-  }
-  const all = new Uint8Array(size);
-  let at = 0;
-  for (const it of pieces) {
-    all.set(it, at);
-    at += it.length;
-  }
-  return all;
 }
