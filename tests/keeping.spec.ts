@@ -1,8 +1,9 @@
 import { mkdtempSync, rmSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from './test';
-import { demo, exported, type } from './helpers';
+import { demo, exported, sound, type } from './helpers';
 import { browserOn, loads } from './killable';
 
 const KILLS = 25;
@@ -173,4 +174,41 @@ test('moisture over the drawing, plan, and the drawing as a file with a scale ba
     expect(facts.broken).toBe(false);
     expect(facts.long / facts.scale).toBeCloseTo(Number(facts.says?.split(' ')[0]) / 100, 6);
   }
+});
+
+test('a row that cannot be read is told, saved and taken out; all else works', async ({ page }) => {
+  await demo(page);
+  await page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((done, refuse) => {
+      const asked = indexedDB.open('rincon');
+      asked.onsuccess = () => done(asked.result);
+      asked.onerror = () => refuse(asked.error);
+    });
+    const write = db.transaction(['log', 'designs'], 'readwrite');
+    write
+      .objectStore('log')
+      .put({ id: 'torn', design: 'demo-bog-shelf', at: Date.now(), changed: 1, gone: false });
+    write
+      .objectStore('designs')
+      .put({ id: 'torn', design: null, cursor: 0, revision: 1, updated: 1, deleted: 0 });
+    await new Promise((done) => (write.oncomplete = done));
+    db.close();
+  });
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'This enclosure cannot be read' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Bog shelf' }).first()).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+  const told = page.getByRole('region', { name: 'What cannot be read' });
+  await expect(told).toContainText('Cannot be read: 1 line of the log');
+  await sound(page, 'Today with a row that cannot be read');
+  await expect(told.getByRole('button', { name: 'Take out' })).toBeDisabled();
+  const waiting = page.waitForEvent('download');
+  await told.getByRole('button', { name: 'Save what is there' }).click();
+  expect(await readFile(await (await waiting).path(), 'utf8')).toContain('"torn"');
+  await told.getByRole('button', { name: 'Take out' }).click();
+  await expect(told).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Done: / }).first()).toBeVisible();
+  await expect(told).toBeHidden();
 });

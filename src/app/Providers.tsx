@@ -9,6 +9,7 @@ import { AlarmBell } from '@/features/keep/devices/AlarmBell';
 import { LiveDevices } from '@/features/keep/devices/LiveDevices';
 import { RackSkeleton } from '@/features/rack/RackSkeleton';
 import { Offline } from '@/features/tools/Offline';
+import { UnreadableRows } from '@/features/tools/UnreadableRows';
 import { StoreProvider, useStore } from '@/store';
 import { Message } from '@/ui/Message';
 import { theme } from '@/ui/theme/theme';
@@ -34,6 +35,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             <LiveDevices />
             <AlarmBell />
             <Offline />
+            <UnreadableRows />
           </InUnits>
         </StoreProvider>
       </SnackbarProvider>

@@ -2,7 +2,7 @@ import Dexie from 'dexie';
 import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
-import { Design, migrate } from '@/core/document';
+import { Design, migrate, type Migrated } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { Series } from '@/core/readings';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
@@ -26,16 +26,20 @@ export type Loaded =
 
 /** Brings a stored row up to this version of the document, or says why that cannot be. */
 export function openRow(row: DesignRow): Loaded {
-  const migrated = migrate(row.design as unknown as Record<string, unknown>);
-  if (!migrated.ok) return { state: 'broken', raw: row.design, message: migrated.message };
+  const raw: unknown = row.design;
+  const broken = (message: string): Loaded => ({ state: 'broken', raw, message });
+  if (typeof raw !== 'object' || raw === null) return broken('an enclosure is expected');
+  let migrated: Migrated;
+  try {
+    migrated = migrate(raw as Record<string, unknown>);
+  } catch (error) {
+    return broken(error instanceof Error ? error.message : String(error));
+  }
+  if (!migrated.ok) return broken(migrated.message);
   const parsed = Design.safeParse(migrated.document);
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
-    return {
-      state: 'broken',
-      raw: row.design,
-      message: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`,
-    };
+    return broken(`${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`);
   }
   return { state: 'ready', row: { ...row, design: parsed.data } };
 }

@@ -5,6 +5,7 @@ export * from './shelf';
 export * from './session';
 export * from './persist';
 export * from './react';
+export { onUnreadable, takeOutUnreadable, unreadableNow, type Unreadable } from './readable';
 export * from './readings';
 export * from './useReadings';
 export * from './records';

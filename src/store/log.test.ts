@@ -2,13 +2,15 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DAY_MS } from '@/core/physics/constants';
+import type { Entry } from '@/core/log';
 import { catalogue } from '@/catalogue';
 import { demoDesigns, demoLog, demoReadings } from '@/catalogue/demo';
 import { trackOf } from '@/core/readings';
 import { RinconDatabase } from './database';
-import { createDesign, deleteDesign, emptyOldBin, takeInFile } from './designs';
+import { createDesign, deleteDesign, emptyOldBin, listDesigns, takeInFile } from './designs';
 import { listLog, strike, takeInLog, writeEntries } from './log';
 import { lastChange } from './derived';
+import { takeOutUnreadable, unreadableNow } from './readable';
 import { addReadings } from './readings';
 import { belongingsOf } from './records';
 import { saveSetting } from './settings';
@@ -65,6 +67,47 @@ describe('when anything was last changed', () => {
     const last = (await lastChange())!;
     await eventually(async () => expect(await lastChange()).toBeGreaterThan(last));
   });
+});
+
+describe('a row that cannot be read', () => {
+  it('is left out, told and kept, and all else is there', async () => {
+    await writeEntries(db, [note('sound', DAY_MS)], DAY_MS);
+    const bad = [
+      { id: 'no values', design: bog!.id, at: DAY_MS, changed: 1, gone: false },
+      { ...(await db.log.toArray())[0]!, id: 'of no day', at: 9e15 },
+    ] as unknown as Entry[];
+    await db.log.bulkAdd(bad);
+    expect(await texts(db)).toEqual(['sound']);
+    const told = unreadableNow();
+    expect(told.map(({ table, key, why }) => [table, key, why.split(':')[0]])).toEqual([
+      ['log', 'no values', 'kind'],
+      ['log', 'of no day', 'at'],
+    ]);
+    expect(told[0]!.row).toEqual(bad[0]);
+    // Met again it is told once.
+    await texts(db);
+    expect(unreadableNow()).toBe(told);
+    await takeOutUnreadable(db, told);
+    expect(unreadableNow()).toEqual([]);
+    expect((await db.log.toArray()).map((it) => it.text)).toEqual(['sound']);
+  });
+  it.each([null, 5, 'x', { version: 3 }, { version: 9, climate: 7, plan: null }])(
+    'of an enclosure, %j, leaves the others on the rack',
+    async (design) => {
+      await createDesign(db, hedge!, 5);
+      await db.designs.add({
+        id: 'bad',
+        design: design as never,
+        cursor: 0,
+        revision: 1,
+        updated: 1,
+        deleted: 0,
+      });
+      const rack = await listDesigns(db);
+      expect(rack.map((it) => it.state)).toEqual(['broken', 'ready']);
+      expect(rack[0]).toMatchObject({ raw: design });
+    },
+  );
 });
 
 describe('the log', () => {

@@ -1,5 +1,6 @@
 import { Entry, entryOf, mergeLogs, type Draft } from '@/core/log';
 import type { RinconDatabase } from './database';
+import { readable } from './readable';
 import { changed, putRecords } from './records';
 
 /** Lines of now, unless they say when. What is written down at once is written in one transaction; gives the ids of its lines, to take them back. */
@@ -50,7 +51,7 @@ export async function listLog(
       ? await db.log.where('at').aboveOrEqual(since).toArray()
       : await db.log.where('[design+at]').between([design, since], [design, Infinity]).toArray();
   return mergeLogs(
-    rows.filter((it) => !it.gone),
+    readable('log', rows, Entry).filter((it) => !it.gone),
     [],
   );
 }

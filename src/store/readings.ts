@@ -19,6 +19,7 @@ import {
   type Track,
 } from '@/core/readings';
 import type { BlockRow, RinconDatabase } from './database';
+import { readable } from './readable';
 import { putRecords } from './records';
 
 /** Writes points down, or changes them: of two versions the later one stands. */
@@ -27,7 +28,9 @@ export const saveSeries = (db: RinconDatabase, series: readonly Series[]): Promi
 
 export async function listSeries(db: RinconDatabase, design: string | null): Promise<readonly Series[]> {
   const all = design === null ? await db.series.toArray() : await db.series.where({ design }).toArray();
-  return all.filter((it) => !it.gone).sort((a, b) => a.name.localeCompare(b.name));
+  return [...readable('series', all, Series).filter((it) => !it.gone)].sort((a, b) =>
+    a.name.localeCompare(b.name),
+  );
 }
 
 const LEVELS = ['raw', 'hour', 'day'] as const;

@@ -2,6 +2,7 @@ import { AnimalRecord, EquipmentRecord, isLater } from '@/core/records';
 import { Series } from '@/core/readings';
 import { Entry } from '@/core/log';
 import type { RinconDatabase } from './database';
+import { readable } from './readable';
 
 /** Tables of records that are merged by their identity, and what one of each must look like. */
 const SCHEMAS = { animals: AnimalRecord, equipment: EquipmentRecord, series: Series, log: Entry } as const;
@@ -65,7 +66,7 @@ export async function listRecords<T extends 'animals' | 'equipment'>(
   table: T,
 ): Promise<readonly RecordOf[T][]> {
   const all = await db.table<RecordOf[T], string>(table).toArray();
-  return all.filter((it) => !it.gone);
+  return readable(table, all, SCHEMAS[table]).filter((it) => !it.gone);
 }
 
 /** All that belongs to one enclosure, or to all (null), struck out or not: for a file. */
@@ -73,7 +74,10 @@ export async function belongingsOf(db: RinconDatabase, design: string | null) {
   return db.transaction('r', [db.log, db.animals, db.equipment, db.series], async () => ({
     log: await (design === null ? db.log.orderBy('at').toArray() : db.log.where({ design }).sortBy('at')),
     animals: await db.animals
-      .filter((it) => design === null || it.homes.some((home) => home.design === design))
+      // One that cannot be read may have no homes.
+      .filter(
+        (it: Partial<AnimalRecord>) => design === null || !!it.homes?.some((home) => home.design === design),
+      )
       .toArray(),
     equipment: await (design === null ? db.equipment.toArray() : db.equipment.where({ design }).toArray()),
     points: await (design === null ? db.series.toArray() : db.series.where({ design }).toArray()),

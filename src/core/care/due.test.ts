@@ -5,6 +5,7 @@ import { demoDesigns } from '@/catalogue/demo';
 import { applyEdit, type EditCall } from '../edits';
 import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
+import { When } from '../document/careSchema';
 import { entryOf, type Entry } from '../log';
 import { careNow, careOf, dayPlus, dueOf, lastDone, occurrences, type HeldRule } from '.';
 
@@ -157,6 +158,30 @@ describe('what is due', () => {
       { numRuns: 300, seed: 7 },
     );
   });
+  it('one that never comes is due no more within a life, and is not looked for for ever', () => {
+    const [due] = dueOf(
+      [rule({ by: 'calendar', rrule: 'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30' })],
+      new Map(),
+      '2020-01-01',
+      TODAY,
+    );
+    expect(due!.day).toBe(dayPlus(TODAY, 3650));
+  });
+  it.each([
+    'FREQ=DAILY;FOO=BAR',
+    'FREQ=DAILY;INTERVAL=0',
+    'FREQ=WEEKLY;BYDAY=XX',
+    'FREQ=HOURLY',
+    'FREQ=DAILY;',
+  ])('no rhythm is %s', (rrule) => expect(When.safeParse({ by: 'calendar', rrule }).success).toBe(false));
+  it.each([
+    'FREQ=DAILY',
+    'FREQ=WEEKLY;BYDAY=MO,TH',
+    'FREQ=MONTHLY;BYMONTHDAY=-1',
+    'FREQ=MONTHLY;BYDAY=1MO',
+    'FREQ=DAILY;INTERVAL=3;BYMONTH=11,12,1',
+    'FREQ=DAILY;UNTIL=20251224T120000Z',
+  ])('a rhythm is %s', (rrule) => expect(When.safeParse({ by: 'calendar', rrule }).success).toBe(true));
   it('the latest first, paused ones not at all', () => {
     const rules = [
       rule({ by: 'since', days: 5 }, 'five'),

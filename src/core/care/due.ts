@@ -107,15 +107,21 @@ export function dueOf(
     .sort((a, b) => b.late - a.late);
 }
 
+/** Days after which a rule that does not come any more is said to be due. */
+const NEVER = 3650;
+
 function nextDay(when: When, done: string | null, began: string, today: string): string {
   if (when.by === 'since') return dayPlus(done ?? began, when.days);
   const options = RRule.parseString(when.rrule);
+  // One that never comes, as on the 30th of February, is not looked for to the end of time.
+  const far = noon(dayPlus(today, NEVER));
+  const end = options.until && options.until < far ? options.until : far;
   const upTo = (day: string): InstanceType<typeof RRule> =>
-    new RRule({ ...options, dtstart: noon(startNear(options, began, day)) });
+    new RRule({ ...options, dtstart: noon(startNear(options, began, day)), until: end });
   const sinceDone = upTo(done ?? began);
   const next = done === null ? sinceDone.after(noon(began), true) : sinceDone.after(noon(done), false);
   // A rule that has ended is due no more within a life.
-  if (!next) return dayPlus(today, 3650);
+  if (!next) return dayPlus(today, NEVER);
   // Of what comes daily only the last is asked for: nobody mists twice for yesterday, nor sets last year's summer.
   if (intervalOf(options) > 2 && options.freq !== RRule.YEARLY) return dayOf(next);
   // In a season in which it does not come, and after its end, it was longer ago.

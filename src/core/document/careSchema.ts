@@ -1,15 +1,31 @@
 import { z } from 'zod';
 import { id } from '../fields';
 
+const DAYS = '[+-]?\\d{0,2}(MO|TU|WE|TH|FR|SA|SU)';
+const MONTH = '(1[0-2]|[1-9])';
+const MONTH_DAY = '-?([12]\\d|3[01]|[1-9])';
+const list = (of: string): string => `${of}(,${of})*`;
+
+/** Those parts of RFC 5545, 3.3.10, that a rhythm of care may have. */
+const RRULE = new RegExp(
+  `^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)(;(${[
+    'INTERVAL=[1-9]\\d{0,2}',
+    'COUNT=[1-9]\\d{0,3}',
+    'UNTIL=\\d{8}(T\\d{6}Z?)?',
+    `BYDAY=${list(DAYS)}`,
+    `BYMONTH=${list(MONTH)}`,
+    `BYMONTHDAY=${list(MONTH_DAY)}`,
+    'BYSETPOS=-?[1-9]\\d{0,2}',
+    'WKST=(MO|SU)',
+  ].join('|')}))*$`,
+);
+
 /** When care is due: on days of the calendar, or so many days after it was last done. */
 export const When = z.discriminatedUnion('by', [
   z.strictObject({
     by: z.literal('calendar'),
     /** Recurrence rule of RFC 5545 without its start, such as FREQ=WEEKLY;BYDAY=MO,TH. */
-    rrule: z
-      .string()
-      .max(200)
-      .regex(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)(;[A-Z]+=[A-Z0-9,+-]+)*$/, 'not a rule such as FREQ=DAILY'),
+    rrule: z.string().max(200).regex(RRULE, 'not a rule such as FREQ=DAILY'),
   }),
   z.strictObject({ by: z.literal('since'), days: z.number().int().min(1).max(3650) }),
 ]);

@@ -196,7 +196,13 @@ function Line({
     >
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
         <Box
-          sx={{ color: 'earth.quiet', typography: 'body2', width: 44, fontVariantNumeric: 'tabular-nums' }}
+          sx={{
+            color: 'earth.quiet',
+            typography: 'body2',
+            minWidth: 44,
+            whiteSpace: 'nowrap',
+            fontVariantNumeric: 'tabular-nums',
+          }}
         >
           {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
         </Box>

@@ -22,6 +22,15 @@ export interface Damaged {
 /** Faults that are named; more of them are counted. */
 const NAMED = 8;
 
+/** A part’s name as it is read: ids stand in it as in an address. */
+function nameOf(place: string): string {
+  try {
+    return decodeURIComponent(place);
+  } catch {
+    return place;
+  }
+}
+
 /** Says what is missing, damaged or changed in a backup, and offers what is whole. */
 export function DamagedDialog({
   damaged: { file, faults, holds, go },
@@ -44,7 +53,7 @@ export function DamagedDialog({
         <Box component="ul" sx={{ pl: 2.5, my: 1.5 }}>
           {faults.slice(0, NAMED).map((it, index) => (
             <Box component="li" key={index} sx={{ overflowWrap: 'anywhere' }}>
-              <strong>{it.place}</strong>: {it.message}.
+              <strong>{nameOf(it.place)}</strong>: {it.message}.
             </Box>
           ))}
         </Box>

@@ -1,0 +1,70 @@
+import type { ZodType } from 'zod';
+import type { RinconDatabase } from './database';
+
+/** A row that cannot be read: it is left alone, and all else works. */
+export interface Unreadable {
+  readonly table: string;
+  readonly key: string;
+  readonly row: unknown;
+  /** Field, and what is wrong with it. */
+  readonly why: string;
+}
+
+let met: ReadonlyMap<string, Unreadable> = new Map();
+const listeners = new Set<() => void>();
+
+/** Rows that were met and could not be read; the same list until it changes. */
+let list: readonly Unreadable[] = [];
+export const unreadableNow = (): readonly Unreadable[] => list;
+export const onUnreadable = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+};
+
+function meet(change: (rows: Map<string, Unreadable>) => void): void {
+  const rows = new Map(met);
+  change(rows);
+  met = rows;
+  list = [...rows.values()];
+  listeners.forEach((it) => it());
+}
+
+const keyOf = (row: unknown): string => {
+  const id = typeof row === 'object' && row !== null && 'id' in row ? row.id : null;
+  return typeof id === 'string' ? id : JSON.stringify(id);
+};
+
+/** Those of a table's rows that are what they should be; the others are noted, and can be saved or taken out. */
+export function readable<T>(table: string, rows: readonly T[], schema: ZodType): readonly T[] {
+  const wrong: Unreadable[] = [];
+  const sound = rows.filter((row) => {
+    const { error } = schema.safeParse(row);
+    const [issue] = error?.issues ?? [];
+    if (!error) return true;
+    const place = issue?.path.join('.') ?? '';
+    wrong.push({
+      table,
+      key: keyOf(row),
+      row,
+      why: `${place === '' ? 'the whole row' : place}: ${issue?.message ?? ''}`,
+    });
+    return false;
+  });
+  const fresh = wrong.filter((it) => !met.has(`${it.table} ${it.key}`));
+  if (fresh.length > 0)
+    meet((known) => {
+      for (const it of fresh) known.set(`${it.table} ${it.key}`, it);
+    });
+  return sound;
+}
+
+/** Takes rows that cannot be read out of the database, for good. */
+export async function takeOutUnreadable(db: RinconDatabase, rows: readonly Unreadable[]): Promise<void> {
+  const tables = [...new Set(rows.map((it) => it.table))];
+  await db.transaction('rw', tables, async () => {
+    for (const it of rows) await db.table(it.table).delete(it.key);
+  });
+  meet((known) => {
+    for (const it of rows) known.delete(`${it.table} ${it.key}`);
+  });
+}
