@@ -10,6 +10,7 @@ import { LiveDevices } from '@/features/keep/devices/LiveDevices';
 import { RackSkeleton } from '@/features/rack/RackSkeleton';
 import { Offline } from '@/features/tools/Offline';
 import { UnreadableRows } from '@/features/tools/UnreadableRows';
+import { UnsavedEdits } from '@/features/tools/UnsavedEdits';
 import { StoreProvider, useStore } from '@/store';
 import { Message } from '@/ui/Message';
 import { theme } from '@/ui/theme/theme';
@@ -36,6 +37,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             <AlarmBell />
             <Offline />
             <UnreadableRows />
+            <UnsavedEdits />
           </InUnits>
         </StoreProvider>
       </SnackbarProvider>

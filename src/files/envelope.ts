@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
-import { allLayers, Design, migrate } from '@/core/document';
+import { allLayers, Design, migrate, pathText, refusalOf } from '@/core/document';
 import { materialsIn } from '@/core/ground';
 import { Entry } from '@/core/log';
 import { Series } from '@/core/readings';
 import { AnimalRecord, EquipmentRecord } from '@/core/records';
 import { bookFromAmounts, ShelfMove } from '@/core/shelf';
-import { pathText, type Read } from './outcome';
+import type { Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
 export const ENVELOPE_VERSION = 6;
@@ -223,21 +223,11 @@ export function readEnvelope(text: string, most = MAX_BYTES): Read<Envelope> {
   }
   const parsed = Envelope.safeParse(json);
   if (parsed.success) return { ok: true, value: parsed.data };
-  const issue = parsed.error.issues[0];
-  return issue
-    ? fault(pathText(issue.path), plain(issue))
-    : fault('the whole file', 'it does not follow the format');
+  return { ok: false, ...refusalOf(parsed.error.issues[0]) };
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** Zod's words, where they would not be understood by a keeper, in ours. */
-function plain(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'unrecognized_keys')
-    return `“${issue.keys.join('”, “')}” is not known here. Take it out`;
-  return issue.message.replace(/^Invalid input: /, '').replace(/^Too (small|big): /, '');
-}
 
 function lineAndColumn(text: string, error: unknown): string {
   const at = /position (\d+)/.exec(error instanceof Error ? error.message : '')?.[1];

@@ -7,13 +7,3 @@ export type Read<T> =
       readonly place: string;
       readonly message: string;
     };
-
-/** `['designs', 2, 'name']` → `designs[2].name` */
-export function pathText(path: readonly PropertyKey[]): string {
-  const text = path.reduce<string>(
-    (sum, step) =>
-      typeof step === 'number' ? `${sum}[${step}]` : sum === '' ? String(step) : `${sum}.${String(step)}`,
-    '',
-  );
-  return text === '' ? 'the whole file' : text;
-}

@@ -2,7 +2,7 @@ import Dexie from 'dexie';
 import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
-import { Design, migrate, type Migrated } from '@/core/document';
+import { Design, migrate, refusalOf, type Migrated } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { Series } from '@/core/readings';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
@@ -38,8 +38,8 @@ export function openRow(row: DesignRow): Loaded {
   if (!migrated.ok) return broken(migrated.message);
   const parsed = Design.safeParse(migrated.document);
   if (!parsed.success) {
-    const issue = parsed.error.issues[0];
-    return broken(`${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`);
+    const { place, message } = refusalOf(parsed.error.issues[0]);
+    return broken(`${place}: ${message}`);
   }
   return { state: 'ready', row: { ...row, design: parsed.data } };
 }

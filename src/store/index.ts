@@ -3,6 +3,7 @@ export * from './designs';
 export * from './settings';
 export * from './shelf';
 export * from './session';
+export { onUnsaved, unsavedNow, wouldLose } from './unsaved';
 export * from './persist';
 export * from './react';
 export { onUnreadable, takeOutUnreadable, unreadableNow, type Unreadable } from './readable';

@@ -39,6 +39,7 @@ import { addPicture, listPictures, removePicture, shrinkPicture } from './pictur
 import { listLog, rewriteEntry, strike, writeEntries } from './log';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
+import { heldSession, sessionOpened } from './unsaved';
 
 interface Store {
   readonly db: RinconDatabase;
@@ -161,7 +162,9 @@ interface OpenProps {
 /** Opens one design: every number below it follows from the same assessment. */
 export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
   const { db, catalogue, shelf } = useStore();
-  const session = useMemo(() => new DesignSession(db, id, Date.now), [db, id]);
+  // One that was left unsaved is gone on with.
+  const session = useMemo(() => heldSession(id) ?? new DesignSession(db, id, Date.now), [db, id]);
+  useEffect(() => sessionOpened(session), [session]);
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
   const { design } = view;
   // What an edit leaves alone is not calculated anew.

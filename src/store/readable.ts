@@ -1,4 +1,5 @@
 import type { ZodType } from 'zod';
+import { refusalOf } from '@/core/document';
 import type { RinconDatabase } from './database';
 
 /** A row that cannot be read: it is left alone, and all else works. */
@@ -39,15 +40,9 @@ export function readable<T>(table: string, rows: readonly T[], schema: ZodType):
   const wrong: Unreadable[] = [];
   const sound = rows.filter((row) => {
     const { error } = schema.safeParse(row);
-    const [issue] = error?.issues ?? [];
     if (!error) return true;
-    const place = issue?.path.join('.') ?? '';
-    wrong.push({
-      table,
-      key: keyOf(row),
-      row,
-      why: `${place === '' ? 'the whole row' : place}: ${issue?.message ?? ''}`,
-    });
+    const { place, message } = refusalOf(error.issues[0]);
+    wrong.push({ table, key: keyOf(row), row, why: `${place}: ${message}` });
     return false;
   });
   const fresh = wrong.filter((it) => !met.has(`${it.table} ${it.key}`));

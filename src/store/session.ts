@@ -1,7 +1,7 @@
 import { liveQuery, type Subscription } from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
-import { type Design } from '@/core/document';
+import { refusalIn, type Design, type Refusal } from '@/core/document';
 import type { DesignRow, RinconDatabase } from './database';
 import { storageTrouble } from './persist';
 import { loadDesign, saveDesign, stepsAround, travel, type Loaded } from './designs';
@@ -18,6 +18,8 @@ export interface SessionView {
   readonly save: SaveState;
   readonly undo: string | undefined;
   readonly redo: string | undefined;
+  /** The last edit that was not taken over, since it could not be read again, and how many there were. */
+  readonly refused: (Refusal & { readonly count: number }) | null;
   /** Set when another tab's edit replaced one made here; counts up. */
   readonly overtaken: number;
 }
@@ -44,8 +46,11 @@ export class DesignSession {
     save: { state: 'saving' },
     undo: undefined,
     redo: undefined,
+    refused: null,
     overtaken: 0,
   };
+  /** The last design that is known to be readable. */
+  private sound: Design | undefined;
   private revision = 0;
   /** Edits not yet begun to be written, oldest first; `writingNow` is the one that is. */
   private queue: Pending[] = [];
@@ -59,7 +64,7 @@ export class DesignSession {
 
   constructor(
     private readonly db: RinconDatabase,
-    private readonly id: string,
+    readonly id: string,
     private readonly now: () => number,
   ) {}
 
@@ -116,6 +121,7 @@ export class DesignSession {
     this.revision = row.revision;
     const around = await stepsAround(this.db, row);
     if (this.busy()) return;
+    this.sound = row.design;
     this.set({ loaded: 'ready', design: row.design, save: { state: 'saved', at: row.updated }, ...around });
   }
 
@@ -125,6 +131,7 @@ export class DesignSession {
     if (!design) return;
     const next = applyEdit(design, call, catalogue);
     if (next === design) return;
+    if (gesture === null && this.refuses(next)) return;
     const entry = {
       design: next,
       label: EDIT_LABELS[call.edit],
@@ -143,6 +150,29 @@ export class DesignSession {
     else this.rest();
   }
 
+  /** Whether a design could not be read again once it is stored; then that is told. */
+  private refuses(design: Design): boolean {
+    const wrong = refusalIn(design);
+    if (wrong) this.set({ refused: { ...wrong, count: (this.current.refused?.count ?? 0) + 1 } });
+    else this.sound = design;
+    return wrong !== null;
+  }
+
+  /** Whether something was changed that has not reached storage. */
+  isUnsaved(): boolean {
+    return this.busy();
+  }
+
+  /** Gives up what could not be written: what is stored is shown again. */
+  drop(): void {
+    this.queue = [];
+    this.set({ save: { state: 'saving' } });
+    void loadDesign(this.db, this.id).then(async (loaded) => {
+      this.revision = 0;
+      await this.adopt(loaded);
+    });
+  }
+
   /** Writes once the drag rests, and now and then while it goes on. */
   private rest(): void {
     clearTimeout(this.resting);
@@ -156,6 +186,12 @@ export class DesignSession {
     clearTimeout(this.resting);
     this.resting = undefined;
     this.restless = undefined;
+    // A drag is looked at as it rests, not at every frame.
+    const last = this.queue.at(-1);
+    if (last && last.gesture !== null && last.design !== this.sound && this.refuses(last.design)) {
+      this.queue.pop();
+      this.set({ design: this.sound, ...(this.busy() ? {} : { save: { state: 'saved', at: this.now() } }) });
+    }
     // A writing that found nothing to do would end before it is noted here, and be taken for one that still goes on.
     if (this.queue.length > 0) this.writing ??= this.write();
   }

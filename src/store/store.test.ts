@@ -24,6 +24,7 @@ import {
   travel,
 } from './designs';
 import { DesignSession } from './session';
+import { heldSession, sessionOpened, unsavedNow, wouldLose } from './unsaved';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import {
   changeOwnRow,
@@ -240,6 +241,70 @@ describe('a session', () => {
     session.retry();
     await settled(session);
     expect((await row()).design.name).toBe('kept');
+  });
+
+  it('an edit that could not be read again is not taken over, and the field is named', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    const start = (day: string) => ({ edit: 'setStart', change: { start: day } }) as const;
+    session.edit(start('12026-01-01'), catalogue);
+    expect(session.view()).toMatchObject({
+      design: { plan: { start: first.plan.start } },
+      refused: { place: 'plan.start', count: 1 },
+      save: { state: 'saved' },
+    });
+    // Dragged there it is taken back as the drag rests.
+    const slow = new DesignSession(db, first.id, () => Date.now());
+    slow.subscribe(() => undefined);
+    await eventually(() => expect(slow.view().loaded).toBe('ready'));
+    slow.edit(start('2026-01-02'), catalogue, 'drag');
+    slow.edit(start('12026-01-01'), catalogue, 'drag');
+    await eventually(() => expect(slow.view().refused).toMatchObject({ place: 'plan.start', count: 1 }));
+    expect(slow.view().design?.plan.start).toBe(first.plan.start);
+    slow.edit(start('2026-01-03'), catalogue);
+    await settled(slow);
+    expect((await row()).design.plan.start).toBe('2026-01-03');
+  });
+
+  it('left unsaved it is held, gone on with or dropped, and never lost without a word', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    const left = sessionOpened(session);
+    expect(wouldLose()).toBe(false);
+    const put = vi.spyOn(db.designs, 'put').mockImplementation(() => {
+      throw new Error('no space left');
+    });
+    session.edit(name('kept'), catalogue);
+    await eventually(() => expect(session.view().save.state).toBe('failed'));
+    left();
+    expect(wouldLose()).toBe(true);
+    expect(unsavedNow()).toEqual([session]);
+    // Opened again it is the same, with the edit on its screen.
+    expect(heldSession(first.id)).toBe(session);
+    const again = sessionOpened(session);
+    expect(unsavedNow()).toEqual([]);
+    expect(session.view().design?.name).toBe('kept');
+    again();
+    put.mockRestore();
+    session.retry();
+    await eventually(() => expect(unsavedNow()).toEqual([]));
+    expect((await row()).design.name).toBe('kept');
+    expect(wouldLose()).toBe(false);
+  });
+
+  it('what could not be written can be dropped: what is stored is shown', async () => {
+    await createDesign(db, first, now());
+    const session = await open();
+    const put = vi.spyOn(db.designs, 'put').mockImplementation(() => {
+      throw new Error('no space left');
+    });
+    session.edit(name('lost'), catalogue);
+    await eventually(() => expect(session.view().save.state).toBe('failed'));
+    put.mockRestore();
+    session.drop();
+    await settled(session);
+    expect(session.view().design?.name).toBe('Bog shelf');
+    expect(session.isUnsaved()).toBe(false);
   });
 
   it('follows another window, and tells when its own edit came too late', async () => {

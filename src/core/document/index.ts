@@ -1,3 +1,4 @@
 export * from './schema';
 export * from './seasonal';
 export * from './migrate';
+export * from './refusal';

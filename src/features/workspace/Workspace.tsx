@@ -13,7 +13,15 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useSnackbar } from 'notistack';
 import { memo, useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useBuying, useDesigns, useEditing, useOpenDesign, useSaving, type SaveState } from '@/store';
+import {
+  useBuying,
+  useDesigns,
+  useEditing,
+  useOpenDesign,
+  useSaving,
+  type SaveState,
+  type SessionView,
+} from '@/store';
 import type { Finding } from '@/core/findings';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -68,9 +76,9 @@ const placeOf = (findings: readonly Finding[]): string =>
   findingPlace(findings.find((it) => it.severity === 'severe' || it.severity === 'look'));
 
 /** Takes out of the saving what the bar shows, so that the bar is drawn anew only when that changes. */
-function SavingBar(props: Omit<BarProps, 'save' | 'undo' | 'redo' | 'overtaken'>) {
-  const { save, undo, redo, overtaken } = useSaving();
-  return <Bar {...props} save={save} undo={undo} redo={redo} overtaken={overtaken} />;
+function SavingBar(props: Omit<BarProps, 'save' | 'undo' | 'redo' | 'overtaken' | 'refused'>) {
+  const { save, undo, redo, overtaken, refused } = useSaving();
+  return <Bar {...props} save={save} undo={undo} redo={redo} overtaken={overtaken} refused={refused} />;
 }
 
 interface BarProps {
@@ -82,9 +90,10 @@ interface BarProps {
   readonly redo: string | undefined;
   /** Counts edits of this window that another one was quicker than. */
   readonly overtaken: number;
+  readonly refused: SessionView['refused'];
 }
 
-const Bar = memo(function Bar({ id, name, tools, save, undo, redo, overtaken }: BarProps) {
+const Bar = memo(function Bar({ id, name, tools, save, undo, redo, overtaken, refused }: BarProps) {
   const { enqueueSnackbar } = useSnackbar();
   const { travel, retry } = useEditing();
   const path = usePathname();
@@ -102,6 +111,11 @@ const Bar = memo(function Bar({ id, name, tools, save, undo, redo, overtaken }: 
       );
     }
   }, [overtaken, enqueueSnackbar]);
+
+  useEffect(() => {
+    if (refused)
+      enqueueSnackbar(`Not taken over. At ${refused.place}: ${refused.message}.`, { variant: 'warning' });
+  }, [refused, enqueueSnackbar]);
 
   useHotkeys(
     PLACES.map((_, index) => String(index + 1)),

@@ -1,0 +1,74 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useSyncExternalStore } from 'react';
+import { fileName, writeSingle } from '@/files';
+import { onUnsaved, ownRows, unsavedNow, useStore, wouldLose, type DesignSession } from '@/store';
+import { download } from '@/ui/download';
+
+const NONE: readonly DesignSession[] = [];
+
+/** Edits whose page was left before they could be saved: they are not dropped without a word. */
+export function UnsavedEdits() {
+  const { settings } = useStore();
+  const sessions = useSyncExternalStore(onUnsaved, unsavedNow, () => NONE);
+  useEffect(() => {
+    const ask = (event: BeforeUnloadEvent): void => {
+      if (wouldLose()) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, []);
+  const failed = sessions.flatMap((session) => {
+    const { save, design } = session.view();
+    return save.state === 'failed' && design ? [{ session, message: save.message, design }] : [];
+  });
+  if (failed.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="Changes that are not saved"
+      sx={{
+        position: 'fixed',
+        insetInlineStart: 16,
+        bottom: 16,
+        zIndex: 'snackbar',
+        maxWidth: 'min(440px, calc(100vw - 32px))',
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.clay',
+        borderRadius: '12px',
+        p: 2,
+        display: 'grid',
+        gap: 1.5,
+      }}
+    >
+      {failed.map(({ session, message, design }) => (
+        <div key={session.id}>
+          <Typography variant="h3" component="h2">
+            “{design.name}” has changes that are not saved
+          </Typography>
+          <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
+            {message}.
+          </Typography>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button variant="contained" onClick={() => session.retry()}>
+              Try again
+            </Button>
+            <Button
+              variant="outlined"
+              onClick={() =>
+                download(fileName(design.name), writeSingle(design, ownRows(settings), new Date()))
+              }
+            >
+              Save as a file
+            </Button>
+            <Button onClick={() => session.drop()}>Drop them</Button>
+          </Box>
+        </div>
+      ))}
+    </Box>
+  );
+}
