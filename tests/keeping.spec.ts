@@ -212,3 +212,54 @@ test('a row that cannot be read is told, saved and taken out; all else works', a
   await expect(page.getByRole('button', { name: /^Done: / }).first()).toBeVisible();
   await expect(told).toBeHidden();
 });
+
+test('deleted things are put back from the trash', async ({ page }) => {
+  await demo(page);
+  await page.getByRole('button', { name: 'More for Hedge' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('heading', { name: 'Three enclosures' })).toBeVisible();
+  await page.goto('/e/demo-bog-shelf/keep?tab=log');
+  await page
+    .getByRole('button', { name: /^Remove: Reading/ })
+    .first()
+    .click();
+  await page.reload();
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Trash' }).click();
+  const trash = page.getByRole('dialog', { name: 'Trash' });
+  await expect(trash.getByRole('listitem')).toHaveCount(2);
+  await sound(page, 'the trash');
+  await trash.getByRole('button', { name: /^Put back: Bog shelf · Reading/ }).click();
+  await trash.getByRole('button', { name: 'Put back: Hedge' }).click();
+  await expect(trash.getByRole('status')).toHaveText('Nothing was deleted.');
+  await trash.getByRole('button', { name: 'Close' }).click();
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Four enclosures' })).toBeVisible();
+});
+
+test('an edit that cannot be saved is not lost by going elsewhere', async ({ page }) => {
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (...args: Parameters<IDBObjectStore['put']>) {
+      if (this.name === 'designs' && sessionStorage.getItem('full') === 'yes')
+        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  await demo(page);
+  await page.getByRole('link', { name: 'Bog shelf' }).first().click();
+  await page.getByRole('link', { name: 'Brief' }).click();
+  await page.evaluate(() => sessionStorage.setItem('full', 'yes'));
+  await page.getByLabel('Note').first().fill('The lid sticks.');
+  await page.getByLabel('Note').first().blur();
+  await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
+  await page.getByRole('link', { name: 'Rincon, to the rack' }).click();
+  const left = page.getByRole('region', { name: 'Changes that are not saved' });
+  await expect(left).toContainText('“Bog shelf” has changes that are not saved');
+  await sound(page, 'the rack with changes that are not saved');
+  await page.evaluate(() => sessionStorage.removeItem('full'));
+  await left.getByRole('button', { name: 'Try again' }).click();
+  await expect(left).toBeHidden();
+  await page.goto('/e/demo-bog-shelf/brief');
+  await expect(page.getByLabel('Note').first()).toHaveValue('The lid sticks.');
+});

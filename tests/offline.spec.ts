@@ -20,7 +20,7 @@ test('with the server off it opens, the round is done, and nothing is lost', asy
         }),
       { timeout: 120_000 },
     )
-    .toBe(28);
+    .toBe(36);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await context.setOffline(true);
   // Never visited before, and opened without a server.
@@ -45,6 +45,24 @@ test('with the server off it opens, the round is done, and nothing is lost', asy
   ).toBeVisible({
     timeout: 60_000,
   });
+  // Every place opens, and what is loaded on demand is there as well.
+  for (const path of ['/e/demo-hedge/sheets', '/e/demo-hedge/mixing', '/sitter', '/lists']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 }).first(), path).toBeVisible();
+  }
+  await page.goto('/e/demo-bog-shelf/keep?tab=readings');
+  await expect(page.locator('canvas').first()).toBeVisible();
+  await page.keyboard.press('/');
+  await page.getByRole('combobox').last().fill('hedge');
+  await expect(page.getByRole('option', { name: /^Hedge/ }).first()).toBeVisible();
+  await page.goto('/e/demo-limestone/keep');
+  const calendar = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Care as a calendar' }).click();
+  expect((await calendar).suggestedFilename()).toBe('care.ics');
+  await page.getByRole('button', { name: 'File', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Trash' }).click();
+  await expect(page.getByRole('dialog', { name: 'Trash' })).toBeVisible();
+  await page.keyboard.press('Escape');
   await context.setOffline(false);
   await page.goto('/today');
   await expect(due).toHaveCount(before - 1);

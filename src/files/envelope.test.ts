@@ -22,6 +22,7 @@ import {
   writeEnvelope,
   writeSingle,
 } from '.';
+import { cell } from './cell';
 
 /** Every version that is told in what is written of the format. */
 const told = (text: string, pattern: RegExp): number[] =>
@@ -474,6 +475,26 @@ describe('the list as CSV, RFC 4180', () => {
     const sum = records.filter((it) => it[0] === 'buy').reduce((all, it) => all + Number(it.at(-2)), 0);
     expect(sum).toBeCloseTo(buying.price, 2);
   });
+  it.each([
+    '=1+1',
+    '+1+1',
+    '-1+1',
+    '@A1',
+    '\n=1+1',
+    ' =1+1',
+    '\u00a0=1',
+    '＝1+1',
+    '＋1',
+    '－1+1',
+    '＠A1',
+    '\ufeff=1',
+    '\t1',
+  ])('a spreadsheet finds no formula in %j', (value) =>
+    expect(cell(value).replace(/^"/, '').startsWith("'")).toBe(true),
+  );
+  it.each(['-3.5', '12', 'a = b', 'Ground: 3+4', ''])('%j stays as it is', (value) =>
+    expect(cell(value)).toBe(value),
+  );
   it('quotes what must be quoted, and lets no cell become a formula', () => {
     const design = demo[0]!;
     const buying = buyingOf([{ design, assessment: assess(design, catalogue) }], catalogue);

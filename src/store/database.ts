@@ -90,11 +90,12 @@ export class RinconDatabase extends Dexie {
             ...table,
             mutate: async (request) => {
               const answer = await table.mutate(request);
+              const isNothing = request.type === 'delete' && request.keys.length === 0;
               const isOfCopies =
                 own === 'settings' &&
                 'values' in request &&
                 request.values.every((it: SettingRow) => NOT_COPIED.has(it.key));
-              if (!isOfCopies) markChange();
+              if (!isOfCopies && !isNothing) markChange();
               return answer;
             },
           };

@@ -16,7 +16,8 @@ import { takeInMoves } from './shelf';
 
 /** Steps kept for undo; older ones are let go. */
 export const MAX_STEPS = 200;
-const BIN_DAYS = 30;
+/** Days that what was deleted can be put back. */
+export const BIN_DAYS = 30;
 
 export type Loaded =
   | { readonly state: 'ready'; readonly row: DesignRow }
@@ -168,12 +169,15 @@ export async function restoreDesign(db: RinconDatabase, id: string): Promise<voi
 
 /** Empties the bin of what has lain in it for a month. */
 export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void> {
+  await emptyBin(db, now - BIN_DAYS * DAY_MS);
+}
+
+/** Empties the bin of enclosures deleted up to a moment, for good, with all that belongs to them. */
+export async function emptyBin(db: RinconDatabase, upTo: number): Promise<void> {
   const tables = [db.designs, db.steps, db.pictures, db.log, db.series, db.blocks, db.equipment];
   await db.transaction('rw', tables, async () => {
-    const old = await db.designs
-      .where('deleted')
-      .between(1, now - BIN_DAYS * DAY_MS)
-      .primaryKeys();
+    const old = await db.designs.where('deleted').between(1, upTo, true, true).primaryKeys();
+    if (old.length === 0) return;
     await db.designs.bulkDelete(old);
     await db.steps.where('designId').anyOf(old).delete();
     await db.pictures.where('design').anyOf(old).delete();

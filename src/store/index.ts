@@ -1,5 +1,6 @@
 export * from './database';
 export * from './designs';
+export { emptyTrash, listTrash, putBack, type Trashed } from './trash';
 export * from './settings';
 export * from './shelf';
 export * from './session';

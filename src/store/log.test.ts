@@ -14,6 +14,7 @@ import { takeOutUnreadable, unreadableNow } from './readable';
 import { addReadings } from './readings';
 import { belongingsOf } from './records';
 import { saveSetting } from './settings';
+import { emptyTrash, listTrash, putBack } from './trash';
 
 const [bog, hedge] = demoDesigns(catalogue);
 let db: RinconDatabase;
@@ -66,6 +67,35 @@ describe('when anything was last changed', () => {
     await saveSetting(db, 'tub', 0.05);
     const last = (await lastChange())!;
     await eventually(async () => expect(await lastChange()).toBeGreaterThan(last));
+  });
+});
+
+describe('the trash', () => {
+  it('holds what was deleted for a month, puts it back, and is emptied for good', async () => {
+    const now = 100 * DAY_MS;
+    await createDesign(db, bog!, 1);
+    await createDesign(db, hedge!, 1);
+    const [first, old] = await writeEntries(db, [note('wiped', now), note('long ago', now)], now);
+    await strike(db, [old!], true, now - 40 * DAY_MS + 1);
+    await db.log.update(old!, { changed: now - 40 * DAY_MS });
+    await strike(db, [first!], true, now);
+    await deleteDesign(db, hedge!.id, now - DAY_MS);
+    const all = await listTrash(db, now);
+    expect(all.map(({ of, id }) => [of, id])).toEqual([
+      ['log', first],
+      ['design', hedge!.id],
+    ]);
+    for (const it of all) await putBack(db, it, now + 1);
+    expect(await listTrash(db, now + 1)).toEqual([]);
+    expect(await texts(db)).toEqual(['wiped']);
+    expect((await listDesigns(db)).map((it) => it.state)).toEqual(['ready', 'ready']);
+    // A line goes with its enclosure, and is not told beside it.
+    await strike(db, [first!], true, now + 2);
+    await deleteDesign(db, bog!.id, now + 2);
+    expect((await listTrash(db, now + 2)).map((it) => it.of)).toEqual(['design']);
+    await emptyTrash(db);
+    expect(await db.designs.toCollection().primaryKeys()).toEqual([hedge!.id]);
+    expect(await db.log.where('design').equals(bog!.id).count()).toBe(0);
   });
 });
 

@@ -36,7 +36,7 @@ import {
   withDraft,
   type EntryForm,
 } from './entryFields';
-import { KIND_WORD } from './entryWords';
+import { KIND_WORD } from '@/ui/entryWords';
 
 interface Props {
   /** The line that is changed; null: a new one. */

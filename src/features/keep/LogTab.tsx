@@ -30,7 +30,7 @@ import { useUndoable } from '@/ui/useUndoable';
 import { Windowed } from '@/ui/Windowed';
 import { CardList } from './CardList';
 import { EntryFormCard } from './EntryFormCard';
-import { entryWords, KIND_WORD } from './entryWords';
+import { entryWords, KIND_WORD } from '@/ui/entryWords';
 
 /** Everything that was written down here, the latest first; by kind, and by words. */
 export function LogTab() {

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { quickEntries, type QuickPlace } from '@/core/log';
 import { useReader } from '@/ui/units';
 import { useWrite } from './useWrite';
-import { entryWords, KIND_WORD } from './entryWords';
+import { entryWords, KIND_WORD } from '@/ui/entryWords';
 
 interface Props {
   readonly places: readonly QuickPlace[];

@@ -19,6 +19,7 @@ import { download } from '@/ui/download';
 import { useLater } from '@/ui/useLater';
 import { exportEverything } from './exportEverything';
 import type { HandOver } from './HandOver';
+import type { Trash } from './Trash';
 import { useBackup } from './useBackup';
 import { useTakeIn } from './useTakeIn';
 
@@ -33,6 +34,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
     readonly Handing: typeof HandOver;
     readonly only: Design | null;
   }>();
+  const [bin, setBin] = useState<{ readonly Bin: typeof Trash }>();
   const later = useLater();
   const input = useRef<HTMLInputElement>(null);
   const close = (): void => setAnchor(null);
@@ -104,6 +106,17 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         >
           Read a file in…
         </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            void later(
+              () => import('./Trash'),
+              (it) => setBin({ Bin: it.Trash }),
+            );
+          }}
+        >
+          Trash
+        </MenuItem>
         <Divider />
         <MenuItem
           onClick={() => {
@@ -130,6 +143,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         }}
       />
       {dialog}
+      {bin && <bin.Bin onClose={() => setBin(undefined)} />}
       {handing && <handing.Handing only={handing.only} onClose={() => setHanding(undefined)} />}
       <Dialog open={refusal !== null} onClose={forget} aria-labelledby="refusal">
         <DialogTitle id="refusal">This file cannot be read</DialogTitle>

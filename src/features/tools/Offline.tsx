@@ -6,8 +6,8 @@ import { useEffect, useRef } from 'react';
 import { useDesigns } from '@/store';
 
 /** Pages that open without a network though they were never visited: the round in the morning. */
-const ALWAYS = ['/', '/today', '/receive', '/compare', '/stores', '/almanac', '/lists', '/new'];
-const PLACES = ['keep', 'brief', 'ground', 'scape', 'living', 'climate', 'build'];
+const ALWAYS = ['/', '/today', '/receive', '/compare', '/stores', '/almanac', '/lists', '/new', '/sitter'];
+const PLACES = ['keep', 'brief', 'ground', 'scape', 'living', 'climate', 'build', 'mixing', 'sheets'];
 const PAGES = 'rincon-pages';
 
 /** Registers the service worker, keeps pages for when the server is off, and offers a new version when there is one. */
@@ -15,15 +15,28 @@ export function Offline() {
   const designs = useDesigns();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const offered = useRef(false);
+  const asked = useRef(false);
   useEffect(() => {
     if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
     let reloading = false;
     const hadOne = navigator.serviceWorker.controller !== null;
     const onChange = (): void => {
-      // The first one takes over quietly; a later one was asked for.
+      // The first one takes over quietly.
       if (!hadOne || reloading) return;
-      reloading = true;
-      location.reload();
+      if (asked.current) {
+        reloading = true;
+        location.reload();
+        return;
+      }
+      // Asked for in another window: what is half typed in this one stays.
+      enqueueSnackbar('A new version of Rincon was loaded in another window.', {
+        persist: true,
+        action: (
+          <Button color="inherit" onClick={() => location.reload()}>
+            Load this one too
+          </Button>
+        ),
+      });
     };
     navigator.serviceWorker.addEventListener('controllerchange', onChange);
     const offer = (waiting: ServiceWorker): void => {
@@ -36,6 +49,7 @@ export function Offline() {
             color="inherit"
             onClick={() => {
               closeSnackbar(key);
+              asked.current = true;
               waiting.postMessage({ type: 'SKIP_WAITING' });
             }}
           >

@@ -13,7 +13,7 @@ import { useCurves } from '@/store';
 import { TimeChart, type TimeWindow } from '@/ui/TimeChart';
 import type { Inks } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
-import { KIND_WORD } from '../entryWords';
+import { KIND_WORD } from '@/ui/entryWords';
 import { lightOf } from '@/ui/boxDay';
 import { onAxis, PLACE_WORD, QUANTITY_WORD } from '@/ui/readingWords';
 

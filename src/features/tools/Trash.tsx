@@ -1,0 +1,116 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { DAY_MS } from '@/core/physics/constants';
+import { counted } from '@/core/units';
+import { BIN_DAYS, emptyTrash, listTrash, putBack, useDesigns, useStore, type Trashed } from '@/store';
+import { dayWords, localDay } from '@/ui/days';
+import { entryWords, KIND_WORD } from '@/ui/entryWords';
+import { useReader, type Reader } from '@/ui/units';
+
+/** Things shown; nobody looks for what was deleted among more. */
+const SHOWN = 100;
+
+const OF: Record<Trashed['of'], string> = {
+  design: 'Enclosure',
+  log: 'Line of the log',
+  animals: 'Animal',
+  equipment: 'Equipment',
+};
+
+function words(it: Trashed, names: ReadonlyMap<string, string>, reader: Reader): string {
+  if (it.of === 'design') return it.name;
+  if (it.of !== 'log') return it.record.name;
+  const said = entryWords(it.entry, reader);
+  const kind = KIND_WORD[it.entry.kind];
+  return [names.get(it.entry.design), said === '' ? kind : `${kind}: ${said}`].filter(Boolean).join(' · ');
+}
+
+/** What was deleted, to be put back for a month; enclosures can be deleted for good before. */
+export function Trash({ onClose }: { readonly onClose: () => void }) {
+  const { db } = useStore();
+  const reader = useReader();
+  const [now] = useState(() => Date.now());
+  const rows = useLiveQuery(() => listTrash(db, now), [db, now]);
+  const designs = useDesigns();
+  const [isSure, setSure] = useState(false);
+  const names = new Map(
+    designs?.flatMap((it) => (it.state === 'ready' ? [[it.row.id, it.row.design.name] as const] : [])),
+  );
+  const enclosures = rows?.filter((it) => it.of === 'design').length ?? 0;
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="trash">
+      <DialogTitle id="trash">Trash</DialogTitle>
+      <DialogContent>
+        <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1 }}>
+          What was deleted can be put back for {BIN_DAYS} days. An enclosure takes its log, readings and
+          pictures with it.
+        </Typography>
+        {rows?.length === 0 && <Typography role="status">Nothing was deleted.</Typography>}
+        <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          {rows?.slice(0, SHOWN).map((it) => {
+            const told = words(it, names, reader);
+            const left = Math.max(0, BIN_DAYS - Math.floor((now - it.at) / DAY_MS));
+            return (
+              <Box
+                component="li"
+                key={`${it.of} ${it.id}`}
+                sx={{
+                  display: 'flex',
+                  gap: 1.5,
+                  alignItems: 'center',
+                  py: 0.75,
+                  borderTop: 1,
+                  borderColor: 'earth.rule',
+                }}
+              >
+                <Box sx={{ flex: 1, minWidth: 0 }}>
+                  <Box sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{told}</Box>
+                  <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
+                    {OF[it.of]} · deleted {dayWords(localDay(it.at))} · {counted(left, 'day')} left
+                  </Box>
+                </Box>
+                <Button aria-label={`Put back: ${told}`} onClick={() => void putBack(db, it, Date.now())}>
+                  Put back
+                </Button>
+              </Box>
+            );
+          })}
+        </Box>
+        {rows && rows.length > SHOWN && (
+          <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
+            And {rows.length - SHOWN} older.
+          </Typography>
+        )}
+      </DialogContent>
+      <DialogActions>
+        {enclosures > 0 &&
+          (isSure ? (
+            <Button
+              sx={{ color: 'earth.clay' }}
+              onClick={() => {
+                setSure(false);
+                void emptyTrash(db);
+              }}
+            >
+              Delete {counted(enclosures, 'enclosure')} for good
+            </Button>
+          ) : (
+            <Button onClick={() => setSure(true)}>Empty…</Button>
+          ))}
+        <Box sx={{ flex: 1 }} />
+        <Button variant="contained" onClick={onClose}>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,46 @@
+import type { Entry } from '@/core/log';
+import { DAY_MS } from '@/core/physics/constants';
+import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import type { RinconDatabase } from './database';
+import { BIN_DAYS, emptyBin, openRow, restoreDesign } from './designs';
+import { changeRecord } from './records';
+
+/** Something that was deleted and can be put back. */
+export type Trashed =
+  | { readonly of: 'design'; readonly id: string; readonly name: string; readonly at: number }
+  | { readonly of: 'log'; readonly id: string; readonly entry: Entry; readonly at: number }
+  | { readonly of: 'animals'; readonly id: string; readonly record: AnimalRecord; readonly at: number }
+  | { readonly of: 'equipment'; readonly id: string; readonly record: EquipmentRecord; readonly at: number };
+
+/** What was deleted within the days it can be put back, the latest first. Lines of enclosures that are gone go with them. */
+export async function listTrash(db: RinconDatabase, now: number): Promise<readonly Trashed[]> {
+  const since = now - BIN_DAYS * DAY_MS;
+  const rows = await db.designs.where('deleted').above(0).toArray();
+  const gone = new Set(rows.map((it) => it.id));
+  const struck = (it: { readonly gone?: boolean; readonly changed?: number }): boolean =>
+    it.gone === true && (it.changed ?? 0) >= since;
+  const [log, animals, equipment] = await Promise.all([
+    db.log.filter((it) => struck(it) && !gone.has(it.design)).toArray(),
+    db.animals.filter(struck).toArray(),
+    db.equipment.filter((it) => struck(it) && !gone.has(it.design)).toArray(),
+  ]);
+  return [
+    ...rows.map((row): Trashed => {
+      const opened = openRow(row);
+      const name = opened.state === 'ready' ? opened.row.design.name : row.id;
+      return { of: 'design', id: row.id, name, at: row.deleted };
+    }),
+    ...log.map((entry): Trashed => ({ of: 'log', id: entry.id, entry, at: entry.changed })),
+    ...animals.map((record): Trashed => ({ of: 'animals', id: record.id, record, at: record.changed })),
+    ...equipment.map((record): Trashed => ({ of: 'equipment', id: record.id, record, at: record.changed })),
+  ].sort((a, b) => b.at - a.at);
+}
+
+/** Puts something back where it was. */
+export async function putBack(db: RinconDatabase, it: Trashed, now: number): Promise<void> {
+  if (it.of === 'design') await restoreDesign(db, it.id);
+  else await changeRecord(db, it.of, it.id, { gone: false }, now);
+}
+
+/** Deletes the enclosures in the trash for good. Struck lines stay as struck: no merge is to bring them back. */
+export const emptyTrash = (db: RinconDatabase): Promise<void> => emptyBin(db, Infinity);
