@@ -250,8 +250,8 @@ test('an edit that cannot be saved is not lost by going elsewhere', async ({ pag
   await page.getByRole('link', { name: 'Bog shelf' }).first().click();
   await page.getByRole('link', { name: 'Brief' }).click();
   await page.evaluate(() => sessionStorage.setItem('full', 'yes'));
-  await page.getByLabel('Note').first().fill('The lid sticks.');
-  await page.getByLabel('Note').first().blur();
+  await page.getByRole('textbox', { name: 'Note', exact: true }).fill('The lid sticks.');
+  await page.getByRole('textbox', { name: 'Note', exact: true }).blur();
   await expect(page.getByRole('alert').filter({ hasText: 'Not saved' })).toBeVisible();
   await page.getByRole('link', { name: 'Rincon, to the rack' }).click();
   const left = page.getByRole('region', { name: 'Changes that are not saved' });
@@ -261,5 +261,5 @@ test('an edit that cannot be saved is not lost by going elsewhere', async ({ pag
   await left.getByRole('button', { name: 'Try again' }).click();
   await expect(left).toBeHidden();
   await page.goto('/e/demo-bog-shelf/brief');
-  await expect(page.getByLabel('Note').first()).toHaveValue('The lid sticks.');
+  await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toHaveValue('The lid sticks.');
 });
