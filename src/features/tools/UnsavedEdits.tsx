@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useSyncExternalStore } from 'react';
+import { capital } from '@/core/units';
 import { fileName, writeSingle } from '@/files';
 import { onUnsaved, ownRows, unsavedNow, useStore, wouldLose, type DesignSession } from '@/store';
 import { download } from '@/ui/download';
@@ -51,7 +52,7 @@ export function UnsavedEdits() {
             “{design.name}” has changes that are not saved
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
-            {message}.
+            {capital(message)}.
           </Typography>
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
             <Button variant="contained" onClick={() => session.retry()}>

@@ -137,45 +137,69 @@ const Bar = memo(function Bar({ id, name, tools, save, undo, redo, overtaken, re
   );
 
   return (
-    <TopBar
-      open={<Switcher id={id} name={name} />}
-      places={PLACES.map((place, index) => ({
-        href: `${base}/${place.path}`,
-        label: place.label,
-        digit: index + 1,
-        current: path.endsWith(`/${place.path}`),
-      }))}
-      tools={
-        <>
-          <SaveMark save={save} onRetry={retry} />
-          <Box
-            sx={{
-              border: 1,
-              borderColor: 'earth.rule',
-              borderRadius: '14px',
-              bgcolor: 'earth.card',
-              display: 'flex',
-            }}
-          >
-            <Step
-              label={undo ? `Undo ${undo}` : 'Nothing to undo'}
-              off={!undo}
-              onClick={() => void travel(-1)}
+    <>
+      <TopBar
+        open={<Switcher id={id} name={name} />}
+        places={PLACES.map((place, index) => ({
+          href: `${base}/${place.path}`,
+          label: place.label,
+          digit: index + 1,
+          current: path.endsWith(`/${place.path}`),
+        }))}
+        tools={
+          <>
+            <SaveMark save={save} />
+            <Box
+              sx={{
+                border: 1,
+                borderColor: 'earth.rule',
+                borderRadius: '14px',
+                bgcolor: 'earth.card',
+                display: 'flex',
+              }}
             >
-              <UndoIcon sx={{ fontSize: 18 }} />
-            </Step>
-            <Step
-              label={redo ? `Redo ${redo}` : 'Nothing to redo'}
-              off={!redo}
-              onClick={() => void travel(1)}
-            >
-              <RedoIcon sx={{ fontSize: 18 }} />
-            </Step>
-          </Box>
-          {tools}
-        </>
-      }
-    />
+              <Step
+                label={undo ? `Undo ${undo}` : 'Nothing to undo'}
+                off={!undo}
+                onClick={() => void travel(-1)}
+              >
+                <UndoIcon sx={{ fontSize: 18 }} />
+              </Step>
+              <Step
+                label={redo ? `Redo ${redo}` : 'Nothing to redo'}
+                off={!redo}
+                onClick={() => void travel(1)}
+              >
+                <RedoIcon sx={{ fontSize: 18 }} />
+              </Step>
+            </Box>
+            {tools}
+          </>
+        }
+      />
+      {save.state === 'failed' && (
+        <Box
+          role="alert"
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            alignItems: 'center',
+            gap: 1,
+            px: { xs: 1.5, md: 2.5 },
+            py: 0.5,
+            color: 'earth.clay',
+            borderBottom: 1,
+            borderColor: 'earth.clay',
+            typography: 'body2',
+          }}
+        >
+          Not saved: {save.message}.
+          <Button size="small" variant="outlined" onClick={retry}>
+            Try again
+          </Button>
+        </Box>
+      )}
+    </>
   );
 });
 
@@ -199,19 +223,13 @@ function Step({ label, off, onClick, children }: StepProps) {
 }
 
 /** When the last edit reached the browser's storage. Never says saved before it is. */
-function SaveMark({ save, onRetry }: { readonly save: SaveState; readonly onRetry: () => void }) {
-  if (save.state === 'failed') {
-    return (
-      <Box role="alert" sx={{ color: 'earth.clay', typography: 'body2' }}>
-        Not saved: {save.message}
-        <Button onClick={onRetry}>Try again</Button>
-      </Box>
-    );
-  }
+function SaveMark({ save }: { readonly save: SaveState }) {
   const text =
     save.state === 'saving'
       ? 'saving'
-      : `saved ${new Date(save.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}`;
+      : save.state === 'failed'
+        ? 'not saved'
+        : `saved ${new Date(save.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}`;
   return (
     <Box data-save={save.state} sx={{ color: 'earth.quiet', typography: 'body2', whiteSpace: 'nowrap' }}>
       {text}
