@@ -213,8 +213,14 @@ test('a row that cannot be read is told, saved and taken out; all else works', a
   await expect(told).toBeHidden();
 });
 
-test('deleted things are put back from the trash', async ({ page }) => {
+test('an enclosure is renamed; deleted things are put back from the trash', async ({ page }) => {
   await demo(page);
+  // A name is changed where the enclosure stands.
+  await page.getByRole('button', { name: 'More for Limestone' }).click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  await page.getByRole('dialog', { name: 'Rename' }).getByRole('textbox').fill('Limestone wall');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Limestone wall' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'More for Hedge' }).click();
   await page.getByRole('menuitem', { name: 'Delete' }).click();
   await expect(page.getByRole('heading', { name: 'Three enclosures' })).toBeVisible();

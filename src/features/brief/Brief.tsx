@@ -14,6 +14,7 @@ import { mass, tank, pressure } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { localToday } from '@/ui/days';
 import { AnimalPicker } from '@/ui/AnimalPicker';
+import { NameField } from '@/ui/fields/NameField';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { FindingList } from '@/ui/FindingList';
@@ -60,6 +61,14 @@ export function Brief() {
               Propose the ground afresh
             </Button>
           </Box>
+
+          <NameField
+            label="Name"
+            fullWidth
+            value={design.name}
+            onCommit={(name) => edit({ edit: 'rename', change: { name } })}
+            sx={{ mb: 2 }}
+          />
 
           <Part title="Animal">
             <Box sx={{ display: 'flex', gap: 1.25 }}>

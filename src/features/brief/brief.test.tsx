@@ -99,3 +99,16 @@ describe('animal and proposal', () => {
     expect((await stored()).ground.schools).toMatchObject({ renewal: 'replace', microbes: 'bring' });
   });
 });
+
+describe('the name', () => {
+  it('is changed by Enter, never to nothing, and Esc brings the old one back', async () => {
+    const { stored } = await open(<Brief />, made(FROG));
+    enter(box('Name'), '  Moss corner ');
+    await eventually(async () => expect((await stored()).name).toBe('Moss corner'));
+    enter(box('Name'), '   ');
+    expect(screen.getByText('A name is expected.')).toBeDefined();
+    fireEvent.keyDown(box('Name'), { key: 'Escape' });
+    expect(box('Name').value).toBe('Moss corner');
+    expect((await stored()).name).toBe('Moss corner');
+  });
+});

@@ -2,6 +2,10 @@
 
 import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -15,6 +19,7 @@ import { fileName, writeSingle } from '@/files';
 import { counted, length } from '@/core/units';
 import { belongingsOf, ownRows, useStore } from '@/store';
 import { download } from '@/ui/download';
+import { NameField } from '@/ui/fields/NameField';
 import { useReader } from '@/ui/units';
 import { useInSight } from '@/ui/useInSight';
 import { VerdictMark } from '@/ui/VerdictMark';
@@ -28,6 +33,7 @@ interface Props {
   readonly design: Design;
   readonly catalogue: Catalogue;
   readonly onDuplicate: (design: Design) => Promise<unknown>;
+  readonly onRename: (design: Design, name: string) => Promise<unknown>;
   readonly onPutAway: (design: Design) => Promise<unknown>;
   readonly onDelete: (design: Design) => Promise<unknown>;
 }
@@ -35,7 +41,7 @@ interface Props {
 const fineWords = (count: number): string => `${counted(count, 'point')} checked and fine`;
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
-export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAway, onDelete }: Props) {
+export const Card = memo(function Card({ design, catalogue, ...actions }: Props) {
   const { write, tell } = useReader();
   const frame = useRef<HTMLLIElement>(null);
   const animal = findAnimal(catalogue, design.brief.animal);
@@ -100,7 +106,7 @@ export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAw
             {animal ? animalsWord(design.brief.count, animal.english) : 'no animal yet'} ·{' '}
             {STAGE_WORD[design.brief.stage]}
           </Typography>
-          <CardMenu {...{ design, onDuplicate, onPutAway, onDelete }} />
+          <CardMenu design={design} {...actions} />
         </Box>
         <Box sx={{ mt: 0.75, minHeight: 58 }}>
           <VerdictMark state={verdict} />
@@ -123,6 +129,7 @@ export const Card = memo(function Card({ design, catalogue, onDuplicate, onPutAw
 const CardMenu = memo(function CardMenu({
   design,
   onDuplicate,
+  onRename,
   onPutAway,
   onDelete,
 }: Omit<Props, 'catalogue'>) {
@@ -130,6 +137,7 @@ const CardMenu = memo(function CardMenu({
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   // Made when it is first asked for, and then kept: it gives the focus back as it closes.
   const [menu, setMenu] = useState(false);
+  const [renaming, setRenaming] = useState(false);
   const close = (): void => setAnchor(null);
   return (
     <>
@@ -147,6 +155,14 @@ const CardMenu = memo(function CardMenu({
       </IconButton>
       {menu && (
         <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
+          <MenuItem
+            onClick={() => {
+              close();
+              setRenaming(true);
+            }}
+          >
+            Rename
+          </MenuItem>
           <MenuItem
             onClick={() => {
               close();
@@ -183,6 +199,22 @@ const CardMenu = memo(function CardMenu({
           </MenuItem>
         </Menu>
       )}
+      <Dialog open={renaming} onClose={() => setRenaming(false)} fullWidth maxWidth="xs" aria-label="Rename">
+        <DialogContent>
+          <NameField
+            label="Name"
+            autoFocus
+            fullWidth
+            value={design.name}
+            onCommit={(name) => void onRename(design, name)}
+          />
+        </DialogContent>
+        <DialogActions>
+          <Button variant="contained" onClick={() => setRenaming(false)}>
+            Done
+          </Button>
+        </DialogActions>
+      </Dialog>
     </>
   );
 });

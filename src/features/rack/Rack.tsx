@@ -55,7 +55,10 @@ function Progress() {
 }
 
 /** What a card may have done; the same functions from one drawing to the next, so that no card is drawn anew for them. */
-function useCardActions(): Pick<ComponentProps<typeof Card>, 'onDuplicate' | 'onPutAway' | 'onDelete'> {
+function useCardActions(): Pick<
+  ComponentProps<typeof Card>,
+  'onDuplicate' | 'onRename' | 'onPutAway' | 'onDelete'
+> {
   const { db, catalogue } = useStore();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const onDelete = useCallback(
@@ -91,6 +94,11 @@ function useCardActions(): Pick<ComponentProps<typeof Card>, 'onDuplicate' | 'on
     },
     [db, enqueueSnackbar],
   );
+  const onRename = useCallback(
+    (design: Design, name: string) =>
+      changeDesign(db, design.id, { edit: 'rename', change: { name } }, catalogue, Date.now()),
+    [db, catalogue],
+  );
   const onPutAway = useCallback(
     (design: Design) =>
       changeDesign(
@@ -102,7 +110,7 @@ function useCardActions(): Pick<ComponentProps<typeof Card>, 'onDuplicate' | 'on
       ),
     [db, catalogue],
   );
-  return { onDelete, onDuplicate, onPutAway };
+  return { onDelete, onDuplicate, onRename, onPutAway };
 }
 
 const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
