@@ -277,3 +277,22 @@ describe('the rectangle around an outline', () => {
     expect(Number.isFinite(heightAt(level(0.1), line, 0.2, 0.2))).toBe(true);
   });
 });
+
+it('outlines that cross and touch themselves and each other still part the floor, all of it and nothing twice', () => {
+  const corner = (grid: number) =>
+    fc.record({
+      x: fc.integer({ min: 0, max: grid }).map((it) => (0.45 * it) / grid),
+      y: fc.integer({ min: 0, max: grid }).map((it) => (0.45 * it) / grid),
+    });
+  const outline = fc
+    .constantFrom(8, 20, 1000)
+    .chain((grid) => fc.array(corner(grid), { minLength: 3, maxLength: 12 }));
+  fc.assert(
+    fc.property(fc.array(outline, { minLength: 1, maxLength: 3 }), (outlines) => {
+      const { rest, regions } = floorplan(0.45, 0.45, outlines);
+      const sum = [rest, ...regions].reduce((all, it) => all + momentsOf(it).area, 0);
+      expect(sum).toBeCloseTo(0.45 * 0.45, 5);
+    }),
+    { numRuns: 2000, seed: 9 },
+  );
+});

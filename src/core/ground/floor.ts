@@ -60,6 +60,43 @@ export const refield = (surface: Corners, from: Rect, to: Rect): Corners => ({
   backRight: heightAt(surface, from, to.x1, to.y1),
 });
 
+/** m by which corners are moved where an outline cannot be cut as it is; then ten times as far. */
+const NUDGE = 1e-7;
+const NUDGES = 4;
+/** m² that may be missing where an area is parted. */
+const MISSING = 1e-7;
+
+/**
+ * What an area shares with an outline, and what is left of it. An outline that crosses or touches itself may make the sweep
+ * over its corners lose its order: it fails, or gives areas that do not add up. Moved by less than the thickness of a hair
+ * it is parted like any other; one that cannot be covers nothing.
+ */
+function part(from: Area, by: Area): { readonly shared: Area; readonly left: Area } {
+  const whole = momentsOf(from).area;
+  for (let nudge = 0; nudge <= NUDGES; nudge += 1) {
+    const own = nudge === 0 ? by : nudged(by, NUDGE * 10 ** (nudge - 1));
+    try {
+      const [shared, left] = [clipping.intersection(from, own), clipping.difference(from, own)];
+      const [a, b] = [momentsOf(shared).area, momentsOf(left).area];
+      if (a >= -MISSING && b >= -MISSING && Math.abs(whole - a - b) <= MISSING) return { shared, left };
+    } catch {
+      // The next one is moved a little further.
+    }
+  }
+  return { shared: [], left: from };
+}
+
+/** Each corner moved so far, in directions that do not repeat; where an outline ends it begins. */
+const nudged = (area: Area, far: number): Area =>
+  area.map((polygon) =>
+    polygon.map((ring) =>
+      ring.map(([x, y], i): [number, number] => {
+        const turn = 2.4 * (i % Math.max(1, ring.length - 1));
+        return [x + far * Math.cos(turn), y + far * Math.sin(turn)];
+      }),
+    ),
+  );
+
 /** Moments of an area by Green's theorem, ring by ring; holes count against it whichever way they run. */
 export function momentsOf(area: Area): Moments {
   // The same areas are asked for at every frame of a drag.
@@ -292,8 +329,9 @@ export function floorplan(width: number, depth: number, outlines: readonly (read
   const regions: Area[] = [];
   for (let index = outlines.length - 1; index >= 0; index -= 1) {
     const own = ringOf(outlines[index] ?? []);
-    regions.unshift(clipping.intersection(rest, own));
-    rest = clipping.difference(rest, own);
+    const { shared, left } = part(rest, own);
+    regions.unshift(shared);
+    rest = left;
   }
   const plan = { rest, regions };
   last = { width, depth, outlines, plan };
