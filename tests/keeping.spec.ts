@@ -133,6 +133,7 @@ test('find by /, keys by ?, archive and bring back, copy and reminder', async ({
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('/');
+  await expect(page.getByRole('dialog', { name: 'Find' })).toBeVisible();
   await page.getByRole('combobox', { name: 'Find an enclosure or a place' }).fill('lime brief');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Brief', level: 1 })).toBeVisible();

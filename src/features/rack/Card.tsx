@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -199,8 +200,15 @@ const CardMenu = memo(function CardMenu({
           </MenuItem>
         </Menu>
       )}
-      <Dialog open={renaming} onClose={() => setRenaming(false)} fullWidth maxWidth="xs" aria-label="Rename">
-        <DialogContent>
+      <Dialog
+        open={renaming}
+        onClose={() => setRenaming(false)}
+        fullWidth
+        maxWidth="xs"
+        aria-labelledby="rename"
+      >
+        <DialogTitle id="rename">Rename</DialogTitle>
+        <DialogContent sx={{ pt: '8px !important' }}>
           <NameField
             label="Name"
             autoFocus

@@ -58,7 +58,13 @@ export function Find() {
           /
         </Box>
       </Button>
-      <Dialog open={open === 'find'} onClose={close} fullWidth maxWidth="xs" aria-label="Find">
+      <Dialog
+        open={open === 'find'}
+        onClose={close}
+        fullWidth
+        maxWidth="xs"
+        slotProps={{ paper: { 'aria-label': 'Find' } }}
+      >
         <DialogContent>{open === 'find' && List && <List onDone={close} />}</DialogContent>
       </Dialog>
       <Dialog open={open === 'keys'} onClose={close} aria-labelledby="keys">
