@@ -163,7 +163,7 @@ interface OpenProps {
 export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
   const { db, catalogue, shelf } = useStore();
   // One that was left unsaved is gone on with.
-  const session = useMemo(() => heldSession(id) ?? new DesignSession(db, id, Date.now), [db, id]);
+  const session = useMemo(() => heldSession(db, id) ?? new DesignSession(db, id, Date.now), [db, id]);
   useEffect(() => sessionOpened(session), [session]);
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
   const { design } = view;

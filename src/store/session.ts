@@ -63,7 +63,7 @@ export class DesignSession {
   private live: Subscription | undefined;
 
   constructor(
-    private readonly db: RinconDatabase,
+    readonly db: RinconDatabase,
     readonly id: string,
     private readonly now: () => number,
   ) {}

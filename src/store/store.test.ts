@@ -280,7 +280,10 @@ describe('a session', () => {
     expect(wouldLose()).toBe(true);
     expect(unsavedNow()).toEqual([session]);
     // Opened again it is the same, with the edit on its screen.
-    expect(heldSession(first.id)).toBe(session);
+    expect(heldSession(db, first.id)).toBe(session);
+    // Of another database it is another enclosure.
+    const elsewhere = new RinconDatabase('elsewhere');
+    expect(heldSession(elsewhere, first.id)).toBeUndefined();
     const again = sessionOpened(session);
     expect(unsavedNow()).toEqual([]);
     expect(session.view().design?.name).toBe('kept');

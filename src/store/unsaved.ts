@@ -1,3 +1,4 @@
+import type { RinconDatabase } from './database';
 import type { DesignSession } from './session';
 
 /** Sessions whose page was left before their edits had reached storage, by the id of their enclosure. */
@@ -26,8 +27,11 @@ export const unsavedNow = (): readonly DesignSession[] => list;
 /** Whether anything would be lost if the page went now. */
 export const wouldLose = (): boolean => [...open, ...list].some((it) => it.isUnsaved());
 
-/** The session of an enclosure that was left unsaved: it is gone on with. */
-export const heldSession = (id: string): DesignSession | undefined => held.get(id);
+/** The session of an enclosure that was left unsaved: it is gone on with, in the database it writes to. */
+export function heldSession(db: RinconDatabase, id: string): DesignSession | undefined {
+  const session = held.get(id);
+  return session?.db === db ? session : undefined;
+}
 
 /**
  * Notes that a session's page is open.
