@@ -78,3 +78,22 @@ function filesIn(folder) {
     .map((it) => join(it.parentPath, it.name))
     .sort();
 }
+
+/** Bundles a command of `src/cli` and runs it with the arguments given; its exit code. Worker threads run the same file. */
+export async function runCli(name) {
+  ensurePackages();
+  const { buildSync } = await import('esbuild');
+  mkdirSync('.rincon', { recursive: true });
+  const outfile = `.rincon/${name}.mjs`;
+  buildSync({
+    entryPoints: [`src/cli/${name}.ts`],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    packages: 'external',
+    alias: { '@': './src' },
+    outfile,
+    logLevel: 'error',
+  });
+  return runCode(process.execPath, [outfile, ...process.argv.slice(2)]);
+}

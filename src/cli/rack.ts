@@ -1,5 +1,6 @@
 import { createWriteStream } from 'node:fs';
 import { catalogue } from '@/catalogue';
+import { dayAgo } from '@/catalogue/demo';
 import { careNow } from '@/core/care';
 import type { Design } from '@/core/document';
 import { entryOf, type Entry } from '@/core/log';
@@ -26,8 +27,6 @@ interface Size {
 const FIVE_MINUTES = 300_000;
 const HOUR_MS = 3_600_000;
 
-const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
-
 /** Enclosures that are lived in: every species in turn, each proposed once, in rooms of all kinds. */
 function enclosures(count: number, now: number): readonly Design[] {
   const known = catalogue.animals.slice(0, count).map((animal, i) =>
@@ -46,7 +45,7 @@ function enclosures(count: number, now: number): readonly Design[] {
   return Array.from({ length: count }, (_, i): Design => {
     const first = known[i % known.length];
     if (!first) throw new Error('the catalogue holds no animals');
-    const since = dayOf(now - (200 + (i % 900)) * DAY_MS);
+    const since = dayAgo(now, 200 + (i % 900));
     const { living } = first;
     return {
       ...first,
@@ -97,11 +96,11 @@ const animals = (designs: readonly Design[], count: number, now: number): readon
       kind: home?.brief.animal ?? null,
       sex: (['unknown', 'female', 'male'] as const)[i % 3] ?? 'unknown',
       sexKnown: 'guess',
-      hatched: dayOf(now - (300 + (i % 2000)) * DAY_MS),
+      hatched: dayAgo(now, 300 + (i % 2000)),
       source: '',
       parents: [],
       quarantine: null,
-      homes: home ? [{ design: home.id, from: dayOf(now - 150 * DAY_MS), to: null }] : [],
+      homes: home ? [{ design: home.id, from: dayAgo(now, 150), to: null }] : [],
       papers: [],
       left: null,
       note: '',

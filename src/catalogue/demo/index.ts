@@ -2,4 +2,4 @@
 export { DEMO_SHELF, demoDesigns } from './designs';
 export { demoLog } from './log';
 export { demoReadings } from './readings';
-export { demoAnimals, demoEquipment, demoSeen } from './records';
+export { dayAgo, demoAnimals, demoEquipment, demoSeen } from './records';

@@ -11,7 +11,7 @@ export function midnightAgo(now: number, days: number): number {
 }
 
 /** Local day some days ago, as a date. */
-function dayAgo(now: number, days: number): string {
+export function dayAgo(now: number, days: number): string {
   const date = new Date(midnightAgo(now, days));
   const two = (value: number): string => String(value).padStart(2, '0');
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
