@@ -12,6 +12,7 @@ import { Offline } from '@/features/tools/Offline';
 import { UnreadableRows } from '@/features/tools/UnreadableRows';
 import { UnsavedEdits } from '@/features/tools/UnsavedEdits';
 import { StoreProvider, useStore } from '@/store';
+import { Corner } from '@/ui/Corner';
 import { Message } from '@/ui/Message';
 import { theme } from '@/ui/theme/theme';
 import { UnitsProvider } from '@/ui/units';
@@ -36,8 +37,10 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             <LiveDevices />
             <AlarmBell />
             <Offline />
-            <UnreadableRows />
-            <UnsavedEdits />
+            <Corner>
+              <UnreadableRows />
+              <UnsavedEdits />
+            </Corner>
           </InUnits>
         </StoreProvider>
       </SnackbarProvider>

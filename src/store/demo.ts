@@ -1,10 +1,16 @@
 import { catalogue } from '@/catalogue';
+import type * as Rows from '@/catalogue/demo';
 import { DESIGN_VERSION, type Design } from '@/core/document';
 import type { RinconDatabase } from './database';
 import { fetched, takeDerived } from './derived';
 import { takeIn } from './designs';
 import { addReadings } from './readings';
 import { saveSetting } from './settings';
+
+type Demo = typeof Rows;
+
+/** The demo’s rows: they come when they are asked for. */
+export const loadDemo = (): Promise<Demo> => import('@/catalogue/demo');
 
 /** As the server has them ready, if they are of this version; null where none answers. */
 async function readyDesigns(): Promise<readonly Design[] | null> {
@@ -15,11 +21,11 @@ async function readyDesigns(): Promise<readonly Design[] | null> {
 /**
  * Lays out the demo's enclosures with their log, readings, animals, equipment and shelf; enclosures already here stay as
  * they are, and what is not empty stays too.
- * @throws what the loading of the demo threw
+ * @param demo as `loadDemo` gives it
  */
-export async function layDemo(db: RinconDatabase): Promise<void> {
+export async function layDemo(db: RinconDatabase, demo: Demo): Promise<void> {
   const now = Date.now();
-  const [demo, ready] = await Promise.all([import('@/catalogue/demo'), readyDesigns()]);
+  const ready = await readyDesigns();
   const designs = ready ?? demo.demoDesigns(catalogue);
   await takeDerived(
     designs.map(({ id }) => `/demo/verdicts/${id}`),

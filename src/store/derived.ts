@@ -62,6 +62,14 @@ export function markChange(now: () => number = Date.now): void {
   else marking = setTimeout(write, wait);
 }
 
+/** Notes that all that is here was copied, where no change was ever noted. */
+export async function noteCopied(at: number): Promise<void> {
+  if ((await lastChange()) === null)
+    await database()
+      .entries.put({ key: CHANGED, value: at, used: Number.MAX_SAFE_INTEGER })
+      .catch(() => undefined);
+}
+
 /** When anything was last changed, ms since 1970; null where that is not known. */
 export async function lastChange(): Promise<number | null> {
   const [value] = await readDerivedMany([CHANGED]);

@@ -23,12 +23,12 @@ export type Loaded =
   | { readonly state: 'ready'; readonly row: DesignRow }
   | { readonly state: 'missing' }
   /** Stored, but no longer readable; the raw value can still be saved to a file. */
-  | { readonly state: 'broken'; readonly raw: unknown; readonly message: string };
+  | { readonly state: 'broken'; readonly id: string; readonly raw: unknown; readonly message: string };
 
 /** Brings a stored row up to this version of the document, or says why that cannot be. */
 export function openRow(row: DesignRow): Loaded {
   const raw: unknown = row.design;
-  const broken = (message: string): Loaded => ({ state: 'broken', raw, message });
+  const broken = (message: string): Loaded => ({ state: 'broken', id: row.id, raw, message });
   if (typeof raw !== 'object' || raw === null) return broken('an enclosure is expected');
   let migrated: Migrated;
   try {

@@ -13,5 +13,5 @@ export * from './useReadings';
 export * from './records';
 export * from './useRecords';
 export * from './pictures';
-export { keepDerived, lastChange, readDerivedMany } from './derived';
-export { layDemo } from './demo';
+export { keepDerived, lastChange, noteCopied, readDerivedMany } from './derived';
+export { layDemo, loadDemo } from './demo';

@@ -4,16 +4,17 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DAY_MS } from '@/core/physics/constants';
 import type { Entry } from '@/core/log';
 import { catalogue } from '@/catalogue';
-import { demoDesigns, demoLog, demoReadings } from '@/catalogue/demo';
+import { DEMO_SHELF, demoDesigns, demoLog, demoReadings } from '@/catalogue/demo';
 import { trackOf } from '@/core/readings';
 import { RinconDatabase } from './database';
 import { createDesign, deleteDesign, emptyOldBin, listDesigns, takeInFile } from './designs';
 import { listLog, strike, takeInLog, writeEntries } from './log';
-import { lastChange } from './derived';
+import { lastChange, noteCopied } from './derived';
 import { takeOutUnreadable, unreadableNow } from './readable';
 import { addReadings } from './readings';
 import { belongingsOf } from './records';
 import { saveSetting } from './settings';
+import { listMoves } from './shelf';
 import { emptyTrash, listTrash, putBack } from './trash';
 
 const [bog, hedge] = demoDesigns(catalogue);
@@ -48,10 +49,13 @@ describe('when anything was last changed', () => {
   it('is known after a line of the log, a reading or an animal, and not moved by saving a copy', async () => {
     await saveSetting(db, 'exported', 5);
     expect(await lastChange()).toBeNull();
+    // Copied where no change was ever noted: from then on it is known.
+    await noteCopied(7);
+    expect(await lastChange()).toBe(7);
     await writeEntries(db, [note('first', DAY_MS)], 5 * DAY_MS);
     const first = await eventually(async () => {
       const at = await lastChange();
-      expect(at).not.toBeNull();
+      expect(at).toBeGreaterThan(7);
       return at!;
     });
     expect(Date.now() - first).toBeLessThan(60_000);
@@ -105,21 +109,30 @@ describe('a row that cannot be read', () => {
     const bad = [
       { id: 'no values', design: bog!.id, at: DAY_MS, changed: 1, gone: false },
       { ...(await db.log.toArray())[0]!, id: 'of no day', at: 9e15 },
+      { id: 7, design: bog!.id, at: DAY_MS, changed: 1, gone: false },
     ] as unknown as Entry[];
     await db.log.bulkAdd(bad);
     expect(await texts(db)).toEqual(['sound']);
     const told = unreadableNow();
     expect(told.map(({ table, key, why }) => [table, key, why.split(':')[0]])).toEqual([
+      ['log', 7, 'id'],
       ['log', 'no values', 'kind'],
       ['log', 'of no day', 'at'],
     ]);
-    expect(told[0]!.row).toEqual(bad[0]);
+    expect(told[1]).toMatchObject({ row: bad[0], why: 'kind: what stands there is not known here' });
     // Met again it is told once.
     await texts(db);
     expect(unreadableNow()).toBe(told);
     await takeOutUnreadable(db, told);
     expect(unreadableNow()).toEqual([]);
     expect((await db.log.toArray()).map((it) => it.text)).toEqual(['sound']);
+  });
+  it('of the shelf’s book leaves the others in it', async () => {
+    await db.shelf.bulkAdd([...DEMO_SHELF, { id: 'torn', at: 1 } as never]);
+    expect(await listMoves(db)).toHaveLength(DEMO_SHELF.length);
+    expect(unreadableNow().map(({ table, key }) => [table, key])).toEqual([['shelf', 'torn']]);
+    await takeOutUnreadable(db, unreadableNow());
+    expect(await db.shelf.count()).toBe(DEMO_SHELF.length);
   });
   it.each([null, 5, 'x', { version: 3 }, { version: 9, climate: 7, plan: null }])(
     'of an enclosure, %j, leaves the others on the rack',
@@ -135,7 +148,11 @@ describe('a row that cannot be read', () => {
       });
       const rack = await listDesigns(db);
       expect(rack.map((it) => it.state)).toEqual(['broken', 'ready']);
-      expect(rack[0]).toMatchObject({ raw: design });
+      expect(rack[0]).toMatchObject({ id: 'bad', raw: design });
+      // It can be moved to the trash, and put back.
+      await deleteDesign(db, 'bad', 9);
+      expect((await listDesigns(db)).map((it) => it.state)).toEqual(['ready']);
+      expect((await listTrash(db, 10)).map((it) => it.id)).toEqual(['bad']);
     },
   );
 });

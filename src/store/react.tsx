@@ -22,7 +22,7 @@ import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
 import { RinconDatabase, type PictureRow } from './database';
-import { layDemo } from './demo';
+import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
 import {
   changeOwnRow,
@@ -76,7 +76,8 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
       await opened.open();
       const settings = await loadSettings(opened);
       await emptyOldBin(opened, Date.now());
-      if (demo && !settings.demoLaid && (await opened.designs.count()) === 0) await layDemo(opened);
+      if (demo && !settings.demoLaid && (await opened.designs.count()) === 0)
+        await layDemo(opened, await loadDemo());
       if (!stale) setDb(opened);
     })().catch((cause: unknown) => {
       if (!stale) setError(cause instanceof Error ? cause.message : String(cause));

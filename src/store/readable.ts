@@ -1,3 +1,4 @@
+import type { IndexableType } from 'dexie';
 import type { ZodType } from 'zod';
 import { refusalOf } from '@/core/document';
 import type { RinconDatabase } from './database';
@@ -5,7 +6,8 @@ import type { RinconDatabase } from './database';
 /** A row that cannot be read: it is left alone, and all else works. */
 export interface Unreadable {
   readonly table: string;
-  readonly key: string;
+  /** Its primary key, as it is stored. */
+  readonly key: IndexableType;
   readonly row: unknown;
   /** Field, and what is wrong with it. */
   readonly why: string;
@@ -30,10 +32,9 @@ function meet(change: (rows: Map<string, Unreadable>) => void): void {
   listeners.forEach((it) => it());
 }
 
-const keyOf = (row: unknown): string => {
-  const id = typeof row === 'object' && row !== null && 'id' in row ? row.id : null;
-  return typeof id === 'string' ? id : JSON.stringify(id);
-};
+/** Every row has a key: without one it could not be stored. */
+const keyOf = (row: unknown): IndexableType => (row as { readonly id: IndexableType }).id;
+const nameOf = ({ table, key }: Pick<Unreadable, 'table' | 'key'>): string => JSON.stringify([table, key]);
 
 /** Those of a table's rows that are what they should be; the others are noted, and can be saved or taken out. */
 export function readable<T>(table: string, rows: readonly T[], schema: ZodType): readonly T[] {
@@ -45,10 +46,10 @@ export function readable<T>(table: string, rows: readonly T[], schema: ZodType):
     wrong.push({ table, key: keyOf(row), row, why: `${place}: ${message}` });
     return false;
   });
-  const fresh = wrong.filter((it) => !met.has(`${it.table} ${it.key}`));
+  const fresh = wrong.filter((it) => !met.has(nameOf(it)));
   if (fresh.length > 0)
     meet((known) => {
-      for (const it of fresh) known.set(`${it.table} ${it.key}`, it);
+      for (const it of fresh) known.set(nameOf(it), it);
     });
   return sound;
 }
@@ -60,6 +61,6 @@ export async function takeOutUnreadable(db: RinconDatabase, rows: readonly Unrea
     for (const it of rows) await db.table(it.table).delete(it.key);
   });
   meet((known) => {
-    for (const it of rows) known.delete(`${it.table} ${it.key}`);
+    for (const it of rows) known.delete(nameOf(it));
   });
 }

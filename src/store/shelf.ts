@@ -1,12 +1,14 @@
-import type { ShelfMove } from '@/core/shelf';
+import { ShelfMove } from '@/core/shelf';
 import type { RinconDatabase } from './database';
+import { readable } from './readable';
 
 /** What a new line of the book says; the rest is filled in. */
 export type NewMove = Pick<ShelfMove, 'kind' | 'material' | 'amount' | 'label'> &
   Partial<Pick<ShelfMove, 'design' | 'opened' | 'bestBefore'>>;
 
 /** All lines of the shelf's book, as they were written. */
-export const listMoves = (db: RinconDatabase): Promise<ShelfMove[]> => db.shelf.orderBy('at').toArray();
+export const listMoves = async (db: RinconDatabase): Promise<readonly ShelfMove[]> =>
+  readable('shelf', await db.shelf.orderBy('at').toArray(), ShelfMove);
 
 /** Writes lines that belong together, all or none; gives the batch they are undone by. */
 export async function writeMoves(

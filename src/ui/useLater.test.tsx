@@ -49,6 +49,20 @@ it('a part that cannot be loaded is told, and loads when it is asked for again',
   await vi.waitFor(() => expect(then).toHaveBeenCalledWith('a writer'));
 });
 
+it('what the part then cannot do is told as what it is', async () => {
+  const then = (): never => {
+    throw new Error('the storage is full');
+  };
+  draw(
+    <SnackbarProvider>
+      <Asks load={() => Promise.resolve('a writer')} then={then} />
+    </SnackbarProvider>,
+  );
+  fireEvent.click(screen.getByRole('button'));
+  await screen.findByText('That did not work: the storage is full.');
+  expect(screen.queryByText(/could not be loaded/)).toBeNull();
+});
+
 it('in place of a chart that cannot be loaded stands why', async () => {
   draw(<Chart label="Humidity" height={200} option={() => ({})} />);
   const told = await screen.findByRole('status');

@@ -2,8 +2,8 @@ import { useSnackbar } from 'notistack';
 import { useCallback } from 'react';
 
 /**
- * Loads a part of the application when it is asked for, then does what needs it. Where it cannot be loaded that is said,
- * and nothing else happens.
+ * Loads a part of the application when it is asked for, then does what needs it. Where it cannot be loaded, or cannot be
+ * done, that is said, and nothing else happens.
  * @returns whether it was loaded
  */
 export function useLater(): <T>(
@@ -22,7 +22,13 @@ export function useLater(): <T>(
         });
         return false;
       }
-      await then(part);
+      try {
+        await then(part);
+      } catch (error) {
+        enqueueSnackbar(`That did not work: ${error instanceof Error ? error.message : String(error)}.`, {
+          variant: 'error',
+        });
+      }
       return true;
     },
     [enqueueSnackbar],

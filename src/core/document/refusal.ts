@@ -17,12 +17,18 @@ export function pathText(path: readonly PropertyKey[]): string {
   return text === '' ? 'the whole file' : text;
 }
 
+/** Values that are named where another one stands. */
+const FEW = 4;
+
 /** Zod's words, where they would not be understood by a keeper, in ours. */
 export function refusalOf(issue: z.core.$ZodIssue | undefined): Refusal {
   if (!issue) return { place: 'the whole file', message: 'it does not follow the format' };
   const place = pathText(issue.path);
   if (issue.code === 'unrecognized_keys')
     return { place, message: `“${issue.keys.join('”, “')}” is not known here. Take it out` };
+  // A long list of words of the format tells a keeper nothing.
+  if (issue.code === 'invalid_value' && issue.values.length > FEW)
+    return { place, message: 'what stands there is not known here' };
   return { place, message: issue.message.replace(/^Invalid input: /, '').replace(/^Too (small|big): /, '') };
 }
 

@@ -112,13 +112,15 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
         <Box sx={{ mt: 0.75, minHeight: 58 }}>
           <VerdictMark state={verdict} />
           <Typography variant="body2" sx={{ color: 'earth.quiet', pl: 1.6 }}>
-            {!assessment
+            {assessment === undefined
               ? 'Being checked'
-              : open.length > 0
-                ? `${open.length} to check${graver ? `: ${tell(graver.what)}` : ''}`
-                : verdict.at === 'known' && verdict.verdict.answer === 'holds'
-                  ? 'Nothing to fix.'
-                  : fineWords(findings.filter((it) => it.severity === 'fine').length)}
+              : assessment === null
+                ? 'Could not be checked. Open it to see why.'
+                : open.length > 0
+                  ? `${open.length} to check${graver ? `: ${tell(graver.what)}` : ''}`
+                  : verdict.at === 'known' && verdict.verdict.answer === 'holds'
+                    ? 'Nothing to fix.'
+                    : fineWords(findings.filter((it) => it.severity === 'fine').length)}
           </Typography>
         </Box>
       </Box>
@@ -200,29 +202,25 @@ const CardMenu = memo(function CardMenu({
           </MenuItem>
         </Menu>
       )}
-      <Dialog
-        open={renaming}
-        onClose={() => setRenaming(false)}
-        fullWidth
-        maxWidth="xs"
-        aria-labelledby="rename"
-      >
-        <DialogTitle id="rename">Rename</DialogTitle>
-        <DialogContent sx={{ pt: '8px !important' }}>
-          <NameField
-            label="Name"
-            autoFocus
-            fullWidth
-            value={design.name}
-            onCommit={(name) => void onRename(design, name)}
-          />
-        </DialogContent>
-        <DialogActions>
-          <Button variant="contained" onClick={() => setRenaming(false)}>
-            Done
-          </Button>
-        </DialogActions>
-      </Dialog>
+      {renaming && (
+        <Dialog open onClose={() => setRenaming(false)} fullWidth maxWidth="xs" aria-labelledby="rename">
+          <DialogTitle id="rename">Rename</DialogTitle>
+          <DialogContent sx={{ pt: '8px !important' }}>
+            <NameField
+              label="Name"
+              autoFocus
+              fullWidth
+              value={design.name}
+              onCommit={(name) => void onRename(design, name)}
+            />
+          </DialogContent>
+          <DialogActions>
+            <Button variant="contained" onClick={() => setRenaming(false)}>
+              Done
+            </Button>
+          </DialogActions>
+        </Dialog>
+      )}
     </>
   );
 });

@@ -87,8 +87,8 @@ export const CardPicture = memo(function CardPicture({
   assessment,
   catalogue,
 }: Pick<PictureProps, 'design' | 'catalogue'> & {
-  /** undefined: not worked out yet. */
-  readonly assessment: Assessment | undefined;
+  /** Not worked out yet, or it cannot be: nothing is drawn. */
+  readonly assessment: Assessment | null | undefined;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const { width } = useElementSize(frame);

@@ -16,12 +16,15 @@ import {
   type ReactNode,
 } from 'react';
 import type { Design } from '@/core/document';
+import { capital } from '@/core/units';
 import {
   changeDesign,
   createDesign,
   deleteDesign,
   layDemo,
+  loadDemo,
   restoreDesign,
+  storageTrouble,
   useDesigns,
   useStore,
   type Loaded,
@@ -125,22 +128,22 @@ function Cards({
   readonly loaded: readonly Loaded[];
   readonly actions: ReturnType<typeof useCardActions>;
 }) {
-  const { catalogue } = useStore();
+  const { db, catalogue } = useStore();
   const shown = useDeferredValue(loaded, loaded.slice(0, AT_ONCE));
   return (
     <Box component="ul" sx={RACK_GRID}>
-      {shown.map((it, index) =>
+      {shown.map((it) =>
         it.state === 'ready' ? (
           <Card key={it.row.id} design={it.row.design} catalogue={catalogue} {...actions} />
         ) : it.state === 'broken' ? (
           <Box
             component="li"
-            key={index}
+            key={it.id}
             sx={{ border: 1, borderColor: 'earth.clay', borderRadius: 1.5, p: 2 }}
           >
             <Typography variant="h2">This enclosure cannot be read</Typography>
             <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
-              {it.message}. It is kept as it is.
+              {capital(it.message)}. It is kept as it is.
             </Typography>
             <Button
               variant="outlined"
@@ -148,6 +151,7 @@ function Cards({
             >
               Save what is there
             </Button>
+            <Button onClick={() => void deleteDesign(db, it.id, Date.now())}>Move to the trash</Button>
           </Box>
         ) : null,
       )}
@@ -186,9 +190,10 @@ export function Rack({ tools, keeping }: Props) {
                 <Button
                   variant="outlined"
                   onClick={() =>
-                    void later(
-                      () => layDemo(db),
-                      () => undefined,
+                    void later(loadDemo, (it) =>
+                      layDemo(db, it).catch((error: unknown) => {
+                        throw new Error(storageTrouble(error));
+                      }),
                     )
                   }
                 >

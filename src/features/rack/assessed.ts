@@ -3,19 +3,29 @@ import { assess, type Assessment } from '@/core/assess';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 
-const known = new WeakMap<Design, { readonly catalogue: Catalogue; readonly assessment: Assessment }>();
+interface Known {
+  readonly catalogue: Catalogue;
+  /** null: it cannot be worked out. */
+  readonly assessment: Assessment | null;
+}
+const known = new WeakMap<Design, Known>();
 
-/** What follows from a design, if it was worked out. */
-export function assessedNow(design: Design, catalogue: Catalogue): Assessment | undefined {
+/** What follows from a design, if it was worked out; null where it cannot be. */
+export function assessedNow(design: Design, catalogue: Catalogue): Assessment | null | undefined {
   const found = known.get(design);
   return found?.catalogue === catalogue ? found.assessment : undefined;
 }
 
 /** What follows from a design, worked out once for its card and for the list below. */
-export function assessed(design: Design, catalogue: Catalogue): Assessment {
+export function assessed(design: Design, catalogue: Catalogue): Assessment | null {
   const found = assessedNow(design, catalogue);
-  if (found) return found;
-  const assessment = assess(design, catalogue);
+  if (found !== undefined) return found;
+  let assessment: Assessment | null = null;
+  try {
+    assessment = assess(design, catalogue);
+  } catch {
+    // One of a rack must not stop the others; opened it says what is wrong.
+  }
   known.set(design, { catalogue, assessment });
   return assessment;
 }
@@ -54,7 +64,7 @@ function work(): void {
 }
 
 function want(design: Design, catalogue: Catalogue, inSight: boolean): void {
-  if (assessedNow(design, catalogue)) return;
+  if (assessedNow(design, catalogue) !== undefined) return;
   const before = waiting.get(design);
   waiting.set(design, { catalogue, inSight: inSight || (before?.inSight ?? false) });
   if (isGoing) return;
@@ -78,7 +88,11 @@ const useDone = (): number =>
 /**
  * What follows from a design, undefined until it is worked out: many are in slices between frames, those in sight first.
  */
-export function useAssessed(design: Design, catalogue: Catalogue, inSight: boolean): Assessment | undefined {
+export function useAssessed(
+  design: Design,
+  catalogue: Catalogue,
+  inSight: boolean,
+): Assessment | null | undefined {
   useEffect(() => want(design, catalogue, inSight), [design, catalogue, inSight]);
   return useSyncExternalStore(
     onAssessed,

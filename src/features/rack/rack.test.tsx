@@ -2,9 +2,11 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
+import type { Design } from '@/core/document';
 import { assess } from '@/core/assess';
 import { made, open } from '../testing/open';
 import { assessed, assessedNow, useAllAssessed } from './assessed';
+import { Card } from './Card';
 import { LookList } from './LookList';
 
 /** Too small a box for what lives in it, and more that is told of it. */
@@ -37,6 +39,29 @@ describe('what wants looking at over the whole rack', () => {
     expect(assessed(first!, catalogue)).toBe(assessed(first!, catalogue));
     expect(assessed(first!, { ...catalogue })).not.toBe(assessed(first!, catalogue));
   });
+});
+
+it('one that cannot be worked out is told, and stops no other', async () => {
+  const torn = { ...crowded(1), id: 'torn', ground: null } as unknown as Design;
+  const sound = { ...crowded(2), id: 'sound' };
+  const act = () => Promise.resolve();
+  await open(
+    <ul>
+      {[torn, sound].map((design) => (
+        <Card
+          key={design.id}
+          {...{ design, catalogue }}
+          onDuplicate={act}
+          onRename={act}
+          onPutAway={act}
+          onDelete={act}
+        />
+      ))}
+    </ul>,
+    sound,
+  );
+  expect(await screen.findByText('Could not be checked. Open it to see why.')).toBeDefined();
+  expect(await screen.findByText(/to check/)).toBeDefined();
 });
 
 it('a rack of many is worked out between frames: at first nothing is known, then all of it', async () => {

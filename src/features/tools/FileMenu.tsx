@@ -14,7 +14,7 @@ import { useRef, useState } from 'react';
 import type { Design } from '@/core/document';
 import { counted } from '@/core/units';
 import { fileName, writeSingle } from '@/files';
-import { belongingsOf, layDemo, ownRows, useStore } from '@/store';
+import { belongingsOf, layDemo, loadDemo, noteCopied, ownRows, storageTrouble, useStore } from '@/store';
 import { download } from '@/ui/download';
 import { useLater } from '@/ui/useLater';
 import { exportEverything } from './exportEverything';
@@ -72,7 +72,10 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
                 enqueueSnackbar(
                   'Readings and pictures are not in this file. Back everything up to keep those too.',
                 );
-              else await set('exported', began);
+              else {
+                await set('exported', began);
+                await noteCopied(began);
+              }
             });
           }}
         >
@@ -121,10 +124,12 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         <MenuItem
           onClick={() => {
             close();
-            void later(
-              () => layDemo(db),
-              () => void enqueueSnackbar('The nature room’s four enclosures are on the rack.'),
-            );
+            void later(loadDemo, async (it) => {
+              await layDemo(db, it).catch((error: unknown) => {
+                throw new Error(storageTrouble(error));
+              });
+              enqueueSnackbar('The nature room’s four enclosures are on the rack.');
+            });
           }}
         >
           Lay out the demo nature room

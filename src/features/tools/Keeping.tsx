@@ -28,7 +28,9 @@ export function Keeping() {
   const days =
     settings.exported === null ? null : Math.max(0, Math.floor((now - settings.exported) / DAY_MS));
   const newest = Math.max(...designs.map((it) => (it.state === 'ready' ? it.row.updated : 0)));
-  const changed = settings.exported === null || Math.max(newest, last ?? 0) > settings.exported;
+  // Where it is not known when anything was last changed, it may have been since.
+  const changed =
+    settings.exported === null || last === null || Math.max(newest, last ?? 0) > settings.exported;
   const overdue = changed && (days === null || days >= REMIND);
   return (
     <Box

@@ -4,8 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState, useSyncExternalStore } from 'react';
-import { counted } from '@/core/units';
+import { capital, counted } from '@/core/units';
 import { onUnreadable, takeOutUnreadable, unreadableNow, useStore, type Unreadable } from '@/store';
+import { CornerCard } from '@/ui/Corner';
 import { download } from '@/ui/download';
 
 const NONE: readonly Unreadable[] = [];
@@ -15,6 +16,7 @@ const TABLES: Readonly<Record<string, readonly [one: string, many: string]>> = {
   animals: ['animal', 'animals'],
   equipment: ['piece of equipment', 'pieces of equipment'],
   series: ['measuring point', 'measuring points'],
+  shelf: ['line of the shelf’s book', 'lines of the shelf’s book'],
 };
 
 /** Says which rows cannot be read; they are kept as they are until they are saved and taken out. */
@@ -29,50 +31,37 @@ export function UnreadableRows() {
     return count > 0 ? [counted(count, one, many)] : [];
   });
   return (
-    <Box
-      component="section"
-      aria-label="What cannot be read"
-      sx={{
-        position: 'fixed',
-        insetInlineEnd: 16,
-        bottom: 16,
-        zIndex: 'snackbar',
-        maxWidth: 'min(420px, calc(100vw - 32px))',
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.clay',
-        borderRadius: '12px',
-        p: 2,
-      }}
-    >
-      <Typography variant="h3" component="h2">
-        Cannot be read: {counts.join(', ')}
-      </Typography>
-      <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1, overflowWrap: 'anywhere' }}>
-        {first.why}. It is kept as it is, and everything else works.
-      </Typography>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <Button
-          variant="outlined"
-          onClick={() => {
-            download(
-              'rincon-unreadable.json',
-              JSON.stringify(
-                rows.map(({ table, row }) => ({ table, row })),
-                null,
-                2,
-              ),
-            );
-            setSaved(rows);
-          }}
-        >
-          Save what is there
-        </Button>
-        {/* For good: only what was saved. */}
-        <Button disabled={isSaved !== rows} onClick={() => void takeOutUnreadable(db, rows)}>
-          Take out
-        </Button>
-      </Box>
-    </Box>
+    <CornerCard label="What cannot be read">
+      <div>
+        <Typography variant="h3" component="h2">
+          Cannot be read: {counts.join(', ')}
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1, overflowWrap: 'anywhere' }}>
+          {capital(first.why)}. It is kept as it is, and everything else works.
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              download(
+                'rincon-unreadable.json',
+                JSON.stringify(
+                  rows.map(({ table, row }) => ({ table, row })),
+                  null,
+                  2,
+                ),
+              );
+              setSaved(rows);
+            }}
+          >
+            Save what is there
+          </Button>
+          {/* For good: only what was saved. */}
+          <Button disabled={isSaved !== rows} onClick={() => void takeOutUnreadable(db, rows)}>
+            Take out
+          </Button>
+        </Box>
+      </div>
+    </CornerCard>
   );
 }

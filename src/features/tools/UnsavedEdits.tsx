@@ -7,6 +7,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { capital } from '@/core/units';
 import { fileName, writeSingle } from '@/files';
 import { onUnsaved, ownRows, unsavedNow, useStore, wouldLose, type DesignSession } from '@/store';
+import { CornerCard } from '@/ui/Corner';
 import { download } from '@/ui/download';
 
 const NONE: readonly DesignSession[] = [];
@@ -28,24 +29,7 @@ export function UnsavedEdits() {
   });
   if (failed.length === 0) return null;
   return (
-    <Box
-      component="section"
-      aria-label="Changes that are not saved"
-      sx={{
-        position: 'fixed',
-        insetInlineStart: 16,
-        bottom: 16,
-        zIndex: 'snackbar',
-        maxWidth: 'min(440px, calc(100vw - 32px))',
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.clay',
-        borderRadius: '12px',
-        p: 2,
-        display: 'grid',
-        gap: 1.5,
-      }}
-    >
+    <CornerCard label="Changes that are not saved">
       {failed.map(({ session, message, design }) => (
         <div key={session.id}>
           <Typography variant="h3" component="h2">
@@ -70,6 +54,6 @@ export function UnsavedEdits() {
           </Box>
         </div>
       ))}
-    </Box>
+    </CornerCard>
   );
 }

@@ -3,7 +3,7 @@
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { counted } from '@/core/units';
-import { useStore, storageTrouble } from '@/store';
+import { noteCopied, useStore, storageTrouble } from '@/store';
 import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
 import { makeBackup } from '@/workers/backup';
@@ -29,6 +29,7 @@ export function useBackup() {
         return;
       }
       await set('exported', began);
+      await noteCopied(began);
       if (unreadable > 0)
         enqueueSnackbar(
           `${counted(unreadable, 'row')} could not be read. The copy holds what is there, as it is.`,
