@@ -155,8 +155,8 @@ export async function stored(page: Page): Promise<Record<string, unknown[]>> {
       const told: string[] = [];
       for (const row of rows) {
         // When and how often a row was written is not what it holds.
-        const { updated, revision, cursor, ...rest } = row;
-        void [updated, revision, cursor];
+        const { updated, revision, cursor, trail, ...rest } = row;
+        void [updated, revision, cursor, trail];
         told.push(said(await plain(rest)));
       }
       all[name] = told.sort();

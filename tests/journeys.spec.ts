@@ -1,7 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { expect, test } from './test';
 import { ENVELOPE_VERSION } from '@/files';
-import { chooseAnimal, demo, exported, file, readIn, saved, type } from './helpers';
+import { chooseAnimal, demo, exported, file, readIn, saved, sound, type } from './helpers';
 
 test('a new builder: three questions to the buying list', async ({ page }) => {
   await page.goto('/');
@@ -316,6 +316,52 @@ test('two windows on one enclosure never overwrite each other silently', async (
   await expect(other.getByRole('textbox', { name: /^Oak leaf litter, depth at the front/ })).toHaveValue(
     '2.0',
   );
+});
+
+test('of a field that two windows set at once both values are shown, and either can be had', async ({
+  context,
+  page,
+}) => {
+  await demo(page);
+  await page.goto('/e/demo-hedge/brief');
+  const other = await context.newPage();
+  await other.goto('/e/demo-hedge/brief');
+  const name = (at: typeof page) => at.getByRole('textbox', { name: 'Name' });
+  await expect(name(page)).toHaveValue('Hedge');
+  await expect(name(other)).toHaveValue('Hedge');
+  // Both write before either can see the other's: while a lock on the table is held, edits wait.
+  const held = await page.evaluateHandle(async () => {
+    const open = indexedDB.open('rincon');
+    const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
+    const all = db.transaction('designs', 'readwrite');
+    let free = false;
+    const spin = (): void => {
+      if (!free) all.objectStore('designs').count().onsuccess = spin;
+    };
+    spin();
+    return { let: () => void (free = true) };
+  });
+  await type(page, 'Name', 'Hazel bank');
+  await type(other, 'Name', 'Fern bank');
+  await type(other, 'How many', '4');
+  await held.evaluate((it) => it.let());
+  // Whoever wrote second is asked; all else that both did is kept.
+  const both = [page, other];
+  const asked = (at: typeof page) => at.getByRole('alert', { name: 'Another window changed the same' });
+  const told = () => Promise.all(both.map((it) => asked(it).count()));
+  await expect.poll(async () => (await told()).sort()).toEqual([0, 1]);
+  const at = (await told())[0] === 1 ? page : other;
+  const mine = at === page ? 'Hazel bank' : 'Fern bank';
+  const alert = asked(at);
+  await expect(alert).toContainText('Hazel bank');
+  await expect(alert).toContainText('Fern bank');
+  await sound(at, 'a field that two windows set');
+  await alert.getByRole('button', { name: 'Use this window’s: Name' }).click();
+  await expect(alert).toHaveCount(0);
+  for (const it of both) {
+    await expect(name(it)).toHaveValue(mine);
+    await expect(it.getByRole('textbox', { name: 'How many' })).toHaveValue('4');
+  }
 });
 
 test('three enclosures on one roll, one purchase for several', async ({ page }) => {

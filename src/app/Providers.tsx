@@ -8,6 +8,7 @@ import type { ReactNode } from 'react';
 import { AlarmBell } from '@/features/keep/devices/AlarmBell';
 import { LiveDevices } from '@/features/keep/devices/LiveDevices';
 import { RackSkeleton } from '@/features/rack/RackSkeleton';
+import { FailedWrites } from '@/features/tools/FailedWrites';
 import { Offline } from '@/features/tools/Offline';
 import { UnreadableRows } from '@/features/tools/UnreadableRows';
 import { UnsavedEdits } from '@/features/tools/UnsavedEdits';
@@ -37,6 +38,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             <LiveDevices />
             <AlarmBell />
             <Offline />
+            <FailedWrites />
             <Corner>
               <UnreadableRows />
               <UnsavedEdits />

@@ -69,6 +69,7 @@ describe('files of every earlier version', () => {
     'rack-v9',
     'rack-v10',
     'rack-v11',
+    'rack-v12',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -114,6 +115,27 @@ describe('files of every earlier version', () => {
     ]);
     expect(before.value.designs.every((it) => it.climate.seasons.length === 0)).toBe(true);
     expect(before.value.designs.map((it) => it.plan.standing?.climate.seasons)).toContainEqual([]);
+  });
+
+  it('version 7 of the file tells the states its designs have been in; earlier ones do not', () => {
+    const text = readFileSync('tests/fixtures/rack-v12.rincon.json', 'utf8');
+    const [read, before] = [text, readFileSync('tests/fixtures/rack-v11.rincon.json', 'utf8')].map((it) =>
+      readEnvelope(it),
+    );
+    expect(read?.ok && read.value.trails).toEqual({
+      'demo-bog-shelf': ['8c1f0a52d3b97e64', '0123456789abcdef'],
+    });
+    expect(before?.ok && before.value.trails).toEqual({});
+    expect(readEnvelope(text.replace('8c1f0a52d3b97e64', 'something'))).toMatchObject({
+      ok: false,
+      place: 'trails.demo-bog-shelf[0]',
+    });
+    // Of one that goes out alone no other goes along.
+    if (!read?.ok) throw new Error('not read');
+    const { designs, own, trails } = read.value;
+    const alone = (at: number): unknown =>
+      (JSON.parse(writeSingle(designs[at]!, own, NOW, { ...NO_STORES, trails })) as { trails: unknown }).trails;
+    expect([alone(0), alone(1)]).toEqual([trails, {}]);
   });
 
   it('version 5 of the file carries the log, with only what was said; earlier ones have none', () => {
@@ -271,7 +293,7 @@ describe('writing and reading', () => {
     ['empty', () => '', /^line 1, column 1$/, /not JSON/],
     ['a list', () => '[]', /whole file/, /object is expected/],
     ['another program', () => '{"a":1}', /^format$/, /another program/],
-    ['a later file', () => broken((it) => (it.version = 7)), /^version$/, /version 7.*Update/],
+    ['a later file', () => broken((it) => (it.version = 8)), /^version$/, /version 8.*Update/],
     [
       'a later design',
       () => broken((it) => (it.designs[1] = { ...it.designs[1], version: DESIGN_VERSION + 1 } as never)),

@@ -10,7 +10,7 @@ import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import type { Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 6;
+export const ENVELOPE_VERSION = 7;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -23,6 +23,11 @@ export const Envelope = z.strictObject({
   /** When it was written, ISO 8601. */
   written: z.iso.datetime(),
   designs: z.array(Design).max(2000),
+  /**
+   * By the id of a design, marks of the states it has been in, the latest first: two devices that changed one enclosure
+   * find by them what they have in common, and merge what each did.
+   */
+  trails: z.record(z.string().max(80), z.array(z.string().regex(/^[0-9a-f]{16}$/)).max(100)),
   /** The builder's own prices by `material/pack`. */
   prices: Prices,
   /** The book of the shelf: receipts, uses and counts, in the order of time. */
@@ -58,6 +63,7 @@ export interface Stores {
   readonly animals: readonly AnimalRecord[];
   readonly equipment: readonly EquipmentRecord[];
   readonly points: readonly Series[];
+  readonly trails: Readonly<Record<string, readonly string[]>>;
 }
 
 export const NO_STORES: Stores = {
@@ -68,6 +74,7 @@ export const NO_STORES: Stores = {
   animals: [],
   equipment: [],
   points: [],
+  trails: {},
 };
 
 /** Own rows that these designs name, so that a single enclosure can be read elsewhere. */
@@ -105,6 +112,12 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
     version: ENVELOPE_VERSION,
     written: written.toISOString(),
     designs: [...designs],
+    trails: Object.fromEntries(
+      designs.flatMap(({ id }) => {
+        const trail = stores.trails[id];
+        return trail ? [[id, [...trail]]] : [];
+      }),
+    ),
     prices: stores.prices,
     shelf: [...stores.shelf],
     own: {
@@ -129,7 +142,7 @@ const spoken = (entry: Entry): z.input<typeof Entry> => ({
 });
 
 /** What of all that is kept belongs to one enclosure. */
-export type Belongings = Pick<Stores, 'log' | 'animals' | 'equipment' | 'points'>;
+export type Belongings = Pick<Stores, 'log' | 'animals' | 'equipment' | 'points' | 'trails'>;
 
 /** Text of a file holding one enclosure with all that belongs to it: whole wherever it is read. */
 export const writeSingle = (
@@ -147,6 +160,7 @@ export const writeSingle = (
       animals: belongings.animals.filter((it) => it.homes.some((home) => home.design === design.id)),
       equipment: belongings.equipment.filter((it) => it.design === design.id),
       points: belongings.points.filter((it) => it.design === design.id),
+      trails: belongings.trails,
     },
     written,
   );
@@ -209,7 +223,9 @@ export function readEnvelope(text: string, most = MAX_BYTES): Read<Envelope> {
   if (isObject(json) && json.version === 4) json = { log: [], ...json, version: 5 };
   // Version 5 had neither animals nor equipment nor measuring points.
   if (isObject(json) && json.version === 5)
-    json = { animals: [], equipment: [], points: [], ...json, version: ENVELOPE_VERSION };
+    json = { animals: [], equipment: [], points: [], ...json, version: 6 };
+  // Version 6 did not tell the states a design has been in.
+  if (isObject(json) && json.version === 6) json = { trails: {}, ...json, version: ENVELOPE_VERSION };
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];

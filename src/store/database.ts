@@ -18,6 +18,8 @@ export interface DesignRow {
   readonly updated: number;
   /** 0 while it lives; the time it was deleted, otherwise. */
   readonly deleted: number;
+  /** Marks of the states it has been in, the latest first: what two devices have in common is found by them. */
+  readonly trail?: readonly string[];
 }
 
 export interface StepRow {
@@ -28,6 +30,10 @@ export interface StepRow {
   readonly design: Design;
   /** Edits of one drag share a gesture and count as one step. */
   readonly gesture: string | null;
+  /** The window it was made in; undefined: before windows were told apart. */
+  readonly by?: string;
+  /** An undo or redo over what another window did since; undefined: an edit. */
+  readonly kind?: 'undo' | 'redo';
 }
 
 export interface SettingRow {

@@ -3,7 +3,7 @@ import type * as Rows from '@/catalogue/demo';
 import { DESIGN_VERSION, type Design } from '@/core/document';
 import type { RinconDatabase } from './database';
 import { fetched, takeDerived } from './derived';
-import { takeIn } from './designs';
+import { takeIn } from './takeIn';
 import { addReadings } from './readings';
 import { saveSetting } from './settings';
 

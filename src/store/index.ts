@@ -1,5 +1,8 @@
 export * from './database';
 export * from './designs';
+export { type Loaded } from './openRow';
+export { createDesign, travel } from './steps';
+export { clashesWith, takeInFile, type TakenIn, type Which } from './takeIn';
 export { emptyTrash, listTrash, putBack, type Trashed } from './trash';
 export * from './settings';
 export * from './shelf';

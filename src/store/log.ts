@@ -1,18 +1,28 @@
 import { Entry, entryOf, mergeLogs, type Draft } from '@/core/log';
 import type { RinconDatabase } from './database';
+import { addPicturesOf, type SmallPicture } from './pictures';
 import { readable } from './readable';
 import { changed, putRecords } from './records';
+import { written } from './written';
 
-/** Lines of now, unless they say when. What is written down at once is written in one transaction; gives the ids of its lines, to take them back. */
+/**
+ * Lines of now, unless they say when, and pictures of the first of them. What is written down at once is written in one
+ * transaction, all or none; gives the ids of its lines, to take them back.
+ */
 export async function writeEntries(
   db: RinconDatabase,
   lines: readonly { readonly design: string; readonly draft: Draft; readonly at?: number }[],
   now: number,
+  pictures: readonly SmallPicture[] = [],
 ): Promise<readonly string[]> {
   const entries = lines.map(({ design, draft, at = now }) =>
-    Entry.parse(entryOf(draft, { id: crypto.randomUUID(), design, at, changed: now })),
+    written(Entry, entryOf(draft, { id: crypto.randomUUID(), design, at, changed: now })),
   );
-  await db.transaction('rw', db.log, () => db.log.bulkAdd(entries));
+  await db.transaction('rw', [db.log, db.pictures], async () => {
+    await db.log.bulkAdd(entries);
+    const [first] = entries;
+    if (first) await addPicturesOf(db, first, pictures, now);
+  });
   return entries.map((it) => it.id);
 }
 
@@ -20,9 +30,17 @@ export async function writeEntries(
 export const takeInLog = (db: RinconDatabase, entries: readonly Entry[]): Promise<void> =>
   putRecords(db, 'log', entries);
 
-/** Writes a line anew in place of an earlier version of it. */
-export const rewriteEntry = (db: RinconDatabase, entry: Entry, now: number): Promise<void> =>
-  putRecords(db, 'log', [changed(entry, now)]);
+/** Writes a line anew in place of an earlier version of it, with pictures that come to it; both or neither. */
+export const rewriteEntry = (
+  db: RinconDatabase,
+  entry: Entry,
+  now: number,
+  pictures: readonly SmallPicture[] = [],
+): Promise<void> =>
+  db.transaction('rw', [db.log, db.pictures], async () => {
+    await putRecords(db, 'log', [changed(entry, now)]);
+    await addPicturesOf(db, entry, pictures, now);
+  });
 
 /** Strikes lines out, or takes that back; a struck line is kept, so that no merge brings it back. */
 export async function strike(

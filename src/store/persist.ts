@@ -1,3 +1,6 @@
+import Dexie from 'dexie';
+import { RefusedWrite } from './written';
+
 /**
  * Asks the browser not to clear this site's storage when space runs short.
  * false: it may; undefined: it does not say.
@@ -11,8 +14,16 @@ export async function askToPersist(): Promise<boolean | undefined> {
   }
 }
 
+/** Whether something that failed did so in the browser's storage. */
+export const isStorageError = (error: unknown): boolean =>
+  error instanceof RefusedWrite ||
+  error instanceof Dexie.DexieError ||
+  (error instanceof DOMException &&
+    /Quota|InvalidState|TransactionInactive|Abort|Unknown|Version/.test(error.name));
+
 /** What a failed write means, and what to do, in plain words. */
 export function storageTrouble(error: unknown): string {
+  if (error instanceof RefusedWrite) return error.message;
   const name = error instanceof Error ? `${error.name} ${error.message}` : String(error);
   if (/quota|full|no space/i.test(name)) {
     return 'the browser’s storage is full. Export this enclosure, then free some space and try again';

@@ -9,13 +9,14 @@ const MAX_FILE = 60 * 1024 * 1024;
 /** Said of a file that cannot be kept as a picture; the message says what to do. */
 export class NotAPicture extends Error {}
 
+/** A picture as it is kept, before it is told what it is of. */
+export type SmallPicture = Pick<PictureRow, 'blob' | 'width' | 'height'>;
+
 /**
  * A picture as it is kept: upright, at most 1600 px along its longer side, as JPEG without what the camera wrote about
  * place and owner. Throws `NotAPicture` with what to do about it.
  */
-export async function shrinkPicture(
-  file: Blob,
-): Promise<{ readonly blob: Blob; readonly width: number; readonly height: number }> {
+export async function shrinkPicture(file: Blob): Promise<SmallPicture> {
   if (file.size > MAX_FILE)
     throw new NotAPicture('The file is larger than 60 MB. Save the picture smaller, and take it in again.');
   let bitmap: ImageBitmap;
@@ -47,6 +48,17 @@ export async function shrinkPicture(
 
 export const addPicture = async (db: RinconDatabase, row: PictureRow): Promise<void> => {
   await db.pictures.put(row);
+};
+
+/** Pictures of one line of the log, written with it: inside the transaction that writes the line. */
+export const addPicturesOf = async (
+  db: RinconDatabase,
+  line: { readonly id: string; readonly design: string },
+  pictures: readonly SmallPicture[],
+  now: number,
+): Promise<void> => {
+  const about = { design: line.design, about: `entry:${line.id}`, at: now };
+  await db.pictures.bulkAdd(pictures.map((it) => ({ id: crypto.randomUUID(), ...about, ...it })));
 };
 
 /** Pictures of one thing, the oldest first. */

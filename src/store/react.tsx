@@ -35,7 +35,7 @@ import {
   setPrice,
   type Settings,
 } from './settings';
-import { addPicture, listPictures, removePicture, shrinkPicture } from './pictures';
+import { addPicture, listPictures, removePicture, shrinkPicture, type SmallPicture } from './pictures';
 import { listLog, rewriteEntry, strike, writeEntries } from './log';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
@@ -139,6 +139,9 @@ interface Editing {
   readonly travel: (by: -1 | 1) => Promise<void>;
   /** Tries again to write what could not be written. */
   readonly retry: () => void;
+  /** Of fields that two windows set, takes what this one set after all; or leaves fields as the other one set them. */
+  readonly settle: DesignSession['settle'];
+  readonly leave: DesignSession['leave'];
 }
 
 interface OpenDesign {
@@ -179,6 +182,8 @@ export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
       edit: (call, gesture) => session.edit(call, catalogue, gesture ?? null),
       travel: (by) => session.travel(by),
       retry: () => session.retry(),
+      settle: (...clashes) => session.settle(...clashes),
+      leave: (...clashes) => session.leave(...clashes),
     }),
     [session, catalogue],
   );
@@ -276,8 +281,10 @@ export function useLogBook() {
   const { db } = useStore();
   return useMemo(
     () => ({
-      write: (lines: Parameters<typeof writeEntries>[1]) => writeEntries(db, lines, Date.now()),
-      rewrite: (entry: Entry) => rewriteEntry(db, entry, Date.now()),
+      write: (lines: Parameters<typeof writeEntries>[1], pictures?: readonly SmallPicture[]) =>
+        writeEntries(db, lines, Date.now(), pictures),
+      rewrite: (entry: Entry, pictures?: readonly SmallPicture[]) =>
+        rewriteEntry(db, entry, Date.now(), pictures),
       strike: (ids: readonly string[], gone = true) => strike(db, ids, gone, Date.now()),
     }),
     [db],

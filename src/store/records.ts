@@ -3,6 +3,8 @@ import { Series } from '@/core/readings';
 import { Entry } from '@/core/log';
 import type { RinconDatabase } from './database';
 import { readable } from './readable';
+import { marksIn } from './trail';
+import { written } from './written';
 
 /** Tables of records that are merged by their identity, and what one of each must look like. */
 const SCHEMAS = { animals: AnimalRecord, equipment: EquipmentRecord, series: Series, log: Entry } as const;
@@ -27,7 +29,7 @@ export async function putRecords<T extends RecordTable>(
       const own = here[i];
       return own === undefined || isLater<{ readonly id: string; readonly changed: number }>(it, own);
     });
-    await into.bulkPut(fresh.map((it) => SCHEMAS[table].parse(it) as RecordOf[T]));
+    await into.bulkPut(fresh.map((it) => written<unknown>(SCHEMAS[table], it) as RecordOf[T]));
   });
 }
 
@@ -69,9 +71,19 @@ export async function listRecords<T extends 'animals' | 'equipment'>(
   return readable(table, all, SCHEMAS[table]).filter((it) => !it.gone);
 }
 
+/** Marks of the states designs have been in, by their id. */
+async function trailsOf(
+  db: RinconDatabase,
+  design: string | null,
+): Promise<Readonly<Record<string, readonly string[]>>> {
+  const rows = await (design === null ? db.designs.toArray() : db.designs.where({ id: design }).toArray());
+  return Object.fromEntries(rows.map(({ id, trail }) => [id, marksIn(trail)]));
+}
+
 /** All that belongs to one enclosure, or to all (null), struck out or not: for a file. */
 export async function belongingsOf(db: RinconDatabase, design: string | null) {
-  return db.transaction('r', [db.log, db.animals, db.equipment, db.series], async () => ({
+  return db.transaction('r', [db.designs, db.log, db.animals, db.equipment, db.series], async () => ({
+    trails: await trailsOf(db, design),
     log: await (design === null ? db.log.orderBy('at').toArray() : db.log.where({ design }).sortBy('at')),
     animals: await db.animals
       // One that cannot be read may have no homes.

@@ -1,10 +1,21 @@
 import { liveQuery, type Subscription } from 'dexie';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
-import { refusalIn, type Design, type Refusal } from '@/core/document';
+import {
+  mergeDesigns,
+  refusalIn,
+  fieldKey,
+  withValue,
+  type Design,
+  type FieldClash,
+  type Refusal,
+} from '@/core/document';
 import type { DesignRow, RinconDatabase } from './database';
 import { storageTrouble } from './persist';
-import { loadDesign, saveDesign, stepsAround, travel, type Loaded } from './designs';
+import { loadDesign } from './designs';
+import type { Loaded } from './openRow';
+import { saveDesign, stepsAround, travel } from './steps';
+import { thisWindow, type Windows } from './windows';
 
 export type SaveState =
   | { readonly state: 'saved'; readonly at: number }
@@ -20,11 +31,13 @@ export interface SessionView {
   readonly redo: string | undefined;
   /** The last edit that was not taken over, since it could not be read again, and how many there were. */
   readonly refused: (Refusal & { readonly count: number }) | null;
-  /** Set when another tab's edit replaced one made here; counts up. */
-  readonly overtaken: number;
+  /** Fields that another window set too, in another way, since: what it set stands, and either can be had. */
+  readonly clashes: readonly FieldClash[];
 }
 
 interface Pending {
+  /** What it was made on. */
+  readonly base: Design;
   readonly design: Design;
   readonly label: string;
   readonly gesture: string | null;
@@ -47,7 +60,7 @@ export class DesignSession {
     undo: undefined,
     redo: undefined,
     refused: null,
-    overtaken: 0,
+    clashes: [],
   };
   /** The last design that is known to be readable. */
   private sound: Design | undefined;
@@ -66,6 +79,7 @@ export class DesignSession {
     readonly db: RinconDatabase,
     readonly id: string,
     private readonly now: () => number,
+    private readonly windows: Windows = thisWindow(),
   ) {}
 
   readonly view = (): SessionView => this.current;
@@ -73,7 +87,9 @@ export class DesignSession {
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     this.live ??= liveQuery(() => this.news()).subscribe({
-      next: (loaded) => void (loaded && this.adopt(loaded)),
+      next: (loaded) => {
+        if (loaded) this.adopt(loaded).catch((error: unknown) => this.fail(error));
+      },
       error: (error: unknown) => this.fail(error),
     });
     return () => {
@@ -119,8 +135,12 @@ export class DesignSession {
 
   private async take(row: DesignRow): Promise<void> {
     this.revision = row.revision;
-    const around = await stepsAround(this.db, row);
+    const around = await stepsAround(this.db, row, this.windows);
     if (this.busy()) return;
+    if (row.deleted !== 0) {
+      this.set({ loaded: 'missing', design: undefined });
+      return;
+    }
     this.sound = row.design;
     this.set({ loaded: 'ready', design: row.design, save: { state: 'saved', at: row.updated }, ...around });
   }
@@ -131,23 +151,44 @@ export class DesignSession {
     if (!design) return;
     const next = applyEdit(design, call, catalogue);
     if (next === design) return;
-    if (gesture === null && this.refuses(next)) return;
-    const entry = {
-      design: next,
-      label: EDIT_LABELS[call.edit],
-      gesture: gesture && `${call.edit} ${gesture}`,
-    };
+    this.enter(design, next, EDIT_LABELS[call.edit], gesture && `${call.edit} ${gesture}`);
+  }
+
+  /** Shows a change at once, and has it written. */
+  private enter(base: Design, design: Design, label: string, gesture: string | null): void {
+    if (gesture === null && this.refuses(design)) return;
     const last = this.queue.at(-1);
-    if (last && last.gesture !== null && last.gesture === entry.gesture) this.queue.pop();
-    this.queue.push(entry);
+    const goesOn = last !== undefined && last.gesture !== null && last.gesture === gesture;
+    if (goesOn) this.queue.pop();
+    this.queue.push({ base: goesOn ? last.base : base, design, label, gesture });
     this.set({
-      design: next,
+      design,
       save: this.current.save.state === 'saving' ? this.current.save : { state: 'saving' },
-      undo: EDIT_LABELS[call.edit],
+      undo: label,
       redo: undefined,
     });
     if (gesture === null) this.flush();
     else this.rest();
+  }
+
+  /** Of fields that two windows set, takes what this one set after all. */
+  settle(...clashes: readonly FieldClash[]): void {
+    const { design } = this.current;
+    if (!design) return;
+    const next = clashes.reduce((now, it) => withValue(now, it.path, it.mine), design);
+    this.enter(design, next, 'choice between two windows', null);
+    if (this.current.design === next) this.leave(...clashes);
+  }
+
+  /** Leaves fields as the other window set them. */
+  leave(...clashes: readonly FieldClash[]): void {
+    this.set({ clashes: this.current.clashes.filter((it) => !clashes.includes(it)) });
+  }
+
+  private tellClashes(clashes: readonly FieldClash[]): void {
+    if (clashes.length === 0) return;
+    const told = new Set(clashes.map(fieldKey));
+    this.set({ clashes: [...this.current.clashes.filter((it) => !told.has(fieldKey(it))), ...clashes] });
   }
 
   /** Whether a design could not be read again once it is stored; then that is told. */
@@ -167,10 +208,12 @@ export class DesignSession {
   drop(): void {
     this.queue = [];
     this.set({ save: { state: 'saving' } });
-    void loadDesign(this.db, this.id).then(async (loaded) => {
-      this.revision = 0;
-      await this.adopt(loaded);
-    });
+    loadDesign(this.db, this.id)
+      .then((loaded) => {
+        this.revision = 0;
+        return this.adopt(loaded);
+      })
+      .catch((error: unknown) => this.fail(error));
   }
 
   /** Writes once the drag rests, and now and then while it goes on. */
@@ -203,16 +246,12 @@ export class DesignSession {
   private async write(): Promise<void> {
     try {
       while ((this.writingNow = this.queue.shift())) {
-        const saved = await saveDesign(this.db, { ...this.writingNow, revision: this.revision }, this.now());
+        const edit = { ...this.writingNow, revision: this.revision, by: this.windows.me };
+        const saved = await saveDesign(this.db, edit, this.now());
         this.writingNow = undefined;
-        if (!saved.ok) {
-          this.queue = [];
-          if (saved.row && saved.row.deleted === 0) await this.take(saved.row);
-          else this.set({ loaded: 'missing', design: undefined });
-          this.set({ overtaken: this.current.overtaken + 1 });
-          break;
-        }
         this.revision = saved.row.revision;
+        if (saved.merged) this.rebase(saved.row.design);
+        this.tellClashes(saved.clashes);
         await this.take(saved.row);
       }
     } catch (error) {
@@ -223,6 +262,19 @@ export class DesignSession {
     } finally {
       this.writing = undefined;
     }
+  }
+
+  /** Puts what still waits on what the other window made of the design, and shows that. */
+  private rebase(onto: Design): void {
+    let base = onto;
+    this.queue = this.queue.map((it) => {
+      const { design, clashes } = mergeDesigns(it.base, it.design, base);
+      const next = { ...it, base, design };
+      base = design;
+      this.tellClashes(clashes);
+      return next;
+    });
+    if (this.queue.length > 0) this.set({ design: base });
   }
 
   /** Tries again to write what could not be written. */
@@ -239,8 +291,10 @@ export class DesignSession {
     await this.writing;
     if (this.busy()) return;
     try {
-      const row = await travel(this.db, this.id, by, this.now());
-      if (row) await this.take(row);
+      const gone = await travel(this.db, this.id, by, this.now(), this.windows);
+      if (!gone) return;
+      this.tellClashes(gone.clashes);
+      await this.take(gone.row);
     } catch (error) {
       this.fail(error);
     }

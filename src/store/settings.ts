@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { z } from 'zod';
 import { NO_OWN_ROWS, OWN_KINDS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
@@ -5,6 +6,7 @@ import { Mix } from '@/core/document';
 import { FAMILIES } from '@/core/mixing';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';
+import { RefusedWrite, written } from './written';
 
 const Units = z.strictObject({
   length: z.enum(['mm', 'cm', 'in']),
@@ -41,10 +43,23 @@ const Bench = z.object({
 });
 export type Bench = z.infer<typeof Bench>;
 
+/** As a file holds it. */
+const Price = z.number().finite().min(0).max(1e6);
+const LONGEST_PRICE_KEY = 160;
+
 const Settings = z.object({
   units: Units.catch(METRIC),
   /** The builder's own prices by `material/pack`. */
-  prices: z.record(z.string(), z.number().min(0)).catch({}),
+  prices: z
+    .record(z.string(), z.unknown())
+    .catch({})
+    .transform((all) => {
+      const readable = Object.entries(all).flatMap(([key, value]) => {
+        const read = Price.safeParse(value);
+        return read.success && key.length <= LONGEST_PRICE_KEY ? [[key, read.data] as const] : [];
+      });
+      return Object.fromEntries<number>(readable);
+    }),
   materials: rows(Material),
   recipes: rows(Recipe),
   animals: rows(Animal),
@@ -120,10 +135,15 @@ export async function saveSetting<K extends keyof Settings>(
   key: K,
   value: Settings[K],
 ): Promise<void> {
+  // What is read falls back to its default where it cannot be: it would be lost without a word.
+  const read = Settings.shape[key].safeParse(value);
+  if (!read.success || !equal(read.data, value))
+    throw new RefusedWrite(`${key}: this value could not be read again`);
   await db.settings.put({ key, value });
 }
 
 type OwnKind = keyof OwnRows;
+const OWN_SCHEMAS = { materials: Material, recipes: Recipe, animals: Animal, plants: Plant, crew: CrewKind };
 
 /** Writes one own row, in place of the one with its id. Two windows writing different rows lose neither. */
 export async function saveOwnRow<K extends OwnKind>(
@@ -131,7 +151,8 @@ export async function saveOwnRow<K extends OwnKind>(
   kind: K,
   row: OwnRows[K][number],
 ): Promise<void> {
-  await changeStored(db, kind, (rows) => [...rows.filter((it) => it.id !== row.id), row]);
+  const sound = written<unknown>(OWN_SCHEMAS[kind], row) as OwnRows[K][number];
+  await changeStored(db, kind, (rows) => [...rows.filter((it) => it.id !== row.id), sound]);
 }
 
 /**

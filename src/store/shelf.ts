@@ -1,6 +1,7 @@
 import { ShelfMove } from '@/core/shelf';
 import type { RinconDatabase } from './database';
 import { readable } from './readable';
+import { written } from './written';
 
 /** What a new line of the book says; the rest is filled in. */
 export type NewMove = Pick<ShelfMove, 'kind' | 'material' | 'amount' | 'label'> &
@@ -18,16 +19,18 @@ export async function writeMoves(
   now: number,
 ): Promise<string> {
   const batch = makeId();
-  const lines = moves.map((move): ShelfMove => ({
-    design: null,
-    opened: null,
-    bestBefore: null,
-    ...move,
-    id: makeId(),
-    at: now,
-    batch,
-    undone: false,
-  }));
+  const lines = moves.map((move): ShelfMove =>
+    written(ShelfMove, {
+      design: null,
+      opened: null,
+      bestBefore: null,
+      ...move,
+      id: makeId(),
+      at: now,
+      batch,
+      undone: false,
+    }),
+  );
   await db.transaction('rw', db.shelf, () => db.shelf.bulkAdd(lines));
   return batch;
 }
@@ -43,7 +46,10 @@ export async function dateMove(
   id: string,
   change: Partial<Pick<ShelfMove, 'opened' | 'bestBefore'>>,
 ): Promise<void> {
-  await db.shelf.update(id, change);
+  await db.transaction('rw', db.shelf, async () => {
+    const move = await db.shelf.get(id);
+    if (move) await db.shelf.put(written(ShelfMove, { ...move, ...change }));
+  });
 }
 
 /**

@@ -2,7 +2,8 @@ import type { Entry } from '@/core/log';
 import { DAY_MS } from '@/core/physics/constants';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import type { RinconDatabase } from './database';
-import { BIN_DAYS, emptyBin, openRow, restoreDesign } from './designs';
+import { BIN_DAYS, emptyBin, restoreDesign } from './designs';
+import { openRow } from './openRow';
 import { changeRecord } from './records';
 
 /** Something that was deleted and can be put back. */

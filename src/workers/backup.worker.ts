@@ -1,6 +1,5 @@
 import { expose } from 'comlink';
 import type { ZodType } from 'zod';
-import type { Design } from '@/core/document';
 import { Entry } from '@/core/log';
 import { Series } from '@/core/readings';
 import { AnimalRecord, EquipmentRecord } from '@/core/records';
@@ -18,7 +17,8 @@ import {
 } from '@/files';
 import { belongingsOf } from '@/store/records';
 import { RinconDatabase } from '@/store/database';
-import { clashesWith, listDesigns, takeInFile, type TakenIn, type Which } from '@/store/designs';
+import { listDesigns } from '@/store/designs';
+import { clashesWith, takeInFile, type Differing, type TakenIn, type Which } from '@/store/takeIn';
 import { addReadings, readTrack } from '@/store/readings';
 import { KEPT_SETTINGS, loadSettings, ownRows, restoreSettings } from '@/store/settings';
 import { listMoves } from '@/store/shelf';
@@ -35,7 +35,7 @@ export type Restored =
     }
   | {
       readonly state: 'ask';
-      readonly clashes: readonly { readonly here: Design; readonly file: Design }[];
+      readonly clashes: readonly Differing[];
     }
   /** Not all of it is whole: whether the rest is wanted is asked before anything is written. */
   | { readonly state: 'partly'; readonly faults: readonly Fault[]; readonly holds: Holds }
@@ -85,6 +85,7 @@ const api = {
         animals: sound('animals', all.animals, AnimalRecord),
         equipment: sound('equipment', all.equipment, EquipmentRecord),
         points: sound('series', all.points, Series),
+        trails: all.trails,
       };
       const shelf = only === null ? sound('shelf', await listMoves(db), ShelfMove) : [];
       const pictures = await (
@@ -163,7 +164,7 @@ const api = {
     }
     const db = new RinconDatabase();
     try {
-      const clashes = await clashesWith(db, envelope.designs);
+      const clashes = await clashesWith(db, envelope.designs, envelope.trails);
       if (which === null && clashes.length > 0) return { state: 'ask', clashes };
       const points = new Map(envelope.points.map((it) => [it.id, it]));
       return await db.transaction('rw', db.tables, async (): Promise<Restored> => {

@@ -1,2 +1,3 @@
 export * from './differences';
 export * from './weeks';
+export * from './fields';

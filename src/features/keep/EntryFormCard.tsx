@@ -13,7 +13,6 @@ import { DAY_MS } from '@/core/physics/constants';
 import { ENTRY_KINDS, type Entry } from '@/core/log';
 import { counted } from '@/core/units';
 import {
-  addPicture,
   NotAPicture,
   shrinkPicture,
   storageTrouble,
@@ -88,16 +87,8 @@ export function EntryFormCard({ entry, onDone }: Props) {
       const stamp = new Date(form.when).getTime();
       const at = Number.isFinite(stamp) ? stamp : opened;
       let id = entry?.id;
-      if (entry) await book.rewrite(withDraft(entry, full, at));
-      else [id] = await book.write([{ design: design.id, draft: full, at }]);
-      for (const it of small)
-        await addPicture(db, {
-          id: crypto.randomUUID(),
-          design: design.id,
-          about: `entry:${id}`,
-          at: opened,
-          ...it,
-        });
+      if (entry) await book.rewrite(withDraft(entry, full, at), small);
+      else [id] = await book.write([{ design: design.id, draft: full, at }], small);
       if (entry) undoable('Changed.', () => book.rewrite(entry));
       else if (id !== undefined) {
         const own = id;

@@ -1,12 +1,11 @@
 import { useSnackbar } from 'notistack';
-import { addPicture, NotAPicture, shrinkPicture, storageTrouble, useLogBook, useStore } from '@/store';
+import { NotAPicture, shrinkPicture, storageTrouble, useLogBook } from '@/store';
 import { useUndoable } from '@/ui/useUndoable';
 
 type Lines = Parameters<ReturnType<typeof useLogBook>['write']>[0];
 
 /** Writes into the log and offers to take it back; a write that fails says what to do. True when it is written. */
 export function useWrite() {
-  const { db } = useStore();
   const book = useLogBook();
   const undoable = useUndoable();
   const { enqueueSnackbar } = useSnackbar();
@@ -14,16 +13,7 @@ export function useWrite() {
     try {
       // A file that is no picture is found out before anything is written.
       const small = picture && (await shrinkPicture(picture));
-      const ids = await book.write(lines);
-      const [first] = lines;
-      if (small && first && ids[0] !== undefined)
-        await addPicture(db, {
-          id: crypto.randomUUID(),
-          design: first.design,
-          about: `entry:${ids[0]}`,
-          at: Date.now(),
-          ...small,
-        });
+      const ids = await book.write(lines, small ? [small] : []);
       undoable(said, () => book.strike(ids));
       return true;
     } catch (error) {

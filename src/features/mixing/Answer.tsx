@@ -145,7 +145,7 @@ function Found({ plan, problem, soil, soils, catalogue, onLay }: FoundProps) {
       if (ok) done.push(into.design.id);
     }
     if (done.length === 0) {
-      enqueueSnackbar('Another window changed the enclosure first. Nothing was written; try again.', {
+      enqueueSnackbar('The enclosure is no longer there. Nothing was written.', {
         variant: 'warning',
       });
       return;

@@ -84,7 +84,7 @@ export function useTakeIn() {
 
   const json = (envelope: Envelope, name: string, which: Choices | null): Promise<void> =>
     guarded(name, async () => {
-      const clashes = await clashesWith(db, envelope.designs);
+      const clashes = await clashesWith(db, envelope.designs, envelope.trails);
       if (which === null && clashes.length > 0) {
         setAsking({ clashes, go: (choices) => void json(envelope, name, choices) });
         return;

@@ -27,6 +27,7 @@ import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
 import { findingPlace } from '@/ui/words';
 import { useOpenVerdict } from '@/workers/useVerdict';
+import { TwoWindows } from './TwoWindows';
 
 /** The places inside an enclosure, in the order of work. */
 const PLACES = [
@@ -57,6 +58,7 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}
     >
       <SavingBar id={design.id} name={design.name} tools={tools} />
+      <TwoWindows />
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {children}
       </Box>
@@ -76,9 +78,9 @@ const placeOf = (findings: readonly Finding[]): string =>
   findingPlace(findings.find((it) => it.severity === 'severe' || it.severity === 'look'));
 
 /** Takes out of the saving what the bar shows, so that the bar is drawn anew only when that changes. */
-function SavingBar(props: Omit<BarProps, 'save' | 'undo' | 'redo' | 'overtaken' | 'refused'>) {
-  const { save, undo, redo, overtaken, refused } = useSaving();
-  return <Bar {...props} save={save} undo={undo} redo={redo} overtaken={overtaken} refused={refused} />;
+function SavingBar(props: Omit<BarProps, 'save' | 'undo' | 'redo' | 'refused'>) {
+  const { save, undo, redo, refused } = useSaving();
+  return <Bar {...props} save={save} undo={undo} redo={redo} refused={refused} />;
 }
 
 interface BarProps {
@@ -88,29 +90,15 @@ interface BarProps {
   readonly save: SaveState;
   readonly undo: string | undefined;
   readonly redo: string | undefined;
-  /** Counts edits of this window that another one was quicker than. */
-  readonly overtaken: number;
   readonly refused: SessionView['refused'];
 }
 
-const Bar = memo(function Bar({ id, name, tools, save, undo, redo, overtaken, refused }: BarProps) {
+const Bar = memo(function Bar({ id, name, tools, save, undo, redo, refused }: BarProps) {
   const { enqueueSnackbar } = useSnackbar();
   const { travel, retry } = useEditing();
   const path = usePathname();
   const router = useRouter();
   const base = `/e/${id}`;
-
-  useEffect(() => {
-    if (overtaken > 0) {
-      enqueueSnackbar(
-        'Another window changed this enclosure first. Its state is shown; your last change was not kept.',
-        {
-          variant: 'warning',
-          persist: true,
-        },
-      );
-    }
-  }, [overtaken, enqueueSnackbar]);
 
   useEffect(() => {
     if (refused)
