@@ -5,7 +5,19 @@ const config: NextConfig = {
   reactStrictMode: true,
   // The demo's verdicts are calculated when it is built: a box takes some ten seconds on a busy machine.
   staticPageGenerationTimeout: 600,
+  rewrites: async () => [{ source: '/recover', destination: '/recover.html' }],
   headers: async () => [
+    {
+      // The recovery page stands alone: nothing but its own script and style.
+      source: '/recover:rest(.*)',
+      headers: [
+        {
+          key: 'Content-Security-Policy',
+          value:
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
+        },
+      ],
+    },
     {
       source: '/:path*',
       headers: [

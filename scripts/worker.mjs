@@ -1,4 +1,5 @@
-import { rmSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { readFileSync, rmSync } from 'node:fs';
 import { generateSW } from 'workbox-build';
 
 /**
@@ -18,6 +19,14 @@ const { warnings } = await generateSW({
   sourcemap: false,
   mode: 'production',
   inlineWorkboxRuntime: true,
+  // The recovery page: there on the day nothing else is.
+  additionalManifestEntries: ['recover', 'recover.js', 'recover.css'].map((name) => ({
+    url: `/${name}`,
+    revision: createHash('sha256')
+      .update(readFileSync(`public/${name === 'recover' ? 'recover.html' : name}`))
+      .digest('hex')
+      .slice(0, 16),
+  })),
   cleanupOutdatedCaches: true,
   clientsClaim: true,
   importScripts: ['/sw-first.js'],

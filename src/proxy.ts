@@ -38,4 +38,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg|schema/|solver/).*)' }] };
+export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg|schema/|solver/|recover).*)' }] };

@@ -50,6 +50,8 @@ test('with the server off it opens, the round is done, and nothing is lost', asy
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 }).first(), path).toBeVisible();
   }
+  await page.goto('/recover');
+  await expect(page.getByRole('status')).toHaveText('All of this can be saved.');
   await page.goto('/e/demo-bog-shelf/keep?tab=readings');
   await expect(page.locator('canvas').first()).toBeVisible();
   await page.keyboard.press('/');

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { SnackbarProvider } from 'notistack';
@@ -10,6 +11,7 @@ import { LiveDevices } from '@/features/keep/devices/LiveDevices';
 import { RackSkeleton } from '@/features/rack/RackSkeleton';
 import { FailedWrites } from '@/features/tools/FailedWrites';
 import { Offline } from '@/features/tools/Offline';
+import { StorageGone } from '@/features/tools/StorageGone';
 import { UnreadableRows } from '@/features/tools/UnreadableRows';
 import { UnsavedEdits } from '@/features/tools/UnsavedEdits';
 import { StoreProvider, useStore } from '@/store';
@@ -26,8 +28,21 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
         <StoreProvider
           demo={demo}
           waiting={<Opening />}
+          blocked={
+            <Message title="Another window holds the storage" role="alert">
+              An older Rincon is open in another window or tab. Close it, and this one goes on by itself.
+            </Message>
+          }
           broken={(message) => (
-            <Message title="The browser’s storage does not open" role="alert">
+            <Message
+              title="The browser’s storage does not open"
+              role="alert"
+              actions={
+                <Button variant="outlined" href="/recover">
+                  Save all that is kept
+                </Button>
+              }
+            >
               {message}. Rincon keeps everything there. Allow storage for this page, free some space or leave
               private browsing, then load it again. Nothing was changed.
             </Message>
@@ -40,6 +55,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
             <Offline />
             <FailedWrites />
             <Corner>
+              <StorageGone />
               <UnreadableRows />
               <UnsavedEdits />
             </Corner>

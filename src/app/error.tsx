@@ -9,9 +9,14 @@ export default function ErrorPage({ error, reset }: { readonly error: Error; rea
       title="Something went wrong on this page"
       role="alert"
       actions={
-        <Button variant="contained" onClick={reset}>
-          Try again
-        </Button>
+        <>
+          <Button variant="contained" onClick={reset}>
+            Try again
+          </Button>
+          <Button variant="outlined" href="/recover">
+            Save all that is kept
+          </Button>
+        </>
       }
     >
       {error.message}. What was saved is still saved.

@@ -134,7 +134,8 @@ describe('files of every earlier version', () => {
     if (!read?.ok) throw new Error('not read');
     const { designs, own, trails } = read.value;
     const alone = (at: number): unknown =>
-      (JSON.parse(writeSingle(designs[at]!, own, NOW, { ...NO_STORES, trails })) as { trails: unknown }).trails;
+      (JSON.parse(writeSingle(designs[at]!, own, NOW, { ...NO_STORES, trails })) as { trails: unknown })
+        .trails;
     expect([alone(0), alone(1)]).toEqual([trails, {}]);
   });
 

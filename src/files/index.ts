@@ -12,6 +12,7 @@ export * from './packs';
 export * from './cell';
 export * from './readingsOut';
 export * from './backup';
+export { isRaw, readRaw } from './raw';
 export type { Fault } from './archive';
 export * from './tables';
 export * from './seal';

@@ -7,7 +7,7 @@ export { emptyTrash, listTrash, putBack, type Trashed } from './trash';
 export * from './settings';
 export * from './shelf';
 export * from './session';
-export { onUnsaved, unsavedNow, wouldLose } from './unsaved';
+export { onUnsaved, openSessions, unsavedNow, wouldLose } from './unsaved';
 export * from './persist';
 export * from './react';
 export { onUnreadable, takeOutUnreadable, unreadableNow, type Unreadable } from './readable';

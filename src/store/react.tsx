@@ -41,6 +41,8 @@ import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shel
 import { DesignSession, type SessionView } from './session';
 import { heldSession, sessionOpened } from './unsaved';
 
+type Gone = 'deleted' | 'newer';
+
 interface Store {
   readonly db: RinconDatabase;
   readonly settings: Settings;
@@ -50,6 +52,8 @@ interface Store {
   readonly moves: readonly ShelfMove[];
   readonly stocks: ReadonlyMap<string, Stock>;
   readonly shelf: Shelf;
+  /** Why nothing can be stored any more: it was deleted from outside, or a newer version has it; null: it can. */
+  readonly gone: Gone | null;
   readonly set: <K extends keyof Settings>(key: K, value: Settings[K]) => Promise<void>;
 }
 
@@ -60,18 +64,39 @@ interface ProviderProps {
   readonly demo: boolean;
   /** Shown until the store answers, and when it cannot. */
   readonly waiting: ReactNode;
+  /** Shown while another window holds the store that is to be brought up to date. */
+  readonly blocked: ReactNode;
   readonly broken: (message: string) => ReactNode;
   readonly children: ReactNode;
 }
 
 /** Opens the browser's database once and hands it down. */
-export function StoreProvider({ demo, waiting, broken, children }: ProviderProps) {
+export function StoreProvider({ demo, waiting, blocked, broken, children }: ProviderProps) {
   const [db, setDb] = useState<RinconDatabase>();
   const [error, setError] = useState<string>();
+  const [gone, setGone] = useState<Gone | null>(null);
+  const [held, setHeld] = useState(false);
 
   useEffect(() => {
     const opened = new RinconDatabase();
     let stale = false;
+    let ended = false;
+    // Nothing is opened anew: what is on the screen would be taken for what is stored.
+    const close = (why: Gone): void => {
+      if (stale || ended) return;
+      ended = true;
+      opened.close({ disableAutoOpen: true });
+      setGone(why);
+    };
+    opened.on('versionchange', (event) => {
+      close(event.newVersion === null ? 'deleted' : 'newer');
+      return false;
+    });
+    // Told in the midst of its own closing, which would let it be opened anew.
+    opened.on('close', () => queueMicrotask(() => close('deleted')));
+    opened.on('blocked', () => {
+      if (!stale) setHeld(true);
+    });
     (async () => {
       await opened.open();
       const settings = await loadSettings(opened);
@@ -109,14 +134,15 @@ export function StoreProvider({ demo, waiting, broken, children }: ProviderProps
             moves,
             stocks,
             shelf,
+            gone,
             set: <K extends keyof Settings>(key: K, value: Settings[K]) => saveSetting(db, key, value),
           }
         : undefined,
-    [db, settings, catalogue, moves, stocks, shelf],
+    [db, settings, catalogue, moves, stocks, shelf, gone],
   );
 
   if (error !== undefined) return broken(error);
-  if (!store) return waiting;
+  if (!store) return held ? blocked : waiting;
   return <StoreContext value={store}>{children}</StoreContext>;
 }
 

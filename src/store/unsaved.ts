@@ -24,6 +24,9 @@ export const onUnsaved = (listener: () => void): (() => void) => {
 /** Sessions that were left and are still not saved; the same list until it changes. */
 export const unsavedNow = (): readonly DesignSession[] => list;
 
+/** Sessions that are open now. */
+export const openSessions = (): readonly DesignSession[] => [...open];
+
 /** Whether anything would be lost if the page went now. */
 export const wouldLose = (): boolean => [...open, ...list].some((it) => it.isUnsaved());
 

@@ -8,7 +8,9 @@ import {
   animalsCsv,
   equipmentCsv,
   logCsv,
+  isRaw,
   readBackup,
+  readRaw,
   rowsUsedBy,
   writeBackup,
   type BackupPicture,
@@ -150,7 +152,9 @@ const api = {
     partly: boolean,
     onProgress: (share: number) => void,
   ): Promise<Restored> {
-    const read = await readBackup(file, (share) => onProgress(0.5 * share));
+    const read = (await isRaw(file))
+      ? await readRaw(file)
+      : await readBackup(file, (share) => onProgress(0.5 * share));
     if (!read.ok) return { state: 'refused', place: read.place, message: read.message };
     const { envelope, tracks, pictures, settings, faults, proven } = read.value;
     if (faults.length > 0 && !partly) {

@@ -64,7 +64,12 @@ export async function open(element: ReactElement, design?: Design, prefs: UnitPr
   if (design) await createDesign(db, design, 1);
   draw(
     <SnackbarProvider>
-      <StoreProvider demo={false} waiting={<p>waiting</p>} broken={(message) => <p>broken: {message}</p>}>
+      <StoreProvider
+        demo={false}
+        waiting={<p>waiting</p>}
+        blocked={<p>blocked</p>}
+        broken={(message) => <p>broken: {message}</p>}
+      >
         {design ? (
           <OpenDesignProvider id={design.id} waiting={<p>waiting</p>} lost={() => <p>lost</p>}>
             {element}

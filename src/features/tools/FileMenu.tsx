@@ -50,9 +50,17 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
             onClick={() => {
               close();
               const design = open();
-              void belongingsOf(db, design.id).then((own) =>
-                download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), own)),
-              );
+              void belongingsOf(db, design.id)
+                .catch(() => {
+                  enqueueSnackbar('Without its log, animals and equipment: the storage cannot be read.', {
+                    variant: 'warning',
+                    persist: true,
+                  });
+                  return undefined;
+                })
+                .then((own) =>
+                  download(fileName(design.name), writeSingle(design, ownRows(settings), new Date(), own)),
+                );
             }}
           >
             Export this enclosure
@@ -138,7 +146,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
       <input
         ref={input}
         type="file"
-        accept=".json,.zip,application/json,application/zip"
+        accept=".json,.zip,.ndjson,application/json,application/zip"
         hidden
         aria-label="Import a file"
         onChange={(event) => {

@@ -3,7 +3,7 @@
 import { useSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
 import { counted } from '@/core/units';
-import { isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
+import { isRaw, isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
 import { clashesWith, storageTrouble, takeInFile, useStore, type TakenIn, type Which } from '@/store';
 import { ClashDialog, type Clash } from '@/ui/ClashDialog';
 import { restoreBackup } from '@/workers/backup';
@@ -97,7 +97,8 @@ export function useTakeIn() {
 
   const takeIn = async (file: Blob, name: string): Promise<void> => {
     setRefusal(null);
-    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))) return zip(file, name, null, false);
+    if (isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer())) || (await isRaw(file)))
+      return zip(file, name, null, false);
     if (file.size > MAX_BYTES) {
       setRefusal({
         file: name,
