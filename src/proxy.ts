@@ -38,4 +38,6 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|icon.svg|schema/|solver/|recover).*)' }] };
+export const config = {
+  matcher: [{ source: '/((?!_next/static|_next/image|icon.svg|schema/|solver/|recover).*)' }],
+};

@@ -45,7 +45,6 @@ interface Props {
 
 /** A line of the log by its fields: a new one, or one that is changed. */
 export function EntryFormCard({ entry, onDone }: Props) {
-  const { db } = useStore();
   const { design } = useOpenDesign();
   const animals = useAnimals();
   const book = useLogBook();
