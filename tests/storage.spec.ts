@@ -127,6 +127,18 @@ const EARLIER: readonly (readonly [number, string, readonly (readonly [string, s
       ['log', 'id'],
     ],
   ],
+  [
+    40,
+    'rack-v11',
+    [
+      ['shelf', 'id'],
+      ['pictures', 'id'],
+      ['log', 'id'],
+      ['series', 'id'],
+      ['animals', 'id'],
+      ['equipment', 'id'],
+    ],
+  ],
 ];
 for (const [version, fixture, more] of EARLIER)
   test(`storage of version ${version / 10} that another window holds: it waits, says so, and goes on`, async ({
@@ -154,13 +166,20 @@ for (const [version, fixture, more] of EARLIER)
               shelf: ['at', 'batch', 'material'],
               pictures: ['design', 'at'],
               log: ['design', 'at'],
+              series: ['design'],
+              animals: [],
+              equipment: ['design'],
             };
             for (const it of indexes[name as keyof typeof indexes]) store.createIndex(it, it);
-            if (name !== 'shelf')
+            if (name === 'log' || name === 'pictures')
               store.createIndex(name === 'log' ? '[design+at]' : '[design+about]', [
                 'design',
                 name === 'log' ? 'at' : 'about',
               ]);
+          }
+          if (version === 40) {
+            const blocks = db.createObjectStore('blocks', { keyPath: ['series', 'level', 'week'] });
+            blocks.createIndex('series', 'series');
           }
           designs.put({ id: design.id, design, cursor: 0, revision: 1, updated: 1, deleted: 0 });
         };

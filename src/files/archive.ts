@@ -128,6 +128,8 @@ async function headOf(
 async function partOf(file: Blob, entry: Entry, from: number, pieces: Pieces): Promise<Uint8Array | null> {
   const to = from + entry.packed;
   const take = (piece: Uint8Array): void => pieces.add(piece);
+  // A damaged length may lead for gigabytes past the end.
+  if (to > file.size) return null;
   const inflate = entry.method === 8 ? new Inflate(take) : null;
   if (!inflate && entry.method !== 0) return null;
   try {

@@ -148,7 +148,9 @@ export async function readRaw(file: Blob): Promise<Read<ReadBackup>> {
       },
       settings: Object.fromEntries(others),
       tracks: tracksOf(points, rowsIn('blocks'), tell),
-      pictures: rowsIn('pictures').flatMap((it) => pictureOf(it, tell)),
+      pictures: rowsIn('pictures')
+        .filter((it) => it.gone === undefined)
+        .flatMap((it) => pictureOf(it, tell)),
     },
   };
 }

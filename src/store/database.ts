@@ -54,6 +54,8 @@ export interface PictureRow {
   readonly height: number;
   /** JPEG */
   readonly blob: Blob;
+  /** When it was taken away, ms since 1970; undefined: it was not. It lies in the trash for a month. */
+  readonly gone?: number;
 }
 
 /** A week of readings of one point: all of them, or what they come to by the hour or by the day. */
@@ -131,5 +133,7 @@ export class RinconDatabase extends Dexie {
       animals: 'id',
       equipment: 'id, design',
     });
+    // Pictures in the trash are found by when they went: those that are there have no such moment.
+    this.version(5).stores({ pictures: 'id, [design+about], design, at, gone' });
   }
 }

@@ -60,10 +60,11 @@ export async function emptyOldBin(db: RinconDatabase, now: number): Promise<void
   await emptyBin(db, now - BIN_DAYS * DAY_MS);
 }
 
-/** Empties the bin of enclosures deleted up to a moment, for good, with all that belongs to them. */
+/** Empties the bin of pictures, and of enclosures with all that belongs to them, deleted up to a moment, for good. */
 export async function emptyBin(db: RinconDatabase, upTo: number): Promise<void> {
   const tables = [db.designs, db.steps, db.pictures, db.log, db.series, db.blocks, db.equipment];
   await db.transaction('rw', tables, async () => {
+    await db.pictures.where('gone').belowOrEqual(upTo).delete();
     const old = await db.designs.where('deleted').between(1, upTo, true, true).primaryKeys();
     if (old.length === 0) return;
     await db.designs.bulkDelete(old);

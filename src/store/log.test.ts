@@ -13,6 +13,7 @@ import { takeInFile } from './takeIn';
 import { listLog, strike, takeInLog, writeEntries } from './log';
 import { lastChange, noteCopied } from './derived';
 import { takeOutUnreadable, unreadableNow } from './readable';
+import { addPicture, listPictures, removePicture } from './pictures';
 import { addReadings } from './readings';
 import { belongingsOf } from './records';
 import { saveSetting } from './settings';
@@ -77,6 +78,30 @@ describe('when anything was last changed', () => {
 });
 
 describe('the trash', () => {
+  it('holds pictures too: for a month, then they go for good', async () => {
+    const now = 100 * DAY_MS;
+    await createDesign(db, bog!, 1);
+    const blob = new Blob(['jpeg']);
+    const row = { id: 'p', design: bog!.id, about: 'entry:e', at: 5, width: 2, height: 1, blob };
+    await addPicture(db, row);
+    await addPicture(db, { ...row, id: 'stays' });
+    await removePicture(db, 'p', now);
+    expect((await listPictures(db, bog!.id, 'entry:e')).map((it) => it.id)).toEqual(['stays']);
+    const [gone, ...more] = await listTrash(db, now);
+    expect([gone?.of, gone?.id, gone?.at, more]).toEqual(['pictures', 'p', now, []]);
+    await putBack(db, gone!, now + 1);
+    expect((await listPictures(db, bog!.id, 'entry:e')).map((it) => it.id)).toEqual(['p', 'stays']);
+    expect(await listTrash(db, now)).toEqual([]);
+    await removePicture(db, 'p', now);
+    await emptyOldBin(db, now + 29 * DAY_MS);
+    expect(await db.pictures.count()).toBe(2);
+    await emptyOldBin(db, now + 31 * DAY_MS);
+    expect((await db.pictures.toArray()).map((it) => it.id)).toEqual(['stays']);
+    await removePicture(db, 'stays', now);
+    await emptyTrash(db);
+    expect(await db.pictures.count()).toBe(0);
+  });
+
   it('holds what was deleted for a month, puts it back, and is emptied for good', async () => {
     const now = 100 * DAY_MS;
     await createDesign(db, bog!, 1);

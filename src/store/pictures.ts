@@ -46,6 +46,9 @@ export async function shrinkPicture(file: Blob): Promise<SmallPicture> {
   return { blob, width, height };
 }
 
+/** Whether a picture is not in the trash. */
+export const isThere = (row: PictureRow): boolean => row.gone === undefined;
+
 export const addPicture = async (db: RinconDatabase, row: PictureRow): Promise<void> => {
   await db.pictures.put(row);
 };
@@ -66,13 +69,18 @@ export const listPictures = async (
   db: RinconDatabase,
   design: string,
   about: string,
-): Promise<readonly PictureRow[]> => db.pictures.where('[design+about]').equals([design, about]).sortBy('at');
+): Promise<readonly PictureRow[]> =>
+  (await db.pictures.where('[design+about]').equals([design, about]).sortBy('at')).filter(isThere);
 
-/** Takes a picture away; gives it back, so that it can be put there again. */
-export async function removePicture(db: RinconDatabase, id: string): Promise<PictureRow | undefined> {
+/** Takes a picture away, into the trash; gives it back, so that it can be put there again. */
+export async function removePicture(
+  db: RinconDatabase,
+  id: string,
+  now: number,
+): Promise<PictureRow | undefined> {
   return db.transaction('rw', db.pictures, async () => {
     const row = await db.pictures.get(id);
-    if (row) await db.pictures.delete(id);
+    if (row) await db.pictures.put({ ...row, gone: now });
     return row;
   });
 }

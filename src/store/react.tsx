@@ -35,7 +35,14 @@ import {
   setPrice,
   type Settings,
 } from './settings';
-import { addPicture, listPictures, removePicture, shrinkPicture, type SmallPicture } from './pictures';
+import {
+  addPicture,
+  isThere,
+  listPictures,
+  removePicture,
+  shrinkPicture,
+  type SmallPicture,
+} from './pictures';
 import { listLog, rewriteEntry, strike, writeEntries } from './log';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
@@ -160,7 +167,8 @@ export function useDesigns() {
 }
 
 interface Editing {
-  readonly edit: (call: EditCall, gesture?: string) => void;
+  /** Gives why it was not taken over, where it was not. */
+  readonly edit: (call: EditCall, gesture?: string) => string | undefined;
   /** One step back (−1) or on (+1). */
   readonly travel: (by: -1 | 1) => Promise<void>;
   /** Tries again to write what could not be written. */
@@ -277,7 +285,7 @@ export function usePictures(design: string, about: string) {
         const small = await shrinkPicture(file);
         await addPicture(db, { id: crypto.randomUUID(), design, about, at: Date.now(), ...small });
       },
-      remove: (id: string) => removePicture(db, id),
+      remove: (id: string) => removePicture(db, id, Date.now()),
       putBack: (row: PictureRow) => addPicture(db, row),
     }),
     [db, design, about, pictures],
@@ -290,7 +298,7 @@ export function usePicturesOf(design: string): ReadonlyMap<string, readonly Pict
   const rows = useLiveQuery(() => db.pictures.where({ design }).sortBy('at'), [db, design]);
   return useMemo(() => {
     const by = new Map<string, PictureRow[]>();
-    for (const it of rows ?? []) by.set(it.about, [...(by.get(it.about) ?? []), it]);
+    for (const it of rows ?? []) if (isThere(it)) by.set(it.about, [...(by.get(it.about) ?? []), it]);
     return by;
   }, [rows]);
 }

@@ -145,18 +145,21 @@ export class DesignSession {
     this.set({ loaded: 'ready', design: row.design, save: { state: 'saved', at: row.updated }, ...around });
   }
 
-  /** Applies a named edit. Edits of one `gesture` (a drag) are one step of undo. */
-  edit(call: EditCall, catalogue: Catalogue, gesture: string | null = null): void {
+  /**
+   * Applies a named edit. Edits of one `gesture` (a drag) are one step of undo.
+   * @returns why it was not taken over, where it was not
+   */
+  edit(call: EditCall, catalogue: Catalogue, gesture: string | null = null): string | undefined {
     const { design } = this.current;
-    if (!design) return;
+    if (!design) return undefined;
     const next = applyEdit(design, call, catalogue);
-    if (next === design) return;
-    this.enter(design, next, EDIT_LABELS[call.edit], gesture && `${call.edit} ${gesture}`);
+    if (next === design) return undefined;
+    return this.enter(design, next, EDIT_LABELS[call.edit], gesture && `${call.edit} ${gesture}`);
   }
 
   /** Shows a change at once, and has it written. */
-  private enter(base: Design, design: Design, label: string, gesture: string | null): void {
-    if (gesture === null && this.refuses(design)) return;
+  private enter(base: Design, design: Design, label: string, gesture: string | null): string | undefined {
+    if (gesture === null && this.refuses(design)) return this.current.refused?.message;
     const last = this.queue.at(-1);
     const goesOn = last !== undefined && last.gesture !== null && last.gesture === gesture;
     if (goesOn) this.queue.pop();
@@ -169,6 +172,7 @@ export class DesignSession {
     });
     if (gesture === null) this.flush();
     else this.rest();
+    return undefined;
   }
 
   /** Of fields that two windows set, takes what this one set after all. */

@@ -1,7 +1,7 @@
 import type { Entry } from '@/core/log';
 import { DAY_MS } from '@/core/physics/constants';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
-import type { RinconDatabase } from './database';
+import type { PictureRow, RinconDatabase } from './database';
 import { BIN_DAYS, emptyBin, restoreDesign } from './designs';
 import { openRow } from './openRow';
 import { changeRecord } from './records';
@@ -11,6 +11,7 @@ export type Trashed =
   | { readonly of: 'design'; readonly id: string; readonly name: string; readonly at: number }
   | { readonly of: 'log'; readonly id: string; readonly entry: Entry; readonly at: number }
   | { readonly of: 'animals'; readonly id: string; readonly record: AnimalRecord; readonly at: number }
+  | { readonly of: 'pictures'; readonly id: string; readonly picture: PictureRow; readonly at: number }
   | { readonly of: 'equipment'; readonly id: string; readonly record: EquipmentRecord; readonly at: number };
 
 /** What was deleted within the days it can be put back, the latest first. Lines of enclosures that are gone go with them. */
@@ -20,10 +21,11 @@ export async function listTrash(db: RinconDatabase, now: number): Promise<readon
   const gone = new Set(rows.map((it) => it.id));
   const struck = (it: { readonly gone?: boolean; readonly changed?: number }): boolean =>
     it.gone === true && (it.changed ?? 0) >= since;
-  const [log, animals, equipment] = await Promise.all([
+  const [log, animals, equipment, pictures] = await Promise.all([
     db.log.filter((it) => struck(it) && !gone.has(it.design)).toArray(),
     db.animals.filter(struck).toArray(),
     db.equipment.filter((it) => struck(it) && !gone.has(it.design)).toArray(),
+    db.pictures.where('gone').aboveOrEqual(since).toArray(),
   ]);
   return [
     ...rows.map((row): Trashed => {
@@ -34,14 +36,18 @@ export async function listTrash(db: RinconDatabase, now: number): Promise<readon
     ...log.map((entry): Trashed => ({ of: 'log', id: entry.id, entry, at: entry.changed })),
     ...animals.map((record): Trashed => ({ of: 'animals', id: record.id, record, at: record.changed })),
     ...equipment.map((record): Trashed => ({ of: 'equipment', id: record.id, record, at: record.changed })),
+    ...pictures.flatMap((picture): Trashed[] =>
+      gone.has(picture.design) ? [] : [{ of: 'pictures', id: picture.id, picture, at: picture.gone ?? now }],
+    ),
   ].sort((a, b) => b.at - a.at);
 }
 
 /** Puts something back where it was. */
 export async function putBack(db: RinconDatabase, it: Trashed, now: number): Promise<void> {
   if (it.of === 'design') await restoreDesign(db, it.id);
+  else if (it.of === 'pictures') await db.pictures.update(it.id, { gone: undefined });
   else await changeRecord(db, it.of, it.id, { gone: false }, now);
 }
 
-/** Deletes the enclosures in the trash for good. Struck lines stay as struck: no merge is to bring them back. */
+/** Deletes the enclosures and pictures in the trash for good. Struck lines stay as struck: no merge is to bring them back. */
 export const emptyTrash = (db: RinconDatabase): Promise<void> => emptyBin(db, Infinity);

@@ -126,7 +126,7 @@ interface BlobImageProps {
 }
 
 /** A picture from storage; its address is given back when it is no longer shown. */
-function BlobImage({ blob, alt, fit }: BlobImageProps) {
+export function BlobImage({ blob, alt, fit }: BlobImageProps) {
   const show = useCallback(
     (image: HTMLImageElement | null) => {
       if (!image) return undefined;

@@ -21,6 +21,7 @@ import { belongingsOf } from '@/store/records';
 import { RinconDatabase } from '@/store/database';
 import { listDesigns } from '@/store/designs';
 import { clashesWith, takeInFile, type Differing, type TakenIn, type Which } from '@/store/takeIn';
+import { isThere } from '@/store/pictures';
 import { addReadings, readTrack } from '@/store/readings';
 import { KEPT_SETTINGS, loadSettings, ownRows, restoreSettings } from '@/store/settings';
 import { listMoves } from '@/store/shelf';
@@ -123,9 +124,10 @@ const api = {
           pictures: (async function* (): AsyncGenerator<BackupPicture> {
             for (const id of pictures) {
               const row = await db.pictures.get(id);
-              if (!row) continue;
-              const { blob, ...rest } = row;
-              yield { ...rest, jpeg: new Uint8Array(await blob.arrayBuffer()) };
+              if (!row || !isThere(row)) continue;
+              const { id: own, design, about, at, width, height, blob } = row;
+              const jpeg = new Uint8Array(await blob.arrayBuffer());
+              yield { id: own, design, about, at, width, height, jpeg };
               step();
             }
           })(),

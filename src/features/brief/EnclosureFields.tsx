@@ -29,7 +29,7 @@ export function EnclosureFields() {
   const { edit } = useEditing();
   const { write } = useReader();
   const box = design.enclosure;
-  const set = (change: Partial<Enclosure>): void => edit({ edit: 'setEnclosure', change });
+  const set = (change: Partial<Enclosure>) => edit({ edit: 'setEnclosure', change });
   const longest = Math.max(box.width, box.depth, box.height);
 
   const [outside, setOutside] = useState(false);

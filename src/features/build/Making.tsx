@@ -69,7 +69,7 @@ export function Making() {
   const { making } = assessment;
   const { outlet } = design.ground;
   const sealing = sealingOf(box, making.sealArea);
-  const set = (change: Partial<MadeOf>): void =>
+  const set = (change: Partial<MadeOf>) =>
     edit({ edit: 'setEnclosure', change: { made: { ...made, ...change } } });
   const sides = (it: { width: number; depth: number; height: number }): string =>
     [it.width, it.depth, it.height]

@@ -4,11 +4,11 @@ import CheckCircleIcon from '@mui/icons-material/CheckCircle';
 import LockOutlinedIcon from '@mui/icons-material/LockOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { EditCall } from '@/core/edits';
 import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
+import { DateField } from '@/ui/fields/DateField';
 import { dayWords, localToday } from '@/ui/days';
 import { capital } from '@/core/units';
 import { fileName } from '@/files';
@@ -58,17 +58,10 @@ export function PlanTab() {
               : `Eight plans in ten fall into this window: it is no promise. With every step at its likeliest, ${dayWords(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
           </Typography>
         </Box>
-        <TextField
-          type="date"
+        <DateField
           label="Work begins"
           value={plan.start}
-          slotProps={{ inputLabel: { shrink: true } }}
-          onChange={(event) =>
-            edit({
-              edit: 'setStart',
-              change: { start: event.target.value === '' ? null : event.target.value },
-            })
-          }
+          onCommit={(start) => edit({ edit: 'setStart', change: { start } })}
           sx={{ width: 170 }}
         />
         <Button
@@ -181,7 +174,7 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
   const shots = usePictures(design.id, `step:${step.id}`);
   const undoable = useUndoable();
   type Mark = Extract<EditCall, { edit: 'markStep' }>['change']['change'];
-  const mark = (change: Mark): void => edit({ edit: 'markStep', change: { step: step.id, change } });
+  const mark = (change: Mark) => edit({ edit: 'markStep', change: { step: step.id, change } });
   return (
     <Box
       component="section"
@@ -199,12 +192,11 @@ function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: st
         <Typography variant="h2" sx={{ flex: 1 }}>
           {step.title}
         </Typography>
-        <TextField
-          type="date"
+        <DateField
           label="Done on"
-          value={done ?? ''}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-          onChange={(event) => mark({ done: event.target.value === '' ? null : event.target.value })}
+          value={done}
+          max={today}
+          onCommit={(day) => mark({ done: day })}
           sx={{ width: 165 }}
         />
         {done === null ? (

@@ -52,7 +52,7 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
     );
   const soil = design.ground.layers.filter((it) => it.kind === 'substrate').at(-1);
   const bed = design.ground.layers.find((it) => it.kind === 'drainage');
-  const thicken = (layer: string): void =>
+  const thicken = (layer: string) =>
     edit({ edit: 'shiftThickness', change: { layer, corners: CORNERS, by: MORE } });
   const out = plan.steps.find((it) => it.step.id === 'catch');
   const home = plan.steps.find((it) => it.step.id === 'move-in');

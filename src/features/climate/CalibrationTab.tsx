@@ -66,7 +66,7 @@ export function CalibrationTab() {
         ),
     );
   };
-  const keep = (fit: Fit, name: string): void =>
+  const keep = (fit: Fit, name: string) =>
     edit({
       edit: 'setClimate',
       change: {

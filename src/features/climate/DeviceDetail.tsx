@@ -9,6 +9,7 @@ import { findDeviceKind } from '@/core/catalogue';
 import { type Forecast } from '@/core/climate';
 import { type Device, type Timer } from '@/core/document';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { BasisMark } from '@/ui/BasisMark';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -30,9 +31,9 @@ export function DeviceDetail({
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const kind = findDeviceKind(catalogue, device.kind);
-  const set = (change: Partial<Omit<Device, 'id' | 'at'>>, gesture?: string): void =>
+  const set = (change: Partial<Omit<Device, 'id' | 'at'>>, gesture?: string) =>
     edit({ edit: 'setDevice', change: { device: device.id, change } }, gesture);
-  const to = (change: Partial<Device['at']>): void =>
+  const to = (change: Partial<Device['at']>) =>
     edit({ edit: 'moveDevice', change: { device: device.id, to: { ...device.at, ...change } } });
   const box = design.enclosure;
   const runs =
@@ -84,13 +85,7 @@ export function DeviceDetail({
           </TextField>
         )}
         {(kind?.uvIndex ?? kind?.lumensPerWatt) && (
-          <TextField
-            type="date"
-            label="First lit"
-            value={device.since ?? ''}
-            onChange={(event) => set({ since: event.target.value === '' ? null : event.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
+          <DateField label="First lit" value={device.since} onCommit={(since) => set({ since })} />
         )}
       </Box>
       {kind?.form !== 'nozzle' && device.kind !== 'hand-sprayer' && (

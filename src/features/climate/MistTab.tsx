@@ -48,7 +48,7 @@ function Mist() {
   const { edit } = useEditing();
   const { write } = useReader();
   const { mist, falls, fills } = design.climate;
-  const set = (change: Partial<Climate['mist']>): void =>
+  const set = (change: Partial<Climate['mist']>) =>
     edit({ edit: 'setClimate', change: { mist: { ...mist, ...change } } });
   const [bottled, setBottled] = useState(mist.bottle ?? 0.005);
   const moving = assessment.scape.pieces.some((it) => it.placed.piece.pump !== null);
@@ -128,7 +128,7 @@ function Air() {
   const { edit } = useEditing();
   const { enclosure, climate } = design;
   const gauze = findGauze(catalogue, climate.topGauze);
-  const setVent = (vent: Vent, change: Partial<Vent>): void =>
+  const setVent = (vent: Vent, change: Partial<Vent>) =>
     edit({ edit: 'setVent', change: { vent: vent.id, change } });
   return (
     <Panel label="Air">

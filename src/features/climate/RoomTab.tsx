@@ -59,7 +59,7 @@ function useRoom() {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { room } = design.climate;
-  return { room, set: (change: Partial<ClimateRoom>): void => edit({ edit: 'setClimateRoom', change }) };
+  return { room, set: (change: Partial<ClimateRoom>) => edit({ edit: 'setClimateRoom', change }) };
 }
 
 /** How warm and damp the room is, by season: one of those known, the brief’s, or a logger’s. */

@@ -97,7 +97,7 @@ function Part({ part }: { readonly part: SeasonSettings }) {
     const form = findDeviceKind(catalogue, device.kind)?.form;
     return form !== 'nozzle' && form !== 'sprayer';
   };
-  const set = (change: Partial<SeasonSettings>): void =>
+  const set = (change: Partial<SeasonSettings>) =>
     edit({ edit: 'setSeason', change: { ...part, ...change } });
   const others = new Set(climate.seasons.filter((it) => it.id !== part.id).flatMap(monthsOf));
   const clash = (change: Partial<SeasonSettings>): boolean =>

@@ -113,9 +113,8 @@ function Holes({ layer }: { readonly layer: BarrierLayer }) {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { width, depth } = design.enclosure;
-  const put = (holes: readonly Hole[]): void =>
-    edit({ edit: 'setHoles', change: { layer: layer.id, holes } });
-  const set = (at: number, change: Partial<Hole>): void =>
+  const put = (holes: readonly Hole[]) => edit({ edit: 'setHoles', change: { layer: layer.id, holes } });
+  const set = (at: number, change: Partial<Hole>) =>
     put(layer.holes.map((hole, index) => (index === at ? { ...hole, ...change } : hole)));
   return (
     <Box sx={{ mt: 1.25 }}>

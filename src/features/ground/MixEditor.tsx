@@ -219,7 +219,7 @@ const MixSchoolCards = memo(function MixSchoolCards({ layer, mix, animal: kind, 
   const suits = ready.find((row) => row.id === (dry ? 'ready-dry' : 'ready-forest')) ?? ready[0];
   const recipe = mix.recipe ?? animal?.recipe ?? catalogue.recipes[0]?.id ?? '';
   const material = bags[0]?.material ?? suits?.id ?? '';
-  const stretch = (have: number): void =>
+  const stretch = (have: number) =>
     edit({
       edit: 'stretchReadyMade',
       change: { layer, material, have, recipe: animal?.recipe ?? recipe, placed: placed() },

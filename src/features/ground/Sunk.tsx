@@ -79,7 +79,7 @@ const SunkList = memo(function SunkList({ sunk, names, soil }: ListProps) {
 
 const Row = memo(function Row({ piece, into }: { readonly piece: Piece; readonly into: readonly Into[] }) {
   const { edit } = useEditing();
-  const set = (change: Partial<Pick<Piece, 'name' | 'layer' | 'volume' | 'mass'>>): void =>
+  const set = (change: Partial<Pick<Piece, 'name' | 'layer' | 'volume' | 'mass'>>) =>
     edit({ edit: 'setSunk', change: { piece: piece.id, ...change } });
   return (
     <Box

@@ -12,15 +12,7 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import { DAY_MS } from '@/core/physics/constants';
 import { ENTRY_KINDS, type Entry } from '@/core/log';
 import { counted } from '@/core/units';
-import {
-  NotAPicture,
-  shrinkPicture,
-  storageTrouble,
-  useAnimals,
-  useLogBook,
-  useOpenDesign,
-  useStore,
-} from '@/store';
+import { NotAPicture, shrinkPicture, storageTrouble, useAnimals, useLogBook, useOpenDesign } from '@/store';
 import { FileButton } from '@/ui/FileButton';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';

@@ -245,7 +245,7 @@ function Line({
             label={`${KIND_WORD[entry.kind]} ${words}`}
             pictures={pictures}
             onRemove={(id) =>
-              void removePicture(db, id).then(
+              void removePicture(db, id, Date.now()).then(
                 (row) => row && undoable('Picture taken away.', () => addPicture(db, row)),
               )
             }

@@ -55,7 +55,7 @@ export function GroupTab({ today }: { readonly today: Date }) {
         Choose an animal in the brief.
       </Typography>
     );
-  const put = (change: Partial<typeof company>): void =>
+  const put = (change: Partial<typeof company>) =>
     edit({ edit: 'setLiving', change: { company: { ...company, ...change } } });
   const plan = youngPlan(animal, company.ageMonths);
   const age = company.ageMonths;

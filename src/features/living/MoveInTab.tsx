@@ -2,12 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { moveInOf, quarantineDays } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { useReader } from '@/ui/units';
 
 /** What comes before the animal, and its first week; with the two days that are written down. */
@@ -19,7 +19,7 @@ export function MoveInTab({ today }: { readonly today: Date }) {
   const animal = findAnimal(catalogue, design.brief.animal);
   const { moveIn } = design.living;
   const [least, most] = quarantineDays(animal);
-  const put = (change: Partial<typeof moveIn>): void =>
+  const put = (change: Partial<typeof moveIn>) =>
     edit({ edit: 'setLiving', change: { moveIn: { ...moveIn, ...change } } });
   const passed = moveIn.quarantine
     ? Math.floor((today.getTime() - Date.parse(moveIn.quarantine)) / DAY_MS)
@@ -33,13 +33,11 @@ export function MoveInTab({ today }: { readonly today: Date }) {
             ['tested', 'Tests clear on'],
           ] as const
         ).map(([key, label]) => (
-          <TextField
+          <DateField
             key={key}
-            type="date"
             label={label}
-            value={moveIn[key] ?? ''}
-            slotProps={{ inputLabel: { shrink: true } }}
-            onChange={(event) => put({ [key]: event.target.value === '' ? null : event.target.value })}
+            value={moveIn[key]}
+            onCommit={(day) => put({ [key]: day })}
             sx={{ width: 180 }}
           />
         ))}

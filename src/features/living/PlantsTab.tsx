@@ -337,7 +337,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
   const { write, num, tell } = useReader();
   const { planted, plant } = it;
   const { spot } = planted;
-  const put = (change: Partial<typeof planted>): void =>
+  const put = (change: Partial<typeof planted>) =>
     edit({ edit: 'setPlant', change: { plant: planted.id, change } });
   const steps = preparePlant(plant, spot, planted.size);
   return (

@@ -14,6 +14,7 @@ import { PAPERS, templateOf, type BackResult, type Paper } from '@/core/scape';
 import { counted, length, mass, tank, area } from '@/core/units';
 import { fileName, templateSvg } from '@/files';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { BasisMark } from '@/ui/BasisMark';
 import { download } from '@/ui/download';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -128,7 +129,7 @@ function BackgroundFields({ result, open, onOpen }: FieldsProps) {
   const { back, kind, cures, curing } = result;
   const { background } = back;
   const { height } = design.enclosure;
-  const set = (change: Partial<Omit<Background, 'id' | 'wall'>>): void =>
+  const set = (change: Partial<Omit<Background, 'id' | 'wall'>>) =>
     edit({ edit: 'setBackground', change: { background: background.id, change } });
   return (
     <>
@@ -203,12 +204,10 @@ function BackgroundFields({ result, open, onOpen }: FieldsProps) {
             onCommit={(coats) => set({ coats: Math.round(coats) })}
           />
         )}
-        <TextField
-          type="date"
+        <DateField
           label="Last coat on"
-          value={background.finished ?? ''}
-          onChange={(event) => set({ finished: event.target.value || null })}
-          slotProps={{ inputLabel: { shrink: true } }}
+          value={background.finished}
+          onCommit={(finished) => set({ finished })}
         />
       </Grid>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.25 }}>
@@ -310,9 +309,9 @@ interface CutoutProps {
 /** Openings for drains, cables and planters, from the panel's lower left corner. */
 function Cutouts({ background, width, height }: CutoutProps) {
   const { edit } = useEditing();
-  const put = (cutouts: Cutout[]): void =>
+  const put = (cutouts: Cutout[]) =>
     edit({ edit: 'setBackground', change: { background: background.id, change: { cutouts } } });
-  const change = (id: string, by: Partial<Cutout>): void =>
+  const change = (id: string, by: Partial<Cutout>) =>
     put(background.cutouts.map((it) => (it.id === id ? { ...it, ...by } : it)));
   return (
     <>

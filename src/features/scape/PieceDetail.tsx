@@ -42,12 +42,12 @@ export function PieceDetail({ result, onGone }: Props) {
   const { enclosure, scape } = design;
   const { id } = piece;
   const set = useCallback(
-    (change: Partial<Omit<Piece, 'id' | 'at' | 'support'>>): void =>
+    (change: Partial<Omit<Piece, 'id' | 'at' | 'support'>>) =>
       edit({ edit: 'setPiece', change: { piece: id, change } }),
     [edit, id],
   );
   const onBody = useCallback((body: Body) => set({ body }), [set]);
-  const move = (to: { x: number; y: number }): void => edit({ edit: 'movePiece', change: { piece: id, to } });
+  const move = (to: { x: number; y: number }) => edit({ edit: 'movePiece', change: { piece: id, to } });
   const others = scape.pieces
     .filter((it) => it.id !== id)
     .map((it) => `${it.id} ${it.name}`)
@@ -245,8 +245,7 @@ function SupportFields({
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { support } = piece;
-  const put = (next: Support): void =>
-    edit({ edit: 'setSupport', change: { piece: piece.id, support: next } });
+  const put = (next: Support) => edit({ edit: 'setSupport', change: { piece: piece.id, support: next } });
   const { height } = design.enclosure;
   const named = others.split('\n').map((line) => ({
     id: line.slice(0, line.indexOf(' ')),

@@ -4,13 +4,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { CAUTIONS } from '@/catalogue';
 import type { Piece } from '@/core/document';
 import type { PieceResult } from '@/core/scape';
 import { length, tank, speed } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { BasisMark } from '@/ui/BasisMark';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -77,18 +77,11 @@ export function WaterParts({ onPick }: { readonly onPick: (piece: string) => voi
         </Typography>
         <Grid>
           {(['before', 'after'] as const).map((when) => (
-            <TextField
+            <DateField
               key={when}
-              type="date"
               label={when === 'before' ? 'Tight, before the soil' : 'Tight, with the soil in'}
-              value={trial[when] ?? ''}
-              onChange={(event) =>
-                edit({
-                  edit: 'setScape',
-                  change: { trial: { ...trial, [when]: event.target.value || null } },
-                })
-              }
-              slotProps={{ inputLabel: { shrink: true } }}
+              value={trial[when]}
+              onCommit={(day) => edit({ edit: 'setScape', change: { trial: { ...trial, [when]: day } } })}
               sx={{ gridColumn: 'span 2' }}
             />
           ))}
@@ -122,9 +115,9 @@ function PumpPanel({ result }: { readonly result: PieceResult }) {
   const { pump } = piece;
   if (!pump || !result.water) return null;
   const { lift, working } = result.water;
-  const set = (change: Partial<NonNullable<Piece['pump']>>): void =>
+  const set = (change: Partial<NonNullable<Piece['pump']>>) =>
     edit({ edit: 'setPiece', change: { piece: piece.id, change: { pump: { ...pump, ...change } } } });
-  const hose = (change: Partial<typeof pump.hose>): void => set({ hose: { ...pump.hose, ...change } });
+  const hose = (change: Partial<typeof pump.hose>) => set({ hose: { ...pump.hose, ...change } });
   return (
     <Panel label={`Pump of ${piece.name.toLowerCase()}`}>
       <Grid>

@@ -3,7 +3,6 @@
 import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState, type ReactNode } from 'react';
 import { CAUTIONS } from '@/catalogue';
@@ -12,6 +11,7 @@ import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { counted, temperature } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { dayWords, localDay, localToday } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -190,12 +190,10 @@ function Day({
   readonly onChange: (day: string) => void;
 }) {
   return (
-    <TextField
-      type="date"
+    <DateField
       label={label}
       value={value}
-      onChange={(event) => event.target.value !== '' && onChange(event.target.value)}
-      slotProps={{ inputLabel: { shrink: true } }}
+      onCommit={(day) => (day === null ? 'A day is expected.' : onChange(day))}
       sx={{ width: 165 }}
     />
   );

@@ -12,6 +12,7 @@ import { materialOf, type Material, type Pack } from '@/core/catalogue';
 import { daysLeft, takingOf, type Lot, type ShelfMove, type Stock } from '@/core/shelf';
 import { counted, capital } from '@/core/units';
 import { useShelfBook, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { localToday } from '@/ui/days';
 import { packWords } from '@/ui/BuyTable';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -224,12 +225,10 @@ function Entry({ row, stock }: Omit<DetailProps, 'moves'>) {
               </MenuItem>
             ))}
           </TextField>
-          <TextField
+          <DateField
             label="Best before"
-            type="date"
-            value={bestBefore}
-            onChange={(event) => setBestBefore(event.target.value)}
-            slotProps={{ inputLabel: { shrink: true } }}
+            value={bestBefore || null}
+            onCommit={(day) => setBestBefore(day ?? '')}
             sx={{ width: 158 }}
           />
           <Button
@@ -352,18 +351,11 @@ function Lots({ row, lots }: { readonly row: Material; readonly lots: readonly L
                 <td className="number">{amountWords(row, lot.left, write)}</td>
                 {(['opened', 'bestBefore'] as const).map((which) => (
                   <td key={which}>
-                    <TextField
-                      variant="standard"
-                      type="date"
-                      value={lot.move[which] ?? ''}
-                      onChange={(event) =>
-                        void book.date(lot.move.id, { [which]: event.target.value || null })
-                      }
-                      slotProps={{
-                        htmlInput: {
-                          'aria-label': `${which === 'opened' ? 'Opened' : 'Best before'}, ${lot.move.label}`,
-                        },
-                      }}
+                    <DateField
+                      bare
+                      label={`${which === 'opened' ? 'Opened' : 'Best before'}, ${lot.move.label}`}
+                      value={lot.move[which]}
+                      onCommit={(day) => void book.date(lot.move.id, { [which]: day })}
                       sx={{ width: 138 }}
                     />
                     {which === 'bestBefore' && days !== undefined && days <= SOON && (

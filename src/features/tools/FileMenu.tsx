@@ -12,7 +12,7 @@ import MenuItem from '@mui/material/MenuItem';
 import { useSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Design } from '@/core/document';
-import { counted } from '@/core/units';
+import { capital, counted } from '@/core/units';
 import { fileName, writeSingle } from '@/files';
 import { belongingsOf, layDemo, loadDemo, noteCopied, ownRows, storageTrouble, useStore } from '@/store';
 import { download } from '@/ui/download';
@@ -70,7 +70,14 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
           onClick={() => {
             close();
             const began = Date.now();
-            void exportEverything(db, settings).then(async ({ more, broken }) => {
+            void exportEverything(db, settings).then(async ({ more, broken, isTooLarge }) => {
+              if (isTooLarge) {
+                enqueueSnackbar(
+                  'More than a file of this kind holds (20 MB): a backup is made of it instead.',
+                );
+                await backup.save();
+                return;
+              }
               if (broken > 0)
                 enqueueSnackbar(
                   `Not in the file, because it cannot be read: ${counted(broken, 'enclosure')}. Back everything up: a backup holds what is there.`,
@@ -159,13 +166,23 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
       {bin && <bin.Bin onClose={() => setBin(undefined)} />}
       {handing && <handing.Handing only={handing.only} onClose={() => setHanding(undefined)} />}
       <Dialog open={refusal !== null} onClose={forget} aria-labelledby="refusal">
-        <DialogTitle id="refusal">This file cannot be read</DialogTitle>
+        <DialogTitle id="refusal">
+          {refusal?.byStorage ? 'It could not be stored' : 'This file cannot be read'}
+        </DialogTitle>
         <DialogContent>
           <p style={{ marginTop: 0 }}>{refusal?.file}</p>
           <Alert severity="warning" variant="outlined">
-            At <strong>{refusal?.place}</strong>: {refusal?.message}.
+            {refusal?.byStorage ? (
+              `${capital(refusal.message)}.`
+            ) : (
+              <>
+                At <strong>{refusal?.place}</strong>: {refusal?.message}.
+              </>
+            )}
           </Alert>
-          <p style={{ marginBottom: 0 }}>Nothing was changed.</p>
+          <p style={{ marginBottom: 0 }}>
+            {refusal?.byStorage ? 'The file is good, and nothing was changed.' : 'Nothing was changed.'}
+          </p>
         </DialogContent>
         <DialogActions>
           <Button variant="contained" onClick={forget}>

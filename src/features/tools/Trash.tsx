@@ -14,6 +14,7 @@ import { counted } from '@/core/units';
 import { BIN_DAYS, emptyTrash, listTrash, putBack, useDesigns, useStore, type Trashed } from '@/store';
 import { dayWords, localDay } from '@/ui/days';
 import { entryWords, KIND_WORD } from '@/ui/entryWords';
+import { BlobImage } from '@/ui/PictureStrip';
 import { useReader, type Reader } from '@/ui/units';
 
 /** Things shown; nobody looks for what was deleted among more. */
@@ -24,10 +25,13 @@ const OF: Record<Trashed['of'], string> = {
   log: 'Line of the log',
   animals: 'Animal',
   equipment: 'Equipment',
+  pictures: 'Picture',
 };
 
 function words(it: Trashed, names: ReadonlyMap<string, string>, reader: Reader): string {
   if (it.of === 'design') return it.name;
+  if (it.of === 'pictures')
+    return [names.get(it.picture.design), dayWords(localDay(it.picture.at))].filter(Boolean).join(' · ');
   if (it.of !== 'log') return it.record.name;
   const said = entryWords(it.entry, reader);
   const kind = KIND_WORD[it.entry.kind];
@@ -45,7 +49,12 @@ export function Trash({ onClose }: { readonly onClose: () => void }) {
   const names = new Map(
     designs?.flatMap((it) => (it.state === 'ready' ? [[it.row.id, it.row.design.name] as const] : [])),
   );
-  const enclosures = rows?.filter((it) => it.of === 'design').length ?? 0;
+  const count = (of: Trashed['of']): number => rows?.filter((it) => it.of === of).length ?? 0;
+  const [enclosures, pictures] = [count('design'), count('pictures')];
+  const lost = [
+    ...(enclosures > 0 ? [counted(enclosures, 'enclosure')] : []),
+    ...(pictures > 0 ? [counted(pictures, 'picture')] : []),
+  ].join(' and ');
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="trash">
       <DialogTitle id="trash">Trash</DialogTitle>
@@ -72,6 +81,11 @@ export function Trash({ onClose }: { readonly onClose: () => void }) {
                   borderColor: 'earth.rule',
                 }}
               >
+                {it.of === 'pictures' && (
+                  <Box sx={{ width: 56, height: 42, borderRadius: '6px', overflow: 'hidden', flexShrink: 0 }}>
+                    <BlobImage blob={it.picture.blob} alt="" fit="cover" />
+                  </Box>
+                )}
                 <Box sx={{ flex: 1, minWidth: 0 }}>
                   <Box sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{told}</Box>
                   <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
@@ -92,7 +106,7 @@ export function Trash({ onClose }: { readonly onClose: () => void }) {
         )}
       </DialogContent>
       <DialogActions>
-        {enclosures > 0 &&
+        {lost !== '' &&
           (isSure ? (
             <Button
               sx={{ color: 'earth.clay' }}
@@ -101,7 +115,7 @@ export function Trash({ onClose }: { readonly onClose: () => void }) {
                 void emptyTrash(db);
               }}
             >
-              Delete {counted(enclosures, 'enclosure')} for good
+              Delete {lost} for good
             </Button>
           ) : (
             <Button onClick={() => setSure(true)}>Empty…</Button>

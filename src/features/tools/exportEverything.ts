@@ -1,12 +1,14 @@
 'use client';
 
-import { fileName, writeEnvelope } from '@/files';
+import { fileName, MAX_BYTES, writeEnvelope } from '@/files';
 import { listDesigns, listMoves, ownRows, belongingsOf, type RinconDatabase, type Settings } from '@/store';
 import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
 
 /** What an export left out. */
 export interface LeftOut {
+  /** Nothing was saved: it is more than a file of this kind holds. */
+  readonly isTooLarge: boolean;
   /** Weeks of readings, and pictures: they are in a backup alone. */
   readonly more: number;
   /** Enclosures that cannot be read. */
@@ -21,12 +23,16 @@ export async function exportEverything(db: RinconDatabase, settings: Settings): 
   const { prices } = settings;
   const shelf = await listMoves(db);
   const belongings = await belongingsOf(db, null);
-  download(
-    fileName(`rincon ${localToday(now)}`),
-    writeEnvelope(designs, { prices, shelf, own: ownRows(settings), ...belongings }, now),
-  );
+  const text = writeEnvelope(designs, { prices, shelf, own: ownRows(settings), ...belongings }, now);
+  // As long as it would be read: what cannot be read again is no copy.
+  const isTooLarge = new Blob([text]).size > MAX_BYTES;
+  if (!isTooLarge) download(fileName(`rincon ${localToday(now)}`), text);
   return {
-    more: (await db.blocks.count()) + (await db.pictures.count()),
+    isTooLarge,
+    more:
+      (await db.blocks.count()) +
+      (await db.pictures.count()) -
+      (await db.pictures.where('gone').above(0).count()),
     broken: rows.filter((it) => it.state === 'broken').length,
   };
 }

@@ -14,6 +14,8 @@ export interface Refusal {
   readonly file: string;
   readonly place: string;
   readonly message: string;
+  /** The file is good: it was the browser’s storage that did not take it. */
+  readonly byStorage?: boolean;
 }
 
 type Choices = Readonly<Record<string, Which>>;
@@ -46,7 +48,8 @@ export function useTakeIn() {
       setRefusal({
         file: name,
         place: 'the browser’s storage',
-        message: `${storageTrouble(error)}. Nothing was changed`,
+        message: storageTrouble(error),
+        byStorage: true,
       });
     } finally {
       closeSnackbar(key);

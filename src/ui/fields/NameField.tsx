@@ -9,28 +9,34 @@ const MOST = 80;
 interface Props extends Pick<TextFieldProps, 'autoFocus' | 'fullWidth' | 'sx'> {
   readonly label: string;
   readonly value: string;
-  readonly onCommit: (name: string) => void;
+  /** Gives what is wrong with it, where something is: it then stays in the field. */
+  readonly onCommit: (name: string) => unknown;
 }
 
 /** A name, taken over on leaving the field or by Enter; Esc brings the old one back. One of nothing is not taken. */
 export function NameField({ label, value, onCommit, ...rest }: Props) {
   const [typed, setTyped] = useState<string>();
+  const [refused, setRefused] = useState<string>();
   const name = (typed ?? value).trim();
   const isEmpty = typed !== undefined && name === '';
   const commit = (): void => {
     if (isEmpty) return;
-    if (typed !== undefined && name !== value) onCommit(name);
-    setTyped(undefined);
+    const said = typed !== undefined && name !== value ? onCommit(name) : undefined;
+    setRefused(typeof said === 'string' ? said : undefined);
+    if (typeof said !== 'string') setTyped(undefined);
   };
   return (
     <TextField
       {...rest}
       label={label}
       value={typed ?? value}
-      error={isEmpty}
-      helperText={isEmpty ? 'A name is expected.' : undefined}
+      error={isEmpty || refused !== undefined}
+      helperText={isEmpty ? 'A name is expected.' : refused}
       slotProps={{ htmlInput: { maxLength: MOST } }}
-      onChange={(event) => setTyped(event.target.value)}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        setRefused(undefined);
+      }}
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') commit();

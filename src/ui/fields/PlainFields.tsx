@@ -8,7 +8,8 @@ import { useReader } from '../units';
 interface TextProps {
   readonly label: string;
   readonly value: string;
-  readonly onCommit: (value: string) => void;
+  /** Gives what is wrong with it, where something is: it then stays in the field. */
+  readonly onCommit: (value: string) => unknown;
   readonly multiline?: boolean;
   /** It may be emptied. */
   readonly optional?: boolean;
@@ -31,10 +32,13 @@ export function LineField({
   sx,
 }: TextProps) {
   const [text, setText] = useState(value);
-  const wrong = check?.(text.trim());
+  const [refused, setRefused] = useState<string>();
+  const wrong = check?.(text.trim()) ?? refused;
   const commit = (): void => {
-    if (wrong === undefined && text.trim() !== value && (optional || text.trim() !== ''))
-      onCommit(text.trim());
+    if (check?.(text.trim()) !== undefined || text.trim() === value || (!optional && text.trim() === ''))
+      return;
+    const said = onCommit(text.trim());
+    setRefused(typeof said === 'string' ? said : undefined);
   };
   return (
     <TextField
@@ -43,7 +47,10 @@ export function LineField({
       error={wrong !== undefined}
       helperText={wrong ?? hint}
       multiline={multiline}
-      onChange={(event) => setText(event.target.value)}
+      onChange={(event) => {
+        setText(event.target.value);
+        setRefused(undefined);
+      }}
       onBlur={commit}
       onKeyDown={(event) => event.key === 'Enter' && !multiline && commit()}
       sx={sx}
@@ -57,7 +64,8 @@ interface NumberProps {
   readonly min: number;
   readonly max: number;
   readonly step?: number;
-  readonly onCommit: (value: number) => void;
+  /** Gives what is wrong with it, where something is: it then stays in the field. */
+  readonly onCommit: (value: number) => unknown;
   /** Decimals always shown; otherwise no more than are needed. */
   readonly decimals?: number;
   /** Underlined and without its label, for tables. */
@@ -70,18 +78,27 @@ export function NumberField(props: NumberProps) {
   const { label, value, min, max, step = 1, onCommit, bare = false, sx, decimals } = props;
   const { num, parse, plain } = useReader();
   const [text, setText] = useState(decimals === undefined ? plain(value, 3) : num(value, decimals));
+  const [refused, setRefused] = useState<string>();
   const number = parse(text);
-  const wrong = number === null || number < min || number > max;
+  const isOutside = number === null || number < min || number > max;
+  const wrong = isOutside ? `A number from ${num(min)} to ${num(max)}.` : refused;
+  const put = (to: number): void => {
+    const said = onCommit(to);
+    setRefused(typeof said === 'string' ? said : undefined);
+  };
   const commit = (): void => {
-    if (number !== null && !wrong && number !== value) onCommit(number);
+    if (number !== null && !isOutside && number !== value) put(number);
   };
   return (
     <TextField
       {...(bare ? { variant: 'standard' as const } : { label })}
       value={text}
-      error={wrong}
-      helperText={wrong ? `A number from ${num(min)} to ${num(max)}.` : undefined}
-      onChange={(event) => setText(event.target.value)}
+      error={wrong !== undefined}
+      helperText={wrong}
+      onChange={(event) => {
+        setText(event.target.value);
+        setRefused(undefined);
+      }}
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') commit();
@@ -89,7 +106,7 @@ export function NumberField(props: NumberProps) {
           event.preventDefault();
           const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? step / 10 : step);
           const next = Math.min(max, Math.max(min, Math.round((value + by) * 1000) / 1000));
-          if (next !== value) onCommit(next);
+          if (next !== value) put(next);
         }
       }}
       slotProps={{ htmlInput: { inputMode: 'decimal', ...(bare ? { 'aria-label': label } : {}) } }}

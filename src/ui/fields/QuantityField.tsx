@@ -21,7 +21,8 @@ interface Props {
   readonly measure: Measure;
   /** SI; null while nothing is entered. */
   readonly value: number | null;
-  readonly onCommit: (si: number) => void;
+  /** Gives what is wrong with it, where something is: it then stays in the field. */
+  readonly onCommit: (si: number) => unknown;
   /** Called instead when the field is cleared; without it an empty field springs back. */
   readonly onClear?: () => void;
   readonly min?: number;
@@ -73,9 +74,9 @@ export const QuantityField = memo(function QuantityField(props: Props) {
       );
       return false;
     }
-    setError(undefined);
-    onCommit(si);
-    return true;
+    const said = onCommit(si);
+    setError(typeof said === 'string' ? said : undefined);
+    return typeof said !== 'string';
   };
 
   const commit = (): void => {

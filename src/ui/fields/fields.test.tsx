@@ -1,10 +1,12 @@
 // @vitest-environment happy-dom
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { METRIC, US, type UnitPrefs } from '@/core/units';
 import { draw } from '../testing/render';
+import { DateField } from './DateField';
+import { NameField } from './NameField';
 import { LineField, NumberField } from './PlainFields';
 import { QuantityField } from './QuantityField';
 
@@ -196,5 +198,79 @@ describe('a line of text', () => {
     await type.type(name(), 'Anolis{Enter}');
     expect(screen.getByText('Two words.')).toBeDefined();
     expect(onCommit).not.toHaveBeenCalled();
+  });
+});
+
+describe('what is refused by the document', () => {
+  const refuse = () => 'at most 60 is expected';
+
+  it('stays in the field with what is wrong, whatever the field', async () => {
+    draw(
+      <>
+        <QuantityField label="Room" measure="temperature" value={20} onCommit={refuse} min={-100} />
+        <NumberField label="Number" value={1} min={0} max={1e9} onCommit={refuse} />
+        <LineField label="Line" value="a" onCommit={refuse} />
+        <NameField label="Name" value="b" onCommit={refuse} />
+      </>,
+    );
+    for (const [label, text] of [
+      ['Room', '99'],
+      ['Number', '77'],
+      ['Line', 'longer'],
+      ['Name', 'another'],
+    ] as const) {
+      const own = screen.getByLabelText<HTMLInputElement>(label);
+      await type.clear(own);
+      await type.type(own, `${text}{Enter}`);
+      expect(own.value, label).toBe(text);
+      expect(own.getAttribute('aria-invalid'), label).toBe('true');
+    }
+    expect(screen.getAllByText('at most 60 is expected')).toHaveLength(4);
+    // Typed on, it is no longer said to be wrong.
+    await type.type(screen.getByLabelText('Name'), 's');
+    expect(screen.getAllByText('at most 60 is expected')).toHaveLength(3);
+  });
+});
+
+describe('a day', () => {
+  const drawn = (value: string | null, onCommit: (day: string | null) => unknown, max?: string) => {
+    draw(<DateField label="Day" value={value} onCommit={onCommit} {...(max ? { max } : {})} />);
+    return screen.getByLabelText<HTMLInputElement>('Day');
+  };
+  /** As a browser gives it: whole dates, or nothing. */
+  const give = (field: HTMLInputElement, text: string): void => {
+    fireEvent.change(field, { target: { value: text } });
+  };
+
+  it('is taken over once it can be meant: not at each figure of the year', () => {
+    const put = vi.fn();
+    const field = drawn(null, put);
+    for (const half of ['0002-03-04', '0020-03-04', '0202-03-04']) give(field, half);
+    expect(put).not.toHaveBeenCalled();
+    give(field, '2026-03-04');
+    expect(put.mock.calls).toEqual([['2026-03-04']]);
+  });
+
+  it('that cannot be meant stays in the field, and says so', () => {
+    const put = vi.fn();
+    const field = drawn('2026-03-04', put, '2026-11-28');
+    give(field, '2027-01-01');
+    fireEvent.blur(field);
+    expect(field.value).toBe('2027-01-01');
+    expect(screen.getByRole('alert').textContent).toBe('Not after 2026-11-28.');
+    give(field, '0202-01-01');
+    fireEvent.blur(field);
+    expect(screen.getByRole('alert').textContent).toBe('A day between 1900 and 2200.');
+    expect(put).not.toHaveBeenCalled();
+  });
+
+  it('that is cleared is none, once the field is left; what is refused is said', () => {
+    const put = vi.fn(() => 'a day is expected');
+    const field = drawn('2026-03-04', put);
+    give(field, '');
+    expect(put).not.toHaveBeenCalled();
+    fireEvent.blur(field);
+    expect(put.mock.calls).toEqual([[null]]);
+    expect(screen.getByRole('alert').textContent).toBe('a day is expected');
   });
 });

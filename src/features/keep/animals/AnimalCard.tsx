@@ -9,6 +9,7 @@ import type { ReactNode } from 'react';
 import type { Entry } from '@/core/log';
 import { homeOf, moveTo, type AnimalRecord } from '@/core/records';
 import { useAnimals, useDesigns, usePictures, useRecordBook, useStore } from '@/store';
+import { DateField } from '@/ui/fields/DateField';
 import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useUndoable } from '@/ui/useUndoable';
@@ -32,20 +33,7 @@ export function DayField({
   readonly value: string | null;
   readonly onCommit: (day: string | null) => void;
 }) {
-  return (
-    <TextField
-      type="date"
-      label={label}
-      defaultValue={value ?? ''}
-      key={value}
-      onBlur={(event) => {
-        const next = event.target.value === '' ? null : event.target.value;
-        if (next !== value) onCommit(next);
-      }}
-      slotProps={{ inputLabel: { shrink: true } }}
-      sx={{ width: 165 }}
-    />
-  );
+  return <DateField label={label} value={value} onCommit={onCommit} sx={{ width: 165 }} />;
 }
 
 /** One animal: who it is, where it lived, its papers, and how its weight and its meals went. */
