@@ -5,16 +5,19 @@ const config: NextConfig = {
   reactStrictMode: true,
   // The demo's verdicts are calculated when it is built: a box takes some ten seconds on a busy machine.
   staticPageGenerationTimeout: 600,
-  rewrites: async () => [{ source: '/recover', destination: '/recover.html' }],
+  rewrites: async () => [
+    { source: '/recover', destination: '/recover.html' },
+    { source: '/code', destination: '/code.html' },
+  ],
   headers: async () => [
     {
-      // The recovery page stands alone: nothing but its own script and style.
-      source: '/recover:rest(.*)',
+      // The recovery page, and the one that asks for the code, stand alone: nothing but its own script and style.
+      source: '/:page(recover.*|code.*)',
       headers: [
         {
           key: 'Content-Security-Policy',
           value:
-            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'",
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         },
       ],
     },

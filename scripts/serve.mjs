@@ -3,15 +3,21 @@ import { spawn } from 'node:child_process';
 /**
  * Starts the built application on a port and waits until it answers.
  * @param {number} port
- * @param {{ demo?: boolean, lan?: boolean }} [options] `lan`: on every address of the machine, not on its own alone
+ * @param {{ demo?: boolean, lan?: boolean, code?: string | null }} [options] `lan`: on every address of the machine, not on
+ * its own alone; `code`: what each device has to type before anything is answered
  */
-export async function serve(port, { demo = false, lan = false } = {}) {
+export async function serve(port, { demo = false, lan = false, code = null } = {}) {
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', lan ? '0.0.0.0' : '127.0.0.1', '-p', String(port)],
     {
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', RINCON_DEMO: demo ? '1' : '0' },
+      env: {
+        ...process.env,
+        NEXT_TELEMETRY_DISABLED: '1',
+        RINCON_DEMO: demo ? '1' : '0',
+        ...(code ? { RINCON_CODE: code } : {}),
+      },
     },
   );
   const url = `http://127.0.0.1:${port}`;

@@ -124,7 +124,7 @@ async function jsonOf(request: Request): Promise<unknown> {
 /** Real devices in place of the simulated ones: what is asked goes on to them, and what they say comes back. */
 async function passOn(request: Request, path: readonly string[], base: string): Promise<Response> {
   const body = request.method === 'GET' ? null : await readUpTo(request, MAX_BYTES);
-  if (request.method !== 'GET' && body === null) return fault(413, 'larger than 20 MB');
+  if (request.method !== 'GET' && body === null) return fault(413, 'larger than 20 MB, or too slow');
   const to = `${base.replace(/\/$/, '')}/${path.map(encodeURIComponent).join('/')}${new URL(request.url).search}`;
   try {
     const reply = await fetch(to, {
@@ -151,7 +151,7 @@ async function putBox(request: Request, id: string): Promise<Response> {
   if (!(Math.abs(ahead) <= MOST_AHEAD))
     return fault(400, `zone: minutes ahead of UTC from ${-MOST_AHEAD} to ${MOST_AHEAD} are expected`);
   const bytes = await readUpTo(request, MAX_BYTES);
-  if (!bytes) return fault(413, 'larger than 20 MB');
+  if (!bytes) return fault(413, 'larger than 20 MB, or too slow');
   const read = readEnvelope(new TextDecoder().decode(bytes));
   if (!read.ok) return fault(400, `${read.place}: ${read.message}`);
   const design = read.value.designs.find((it) => it.id === id);

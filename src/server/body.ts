@@ -1,15 +1,34 @@
-/** A body read piece by piece, whatever its length is said to be; null: more than that. */
-export async function readUpTo(request: Request, most: number): Promise<Uint8Array<ArrayBuffer> | null> {
+/** ms a body may take to come, however slowly it is sent. */
+const MOST_TIME = 30_000;
+
+/** A body read piece by piece, whatever its length is said to be; null: more than that, too slow, or broken off. */
+export async function readUpTo(
+  request: Request,
+  most: number,
+  within = MOST_TIME,
+): Promise<Uint8Array<ArrayBuffer> | null> {
   if (Number(request.headers.get('content-length') ?? 0) > most) return null;
   const reader = request.body?.getReader();
   if (!reader) return new Uint8Array(0);
   const pieces: Uint8Array[] = [];
   let size = 0;
+  let isLate = false;
+  const late = setTimeout(() => {
+    isLate = true;
+    void reader.cancel();
+  }, within);
   for (;;) {
-    const { done, value } = await reader.read();
-    if (done) break;
+    const piece = await reader.read().catch(() => null);
+    if (!piece || piece.done) {
+      clearTimeout(late);
+      // Broken off is not whole, however much of it came.
+      if (!piece || isLate) return null;
+      break;
+    }
+    const { value } = piece;
     size += value.length;
     if (size > most) {
+      clearTimeout(late);
       await reader.cancel();
       return null;
     }

@@ -28,7 +28,7 @@ export async function leave(request: Request, id: string, now: number): Promise<
   const all = packages();
   if (all.has(id)) return fault(409, 'that name is taken. Try again');
   const bytes = await readUpTo(request, MOST);
-  if (bytes === null) return fault(413, 'larger than 32 MB. Save it as a file and carry that');
+  if (bytes === null) return fault(413, 'larger than 32 MB, or too slow. Save it as a file and carry that');
   if (bytes.length === 0) return fault(400, 'nothing was sent');
   const held = [...all.values()].reduce((sum, it) => sum + it.bytes.length, 0);
   if (held + bytes.length > MOST_ALL)
