@@ -203,3 +203,44 @@ test('an edit that cannot be saved is not lost by going elsewhere', async ({ pag
   await page.goto('/e/demo-bog-shelf/brief');
   await expect(page.getByRole('textbox', { name: 'Note', exact: true })).toHaveValue('The lid sticks.');
 });
+
+test('a write that fails is said, whatever it was: units, a copy, archiving, deleting', async ({ page }) => {
+  await page.addInitScript(() => {
+    for (const way of ['put', 'add'] as const) {
+      const write = IDBObjectStore.prototype[way];
+      IDBObjectStore.prototype[way] = function (...args: Parameters<IDBObjectStore['put']>) {
+        if (sessionStorage.getItem('full') === 'yes')
+          throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+        return write.apply(this, args);
+      };
+    }
+  });
+  await demo(page);
+  const menu = async (entry: string | RegExp): Promise<void> => {
+    await page.getByRole('button', { name: 'More for Hedge' }).click();
+    await page.getByRole('menuitem', { name: entry }).click();
+  };
+  const acts: readonly (readonly [string, () => Promise<void>])[] = [
+    [
+      'units',
+      async () => {
+        await page.getByRole('button', { name: /^Units/ }).click();
+        await page
+          .getByRole('menuitem', { name: /inches/i })
+          .first()
+          .click();
+      },
+    ],
+    ['a copy', () => menu('Duplicate')],
+    ['archiving', () => menu('Archive')],
+    ['deleting', () => menu('Delete')],
+  ];
+  for (const [what, act] of acts) {
+    await page.evaluate(() => sessionStorage.setItem('full', 'yes'));
+    await act();
+    await expect(page.getByText(/^Not written: the browser’s storage is full\./), what).toBeVisible();
+    await page.evaluate(() => sessionStorage.removeItem('full'));
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Four enclosures' }), what).toBeVisible();
+  }
+});

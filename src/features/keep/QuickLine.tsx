@@ -4,9 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import { quickEntries, type QuickPlace } from '@/core/log';
 import { useReader } from '@/ui/units';
+import { useDraft } from '@/ui/useDraft';
 import { useWrite } from './useWrite';
 import { entryWords, KIND_WORD } from '@/ui/entryWords';
 
@@ -18,7 +18,7 @@ interface Props {
 
 /** A line typed in a hurry, shown as it is understood before it is written. */
 export function QuickLine({ places, open }: Props) {
-  const [line, setLine] = useState('');
+  const [line, setLine] = useDraft(`line ${open?.id ?? ''}`);
   const reader = useReader();
   const write = useWrite();
   const parts = quickEntries(line, places, open, reader.locale);

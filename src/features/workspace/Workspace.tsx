@@ -19,9 +19,12 @@ import {
   useEditing,
   useOpenDesign,
   useSaving,
+  useStore,
   type SaveState,
   type SessionView,
 } from '@/store';
+import type { Catalogue } from '@/core/catalogue';
+import { fieldWords } from '@/core/compare';
 import type { Finding } from '@/core/findings';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -96,14 +99,17 @@ interface BarProps {
 const Bar = memo(function Bar({ id, name, tools, save, undo, redo, refused }: BarProps) {
   const { enqueueSnackbar } = useSnackbar();
   const { travel, retry } = useEditing();
+  const { catalogue } = useStore();
   const path = usePathname();
   const router = useRouter();
   const base = `/e/${id}`;
 
   useEffect(() => {
     if (refused)
-      enqueueSnackbar(`Not taken over. At ${refused.place}: ${refused.message}.`, { variant: 'warning' });
-  }, [refused, enqueueSnackbar]);
+      enqueueSnackbar(`Not taken over. ${placeWords(refused.place, catalogue)}: ${refused.message}.`, {
+        variant: 'warning',
+      });
+  }, [refused, catalogue, enqueueSnackbar]);
 
   useHotkeys(
     PLACES.map((_, index) => String(index + 1)),
@@ -190,6 +196,14 @@ const Bar = memo(function Bar({ id, name, tools, save, undo, redo, refused }: Ba
     </>
   );
 });
+
+/** A place of the document as it is called on the screens: numbers in lists tell nobody anything. */
+const placeWords = (place: string, catalogue: Catalogue): string =>
+  fieldWords(
+    place.split(/[.[\]]+/).filter((it) => it !== '' && !/^\d+$/.test(it)),
+    [],
+    catalogue,
+  );
 
 interface StepProps {
   readonly label: string;
