@@ -12,7 +12,7 @@ import { RinconDatabase } from './database';
 import { deleteDesign, emptyOldBin, listDesigns, loadDesign, restoreDesign } from './designs';
 import { DesignSession } from './session';
 import { createDesign, MAX_STEPS, saveDesign, stepsAround, travel } from './steps';
-import { takeIn, takeInFile } from './takeIn';
+import { clashesWith, takeIn, takeInFile } from './takeIn';
 import { heldSession, sessionOpened, unsavedNow, wouldLose } from './unsaved';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import {
@@ -110,6 +110,25 @@ describe('designs', () => {
     await deleteDesign(db, first.id, now());
     expect(await takeIn(db, [first], id, now())).toMatchObject({ added: 1 });
     expect((await row()).design).toEqual(first);
+  });
+
+  it('of one’s own backup, read back at once, nothing is taken: designs are compared by value', async () => {
+    await takeIn(db, demo, () => 'x', now());
+    const turned = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(turned)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(
+              Object.entries(value)
+                .reverse()
+                .map(([key, it]) => [key, turned(it)]),
+            )
+          : value;
+    const same = demo.map((it) => turned(it) as Design);
+    expect(JSON.stringify(same)).not.toBe(JSON.stringify(demo));
+    expect(await clashesWith(db, same)).toEqual([]);
+    expect(await takeIn(db, same, () => 'x', now())).toEqual({ added: 0, same: 4, copies: [] });
+    expect(await db.designs.count()).toBe(4);
   });
 
   it('takes all of a file or none of it', async () => {

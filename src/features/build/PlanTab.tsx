@@ -8,8 +8,9 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { EditCall } from '@/core/edits';
 import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
+import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
-import { dayWords, localToday } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { capital } from '@/core/units';
 import { fileName } from '@/files';
 import { useEditing, useOpenDesign, usePictures, useStore } from '@/store';
@@ -33,7 +34,7 @@ export function PlanTab() {
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
   const reader = useReader();
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   const [picked, setPicked] = useState<string | null>(null);
   const [bench, setBench] = useState(false);
   const plan = useMemo(

@@ -24,7 +24,7 @@ import { seasonOn, withSettings } from '@/core/document';
 import { siteAt } from '@/core/ground';
 import { length, temperature } from '@/core/units';
 import { useOpenDesign, useStore } from '@/store';
-import { localToday } from '@/ui/days';
+import { useToday } from '@/ui/useToday';
 import { nearCut } from '@/ui/section/cut';
 import { Section, type Frame, type View } from '@/ui/section/Section';
 import { useElementSize } from '@/ui/useElementSize';
@@ -75,7 +75,7 @@ export function Drawing({ forecast, overlay, onOverlay, at, onAt, tools }: Props
     () => climateModelOf(resting, assessment.ground, catalogue),
     [resting, assessment.ground, catalogue],
   );
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   const lit = useMemo(() => lampsOf(set, catalogue, today), [set, catalogue, today]);
 
   const moment: Moment | null = useMemo(

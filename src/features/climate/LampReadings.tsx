@@ -22,6 +22,7 @@ import { settingsAt, type Device } from '@/core/document';
 import { heatFrom, UV_ZONES, type UvZone } from '@/core/light';
 import { length, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { useToday } from '@/ui/useToday';
 import { localToday } from '@/ui/days';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -84,7 +85,7 @@ export function Ultraviolet({ device, kind }: { readonly device: Device; readonl
   const { write, num } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const zone = (animal?.climate.uvZone.value ?? null) as UvZone | null;
-  const today = localToday(new Date());
+  const today = useToday();
   const lit = lampsOf(settingsAt(design, today), catalogue, today);
   const floor = assessment.ground.parts[0]?.high ?? 0;
   const places = [0.1, 0.15, 0.2, 0.3, 0.4]

@@ -11,7 +11,8 @@ import { useState } from 'react';
 import { meteredLamp } from '@/core/care';
 import { inSeason, type EquipmentRecord } from '@/core/records';
 import { useEquipment, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
-import { dayWords, localDay, localToday } from '@/ui/days';
+import { useToday } from '@/ui/useToday';
+import { dayWords, localDay } from '@/ui/days';
 import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
@@ -28,7 +29,7 @@ export function EquipmentTab() {
   const log = useLog(design.id, 'all');
   const book = useRecordBook();
   const [picked, setPicked] = useState<string | null>(null);
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   if (!list || !log) return <Message title="Fetching the equipment" role="status" />;
   const month = Number(today.slice(5, 7));
   const listed = new Set(list.map((it) => it.device));

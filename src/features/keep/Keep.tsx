@@ -1,5 +1,6 @@
 'use client';
 
+import { useToday } from '@/ui/useToday';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
@@ -9,7 +10,6 @@ import NextLink from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { useOpenDesign } from '@/store';
-import { localToday } from '@/ui/days';
 import { AnimalsTab } from './animals/AnimalsTab';
 import { CareTab } from './CareTab';
 import { DiagnosisTab } from './DiagnosisTab';
@@ -42,7 +42,7 @@ export function Keep() {
   const { design } = useOpenDesign();
   const params = useSearchParams();
   const [tab, setTab] = useState<KeepTab>(() => tabOf(params.get('tab')));
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   const place = { id: design.id, name: design.name };
   return (
     <Box

@@ -9,7 +9,8 @@ import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { capital, counted } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
-import { dayWords, localToday } from '@/ui/days';
+import { useToday } from '@/ui/useToday';
+import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { Windowed } from '@/ui/Windowed';
@@ -28,7 +29,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
   const designs = useDesigns();
   const log = useLog(null, LOOK_BACK);
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   const ready = useMemo(
     () => designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])),
     [designs],

@@ -1,16 +1,17 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { findAnimal } from '@/core/catalogue';
 import { planOf, toolsOf } from '@/core/plan';
 import { capital, length, mass } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
+import { useToday } from '@/ui/useToday';
 import { useReader } from '@/ui/units';
 import { useOpenVerdict } from '@/workers/useVerdict';
-import { dayWords, localToday } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { animalsWord } from '@/ui/words';
 import { Cuts, Layers, Mixes, Steps, ToBuy, Views } from './BuildSheetParts';
 import { Paper } from './Paper';
@@ -22,7 +23,7 @@ export function BuildSheet() {
   const reader = useReader();
   const { verdict } = useOpenVerdict();
   const { write } = reader;
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   const plan = useMemo(
     () => planOf(design, assessment, catalogue, today),
     [design, assessment, catalogue, today],

@@ -11,8 +11,9 @@ import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { counted, temperature } from '@/core/units';
 import { useDesigns, useLog, useStore } from '@/store';
+import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
-import { dayWords, localDay, localToday } from '@/ui/days';
+import { dayWords, localDay } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { animalsWord, OUTER_PLACES } from '@/ui/words';
@@ -28,7 +29,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
   const designs = useDesigns();
   const log = useLog(null, 800);
   const reader = useReader();
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   const [from, setFrom] = useState(() => dayPlus(today, 1));
   const [to, setTo] = useState(() => dayPlus(today, 7));
   const boxes = useMemo(() => {

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { useAnimals, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
-import { localToday } from '@/ui/days';
+import { useToday } from '@/ui/useToday';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
@@ -30,7 +30,7 @@ export function AnimalsTab() {
   const book = useRecordBook();
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
-  const [today] = useState(() => localToday(new Date()));
+  const today = useToday();
   if (!animals || !log) return <Message title="Fetching the animals" role="status" />;
   const own = animals.filter((it) => it.homes.some((home) => home.design === design.id));
   const here = own.filter((it) => homeOf(it) === design.id);
