@@ -143,6 +143,25 @@ describe('the plan', () => {
       design = applyEdit(design, { edit: 'markStep', change: { step, change: { done: TODAY } } }, catalogue);
     expect(plan(design).gates.every((it) => it.open)).toBe(true);
   });
+  it('the first step that is ticked fixes the day work began: days later it does not slide along', () => {
+    const first = plan(whole(GECKO)).steps[0]!.step.id;
+    const ticked = (done: string, start: string | null = null): Design =>
+      applyEdit(
+        applyEdit(whole(GECKO), { edit: 'markStep', change: { step: first, change: { done } } }, catalogue),
+        { edit: 'setStart', change: { start } },
+        catalogue,
+      );
+    const on = (design: Design, today: string) => planOf(design, assess(design, catalogue), catalogue, today);
+    const [then, later] = ['2026-11-25', '2026-12-04'].map((day) => on(ticked('2026-11-25'), day));
+    expect([then!.start, later!.start]).toEqual(['2026-11-25', '2026-11-25']);
+    const own = later!.steps.find((it) => it.step.id === first)!;
+    expect([own.done, own.from]).toEqual(['2026-11-25', '2026-11-25']);
+    // Nine days in which nothing was done put moving in nine days off.
+    expect(daysBetween(then!.moveIn, later!.moveIn)).toBe(9);
+    // What was done before the day that was typed is kept.
+    expect(on(ticked('2026-11-20', '2026-11-25'), '2026-11-25').start).toBe('2026-11-20');
+    expect(on(ticked('2026-11-25', '2026-11-20'), '2026-11-25').start).toBe('2026-11-20');
+  });
   it('quarantine and tests written down in Living count', () => {
     const design = applyEdit(
       whole(GECKO),

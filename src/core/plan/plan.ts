@@ -75,7 +75,6 @@ export function planOf(
   catalogue: Catalogue,
   today: string,
 ): BuildPlan {
-  const start = design.plan.start ?? today;
   const steps = stepsOf(design, assessment, catalogue);
   const marks = new Map(design.plan.marks.map((it) => [it.step, it]));
   const { quarantine, tested } = design.living.moveIn;
@@ -92,6 +91,13 @@ export function planOf(
     return null;
   };
   const done = new Map(steps.map((it) => [it.id, doneOf(it)]));
+  // The first step that is ticked fixes the day work began: a plan nobody dated would slide along with today. What is
+  // known of the animal may be older than any work.
+  const first = steps
+    .map((it) => marks.get(it.id)?.done ?? today)
+    .reduce((least, it) => (it < least ? it : least), today);
+  const typed = design.plan.start ?? first;
+  const start = first < typed ? first : typed;
   const now = Math.max(0, daysBetween(start, today));
   const tasks = steps.map((step): Task => {
     const own = done.get(step.id) ?? null;
