@@ -124,6 +124,26 @@ describe('what is due', () => {
     ];
     expect(Object.fromEntries(lastDone(log, dayOf))).toEqual({ a: '2026-11-24', b: '2026-11-12' });
   });
+  it('a line typed in a hurry settles the rule it is the doing of; one of a single animal or of a cleaning does not', () => {
+    const line = (kind: Entry['kind'], animal: string | null = null, gone = false): Entry => ({
+      ...entryOf(
+        { kind, values: {}, text: '', animal },
+        { id: kind, design: 'x', at: Date.parse('2026-11-24T12:00:00Z'), changed: 1 },
+      ),
+      gone,
+    });
+    const settled = (...log: Entry[]) =>
+      Object.fromEntries(lastDone(log, (at) => new Date(at).toISOString().slice(0, 10)));
+    expect(settled(line('feed'), line('mist'), line('water-test'), line('crew'))).toEqual({
+      feed: '2026-11-24',
+      mist: '2026-11-24',
+      'water-test': '2026-11-24',
+      'crew-seen': '2026-11-24',
+    });
+    expect(settled(line('feed', 'sedge'), line('weight'), line('clean'), line('mist', null, true))).toEqual(
+      {},
+    );
+  });
   it('the same by years of a rhythm as by its last turn', () => {
     const rhythms = [
       'FREQ=DAILY',

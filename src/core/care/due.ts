@@ -72,15 +72,31 @@ export interface Due {
   readonly last: string | null;
 }
 
+/**
+ * Lines that are the doing of a rule itself, however they were written down: typed in a hurry or ticked. A weight is of one
+ * animal, and a cleaning of one thing: those are not.
+ */
+const DOING: Partial<Record<Entry['kind'], string>> = {
+  feed: 'feed',
+  mist: 'mist',
+  'water-test': 'water-test',
+  crew: 'crew-seen',
+};
+
+/** The rule a line settles; of one that is of a single animal, only the one that it names. */
+const ruleOf = ({ rule, kind, animal }: Pick<Entry, 'rule' | 'kind' | 'animal'>): string | null =>
+  rule ?? (animal === null ? (DOING[kind] ?? null) : null);
+
 /** The last day on which each rule was done or left out on purpose. */
 export function lastDone(
   log: readonly Entry[],
   dayOfEntry: (at: number) => string,
 ): ReadonlyMap<string, string> {
   const last = new Map<string, string>();
-  for (const { rule, at, gone } of log) {
-    if (rule === null || gone) continue;
-    const day = dayOfEntry(at);
+  for (const entry of log) {
+    const rule = ruleOf(entry);
+    if (rule === null || entry.gone) continue;
+    const day = dayOfEntry(entry.at);
     if (day > (last.get(rule) ?? '')) last.set(rule, day);
   }
   return last;
