@@ -4,7 +4,6 @@ import type { Design } from '@/core/document';
 import { LAST_MOMENT } from '@/core/physics/constants';
 import { fromSteps, POSSIBLE, STEP, toSteps, trackOf, type ReadQuantity, type Track } from '@/core/readings';
 import { unpack, type Fault } from './archive';
-import { csvOf } from './cell';
 import { readEnvelope, writeEnvelope, type Envelope, type Stores } from './envelope';
 import { against, MANIFEST, readManifest, sumOf, writeManifest, type Manifest } from './manifest';
 import type { Read } from './outcome';
@@ -65,15 +64,16 @@ Read it in by File, Read a file in.
 
 const DECIMALS = (quantity: ReadQuantity): number => Math.max(0, Math.ceil(-Math.log10(STEP[quantity])));
 
-/** Readings of one point as CSV. */
-export const trackCsv = ({ track, quantity }: BackupTrack): string =>
-  csvOf([
-    ['time', 'value'],
-    ...Array.from(track.at, (at, i) => [
-      new Date(at).toISOString(),
-      fromSteps(track.steps[i] ?? 0, quantity).toFixed(DECIMALS(quantity)),
-    ]),
-  ]);
+/** Readings of one point as CSV: line by line, since no cell of it is ever quoted, and there may be millions. */
+export function trackCsv({ track, quantity }: BackupTrack): string {
+  const decimals = DECIMALS(quantity);
+  const lines = ['time,value'];
+  track.at.forEach((at, i) => {
+    lines.push(`${new Date(at).toISOString()},${fromSteps(track.steps[i] ?? 0, quantity).toFixed(decimals)}`);
+  });
+  lines.push('');
+  return lines.join('\r\n');
+}
 
 /** Writes a backup piece by piece; `put` takes each piece as it is ready. */
 export async function writeBackup(backup: Backup, put: (piece: Uint8Array) => void): Promise<void> {
