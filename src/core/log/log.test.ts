@@ -61,6 +61,86 @@ describe('a line in a hurry', () => {
     expect(part!.draft).toBeNull();
     expect(part!.wrong).toMatch(why);
   });
+  describe('with animals named in it', () => {
+    const sedge = { id: 'a1', name: 'Sedge' };
+    const moss = { id: 'a2', name: 'Moss' };
+    const old = { id: 'a3', name: 'Old Fern' };
+    const places: readonly QuickPlace[] = [
+      { id: '1', name: 'Bog shelf', animals: [sedge, moss] },
+      { id: '2', name: 'Hedge', animals: [old] },
+    ];
+    const of = (line: string, open: QuickPlace | null = null) =>
+      quickEntries(line, places, open).map(({ place, animal, draft, wrong }) => [
+        place?.name,
+        animal?.name,
+        draft?.kind,
+        draft?.animal,
+        draft?.rule,
+        draft?.values,
+        wrong,
+      ]);
+    it.each([
+      ['bog weighed Sedge 15.2 g', 'Bog shelf', 'Sedge', 'weight', 'a1', undefined, { mass: 0.0152 }],
+      ['bog sedge 15,2 g', 'Bog shelf', 'Sedge', 'weight', 'a1', undefined, { mass: 0.0152 }],
+      // By its name alone it is known where it lives.
+      [
+        'Sedge refused',
+        'Bog shelf',
+        'Sedge',
+        'feed',
+        'a1',
+        undefined,
+        { count: null, left: null, refused: true },
+      ],
+      [
+        'fed Moss: 3 crickets',
+        'Bog shelf',
+        'Moss',
+        'feed',
+        'a2',
+        undefined,
+        { count: 3, left: null, refused: null },
+      ],
+      // Where one lives, what it is fed is what the box is fed, and what is weighed is that one.
+      [
+        'fed old fern 2 flies',
+        'Hedge',
+        'Old Fern',
+        'feed',
+        'a3',
+        'feed',
+        { count: 2, left: null, refused: null },
+      ],
+      ['hedge weighed 44 g', 'Hedge', 'Old Fern', 'weight', 'a3', undefined, { mass: 0.044 }],
+      ['bog weighed 44 g', 'Bog shelf', undefined, 'weight', undefined, undefined, { mass: 0.044 }],
+      [
+        'bog fed 6 crickets',
+        'Bog shelf',
+        undefined,
+        'feed',
+        undefined,
+        undefined,
+        { count: 6, left: null, refused: null },
+      ],
+      // A reading is of a place.
+      [
+        'bog moss 23.4 C',
+        'Bog shelf',
+        undefined,
+        'reading',
+        undefined,
+        undefined,
+        { temperature: 23.4, point: 'moss' },
+      ],
+    ] as const)('%s', (line, place, animal, kind, id, rule, values) => {
+      expect(of(line)).toEqual([[place, animal, kind, id, rule, values, null]]);
+    });
+    it('of two enclosures it does not guess, and a name within a word is none', () => {
+      const twice = [...places, { id: '3', name: 'Fen', animals: [sedge] }];
+      expect(quickEntries('Sedge refused', twice, null)[0]?.wrong).toMatch(/Begin with the name/);
+      expect(of('bog sedges cut')[0]?.slice(0, 3)).toEqual(['Bog shelf', undefined, 'note']);
+    });
+  });
   it('never throws, and loses no part of what was typed', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 120 }), (line) => {

@@ -4,12 +4,21 @@ import type { Draft, EntryKind, EntryValues } from './entry';
 export interface QuickPlace {
   readonly id: string;
   readonly name: string;
+  /** Animals that live there, by their names. */
+  readonly animals?: readonly QuickAnimal[];
+}
+
+export interface QuickAnimal {
+  readonly id: string;
+  readonly name: string;
 }
 
 /** What a part of a quick line was understood as. */
 export interface QuickEntry {
   readonly source: string;
   readonly place: QuickPlace | null;
+  /** The animal it is about, where one is named, or can only be the one that lives there. */
+  readonly animal: QuickAnimal | null;
   readonly draft: Draft | null;
   /** Why it cannot be written as it stands. */
   readonly wrong: string | null;
@@ -63,6 +72,29 @@ function placeIn(
     const [only] = found;
     if (only && found.length === 1) return { place: only, rest: words.slice(count).join(' ') };
     if (found.length > 1) return { unclear: found.map((it) => it.name) };
+  }
+  return null;
+}
+
+/** Lines that are of one animal: where only one lives, of that one. */
+const OF_ONE: ReadonlySet<EntryKind> = new Set(['weight', 'shed']);
+
+interface NamedAnimal {
+  readonly animal: QuickAnimal;
+  /** What is said of it: the words without its name. */
+  readonly rest: string;
+}
+
+/** The animal that is named in a text, by its whole name; null where none is. The longer name is meant first. */
+function animalIn(text: string, animals: readonly QuickAnimal[]): NamedAnimal | null {
+  const words = text.split(/\s+/);
+  const said = words.map((it) => plain(it).replace(/[,.:]+$/, ''));
+  const longest = [...animals].sort((a, b) => b.name.length - a.name.length);
+  for (const animal of longest) {
+    const name = plain(animal.name).split(/\s+/);
+    const at = said.findIndex((_, i) => name.every((it, k) => said[i + k] === it));
+    const rest = words.toSpliced(at, name.length).join(' ');
+    if (at >= 0 && rest !== '') return { animal, rest };
   }
   return null;
 }
@@ -164,7 +196,7 @@ function draftOf(
 
 /**
  * A line typed in a hurry, such as “bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %”: parts by semicolons, each with
- * the place named before it, or the one that is open. What is not understood is kept as a note; what cannot be is said.
+ * the place named before it, or the one that is open; an animal that lives there may be named in it. What is not understood is kept as a note; what cannot be is said.
  * @param open the enclosure that is meant where none is named; null: one must be named
  * @param locale whose marks of decimals and groups its numbers have
  */
@@ -180,16 +212,31 @@ export function quickEntries(
     .map((it) => it.trim())
     .filter((it) => it !== '')
     .map((source): QuickEntry => {
-      const named = placeIn(source, places);
-      if (named && 'unclear' in named)
-        return { source, place: null, draft: null, wrong: `Which one: ${named.unclear.join(' or ')}?` };
-      const rest = named ? named.rest : source;
-      if (named) place = named.place;
-      if (!place) return { source, place: null, draft: null, wrong: 'Begin with the name of an enclosure.' };
-      if (rest === '') return { source, place, draft: null, wrong: `What about ${place.name}?` };
-      const read = draftOf(rest, locale);
-      return 'wrong' in read
-        ? { source, place, draft: null, wrong: `${read.wrong}.` }
-        : { source, place, draft: read.draft, wrong: null };
+      const wrong = (why: string): QuickEntry => ({ source, place, animal: null, draft: null, wrong: why });
+      const found = placeIn(source, places);
+      if (found && 'unclear' in found) {
+        const why = `Which one: ${found.unclear.join(' or ')}?`;
+        return { source, place: null, animal: null, draft: null, wrong: why };
+      }
+      // Where no place is named or open, an animal tells it.
+      const [home, ...more] = found || place ? [] : places.filter((it) => animalIn(source, it.animals ?? []));
+      place = found?.place ?? place ?? (more.length === 0 ? (home ?? null) : null);
+      if (!place) return wrong('Begin with the name of an enclosure.');
+      const said = found ? found.rest : source;
+      if (said === '') return wrong(`What about ${place.name}?`);
+      const animals = place.animals ?? [];
+      const spoken = animalIn(said, animals);
+      const of = draftOf(spoken?.rest ?? said, locale);
+      // A reading is of a place, even of one that an animal is called after.
+      const named = 'draft' in of && of.draft.kind === 'reading' ? null : spoken;
+      const read = named === spoken ? of : draftOf(said, locale);
+      if ('wrong' in read) return wrong(`${read.wrong}.`);
+      const [only, ...others] = animals;
+      const isOnly = only !== undefined && others.length === 0;
+      const animal = named?.animal ?? (isOnly && OF_ONE.has(read.draft.kind) ? only : null);
+      // Where one lives, what it is fed is what the box is fed.
+      const rule = animal && isOnly && read.draft.kind === 'feed' ? 'feed' : null;
+      const draft = animal ? { ...read.draft, animal: animal.id, ...(rule ? { rule } : {}) } : read.draft;
+      return { source, place, animal, draft, wrong: null };
     });
 }

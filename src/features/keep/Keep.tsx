@@ -1,6 +1,5 @@
 'use client';
 
-import { useToday } from '@/ui/useToday';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
@@ -8,8 +7,9 @@ import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useState, type ReactNode } from 'react';
-import { useOpenDesign } from '@/store';
+import { useMemo, useState, type ReactNode } from 'react';
+import { useAnimals, useOpenDesign } from '@/store';
+import { useToday } from '@/ui/useToday';
 import { AnimalsTab } from './animals/AnimalsTab';
 import { CareTab } from './CareTab';
 import { DiagnosisTab } from './DiagnosisTab';
@@ -17,6 +17,7 @@ import { EquipmentTab } from './EquipmentTab';
 import { LogTab } from './LogTab';
 import { ReadingsTab } from './readings/ReadingsTab';
 import { QuickLine } from './QuickLine';
+import { quickPlaces } from './quickPlaces';
 
 const TABS = [
   { id: 'care', name: 'Care' },
@@ -43,7 +44,8 @@ export function Keep() {
   const params = useSearchParams();
   const [tab, setTab] = useState<KeepTab>(() => tabOf(params.get('tab')));
   const today = useToday();
-  const place = { id: design.id, name: design.name };
+  const animals = useAnimals();
+  const places = useMemo(() => quickPlaces([design], animals), [design, animals]);
   return (
     <Box
       className="rincon-page"
@@ -72,7 +74,7 @@ export function Keep() {
             All that is due
           </Button>
         </Box>
-        <QuickLine places={[place]} open={place} />
+        <QuickLine places={places} open={places[0] ?? null} />
         <Box role="tabpanel" id={`panel-${tab}`} aria-labelledby={`tab-${tab}`}>
           {PANELS[tab](today)}
         </Box>

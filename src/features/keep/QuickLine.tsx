@@ -58,7 +58,7 @@ export function QuickLine({ places, open }: Props) {
         role="group"
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: parts.length > 0 ? 1 : 0 }}
       >
-        {parts.map(({ source, place, draft, wrong }, index) =>
+        {parts.map(({ source, place, animal, draft, wrong }, index) =>
           wrong !== null ? (
             <Box key={`${index} ${source}`} sx={{ color: 'earth.clay', typography: 'body2', py: 0.5 }}>
               “{source}”: {wrong}
@@ -70,6 +70,7 @@ export function QuickLine({ places, open }: Props) {
               label={
                 <>
                   {place && place.id !== open?.id && <strong>{place.name} · </strong>}
+                  {animal && <strong>{animal.name} · </strong>}
                   {draft &&
                     `${KIND_WORD[draft.kind]}${entryWords(draft, reader) ? `: ${entryWords(draft, reader)}` : ''}`}
                 </>

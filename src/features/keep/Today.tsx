@@ -8,7 +8,7 @@ import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { capital, counted } from '@/core/units';
-import { useDesigns, useLog, useStore } from '@/store';
+import { useAnimals, useDesigns, useLog, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
@@ -21,6 +21,7 @@ import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
 import { QuickLine } from './QuickLine';
+import { quickPlaces } from './quickPlaces';
 
 const WEEK = 7;
 
@@ -29,6 +30,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
   const designs = useDesigns();
   const log = useLog(null, LOOK_BACK);
+  const animals = useAnimals();
   const today = useToday();
   const ready = useMemo(
     () => designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])),
@@ -74,7 +76,13 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               </Typography>
             </Box>
             <Alarms standing={standing ?? []} named />
-            <QuickLine places={kept.map((it) => ({ id: it.design.id, name: it.design.name }))} open={null} />
+            <QuickLine
+              places={quickPlaces(
+                kept.map((it) => it.design),
+                animals,
+              )}
+              open={null}
+            />
             <Windowed
               items={open}
               keyOf={(it) => it.design.id}
