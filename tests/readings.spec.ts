@@ -118,7 +118,7 @@ test('from a stand-in’s fault to its cause: joined, broken, called out on Toda
   await expect(page.getByText(/As if it had begun 12 h ago/)).toBeVisible();
   await page.goto('/today');
   const alarm = page.locator('[data-alarm^="warm"]').first();
-  await expect(alarm).toContainText('not to be trusted', { timeout: 60_000 });
+  await expect(alarm).toContainText('one and the same value for hours', { timeout: 60_000 });
   await alarm.getByRole('link', { name: 'Why' }).click();
   await expect(page.getByRole('heading', { name: 'Most likely' })).toBeVisible({ timeout: 60_000 });
   await expect(page.locator('[data-cause]').first()).toHaveAttribute('data-cause', 'probe-stuck');

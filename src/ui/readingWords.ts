@@ -23,7 +23,7 @@ export const PLACE_WORD: Record<MeasuringPlace, string> = {
 
 export const ODDITY_WORD: Record<Oddity['kind'], string> = {
   stuck: 'one and the same value for hours: the probe may be stuck',
-  jump: 'leapt as no air does: the probe may have been moved or broken',
+  jump: 'it leaps as no air does: the probe may have been moved or broken',
   silent: 'nothing was read',
 };
 

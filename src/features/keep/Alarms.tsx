@@ -53,7 +53,8 @@ export function Alarms({
               <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
                 {alarm &&
                   `${readingWords(alarm.worst, series.quantity, reader)} at worst, since ${momentWords(alarm.from, now)}. ${alarm.harm ? 'That is more than it bears. ' : ''}`}
-                {oddity && `Since ${momentWords(oddity.from, now)}: ${ODDITY_WORD[oddity.kind]}.`}
+                {oddity &&
+                  `${alarm ? 'Measure by hand: since' : 'Since'} ${momentWords(oddity.from, now)} ${ODDITY_WORD[oddity.kind]}.`}
               </Box>
             </Box>
             <Button component={NextLink} href={`/e/${design.id}/keep?tab=off`}>

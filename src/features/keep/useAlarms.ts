@@ -53,9 +53,8 @@ export function useAlarms(designs: readonly Design[] | undefined): readonly Stan
             if (!track || last === undefined || now - last > DAY) return [];
             const alarm = alarmsOf(series, track, animal, isDay, has).find((it) => it.to === null) ?? null;
             const oddity = oddities(track, series.quantity, now).find((it) => it.to >= last) ?? null;
-            // What a probe says that is not to be trusted is no alarm; that it is not is one of its own.
-            if (oddity) return [{ design, series, alarm: null, oddity }];
-            return alarm ? [{ design, series, alarm, oddity }] : [];
+            // The harm is said first and the doubt second: a probe that may be stuck may as well be right.
+            return alarm || oddity ? [{ design, series, alarm, oddity }] : [];
           });
       });
   }, [designs, all, tracks, catalogue, now]);
