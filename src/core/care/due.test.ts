@@ -124,6 +124,34 @@ describe('what is due', () => {
     ];
     expect(Object.fromEntries(lastDone(log, dayOf))).toEqual({ a: '2026-11-24', b: '2026-11-12' });
   });
+  it('a lamp counts from the day it was lit, not from that of the box; what was done to the one before does not count', () => {
+    const tube = hedge!.climate.devices.find((it) =>
+      careOf(hedge!, catalogue).some((own) => own.id === `uv-${it.id}`),
+    )!;
+    const lit = (since: string | null): Design => ({
+      ...hedge!,
+      brief: { ...hedge!.brief, stage: 'inhabited', since: '2025-10-01' },
+      climate: {
+        ...hedge!.climate,
+        devices: hedge!.climate.devices.map((it) => (it.id === tube.id ? { ...it, since } : it)),
+      },
+    });
+    const late = (design: Design, done: Record<string, string> = {}) => {
+      const all = dueOf(careNow(design, catalogue), new Map(Object.entries(done)), '2025-10-01', TODAY);
+      return [`uv-${tube.id}`, 'uv-meter'].map((id) => all.find((it) => it.rule.id === id)!.late);
+    };
+    const months = careOf(hedge!, catalogue).find((it) => it.id === `uv-${tube.id}`)!.when;
+    const lasts = months.by === 'since' ? months.days : NaN;
+    // 420 days after the box began: late as long as nothing is said of the lamp.
+    expect(late(lit(null))).toEqual([420 - lasts, 330]);
+    expect(late(lit(TODAY))).toEqual([-lasts, -90]);
+    expect(late(lit('2026-11-15'), { [`uv-${tube.id}`]: '2025-12-01', 'uv-meter': '2026-11-01' })).toEqual([
+      10 - lasts,
+      -80,
+    ]);
+    // What was done to this one counts.
+    expect(late(lit('2026-11-15'), { 'uv-meter': '2026-11-20' })).toEqual([10 - lasts, -85]);
+  });
   it('a line typed in a hurry settles the rule it is the doing of; one of a single animal or of a cleaning does not', () => {
     const line = (kind: Entry['kind'], animal: string | null = null, gone = false): Entry => ({
       ...entryOf(

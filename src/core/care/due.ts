@@ -104,7 +104,7 @@ export function lastDone(
 
 /**
  * When each rule is next due. One never done counts from the day the enclosure's care began; a day that was skipped is
- * settled as one that was done is. Paused rules are not due.
+ * settled as one that was done is; what is about a thing counts from the day that was fitted. Paused rules are not due.
  * @param began day the care of it began, ISO 8601
  */
 export function dueOf(
@@ -116,8 +116,10 @@ export function dueOf(
   return rules
     .filter((it) => !it.paused)
     .map((rule): Due => {
-      const done = last.get(rule.id) ?? null;
-      const day = nextDay(rule.when, done, began, today);
+      const told = last.get(rule.id) ?? null;
+      // What was done to the lamp before was not done to this one.
+      const done = told !== null && rule.since !== undefined && told < rule.since ? null : told;
+      const day = nextDay(rule.when, done, rule.since ?? began, today);
       return { rule, day, late: daysTill(day, today), last: done };
     })
     .sort((a, b) => b.late - a.late);

@@ -30,6 +30,8 @@ export interface CareRule {
   /** Of one time. */
   readonly minutes: number;
   readonly caution?: CautionStep;
+  /** Day the thing it is about was fitted, ISO 8601: what was done before was done to another. Left out: not told. */
+  readonly since?: string;
   /** It goes with an animal: there is none of it while the enclosure only grows in. */
   readonly needsAnimal: boolean;
   /** It must not be left out while its keeper is away. */

@@ -386,17 +386,22 @@ function equipment({ climate, scape }: Design, catalogue: Catalogue, add: (draft
       what: `Replace the ${device.name.toLowerCase()}`,
       why: 'It shines long after its UV is gone. A meter may say sooner or later.',
       when: after(Math.min(365, Math.round(hours / LIT_HOURS))),
+      ...(device.since === null ? {} : { since: device.since }),
       minutes: 10,
       caution: 'electric',
     });
   }
-  if (climate.devices.some((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv'))
+  const tubes = climate.devices.filter((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv');
+  // The newest of them has never been measured, however often the others were.
+  const lit = tubes.map((it) => it.since ?? '').reduce((last, it) => (it > last ? it : last), '');
+  if (tubes.length > 0)
     add({
       id: 'uv-meter',
       group: 'equipment',
       what: 'Measure the UV index at the animal’s back',
       why: 'A tube ages by its hours, not by its date.',
       when: after(90),
+      ...(lit === '' ? {} : { since: lit }),
       minutes: 5,
     });
   if (climate.devices.some((it) => it.thermostat !== null))
