@@ -9,8 +9,9 @@ test('a morning round of the demo by keyboard: written in one line, ticked off, 
   await demo(page);
   await page.goto('/today');
   await expect(page.getByText(/\d+ things in \d enclosures, about \d+ minutes/)).toBeVisible();
-  const before = await due(page).count();
-  expect(before).toBeGreaterThan(3);
+  expect(await due(page).count()).toBeGreaterThan(3);
+  const told = page.getByRole('region', { name: 'Bog shelf' }).locator('[data-due=mist], [data-due=feed]');
+  expect(await told.count()).toBeGreaterThan(0);
 
   // One line, shown as it is understood before it is written.
   const line = page.getByLabel('Write down');
@@ -23,6 +24,9 @@ test('a morning round of the demo by keyboard: written in one line, ticked off, 
   await page.keyboard.press('Enter');
   await expect(page.getByText('3 lines written.')).toBeVisible();
   await expect(line).toHaveValue('');
+  // What the line says was done is due no more.
+  await expect(told).toHaveCount(0);
+  const before = await due(page).count();
 
   // What cannot be is not written, and says why.
   await page.keyboard.type('20 C');

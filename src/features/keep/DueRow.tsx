@@ -12,8 +12,8 @@ import type { Due } from '@/core/care';
 import type { EntryKind } from '@/core/log';
 import { capital } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
+import { dayWords } from '@/ui/days';
 import { useReader } from '@/ui/units';
-
 import { checkNumber, draftOfForm, numbersOf } from './entryFields';
 import { useWrite } from './useWrite';
 
@@ -41,7 +41,7 @@ export function DueRow({ design, due }: Props) {
   const [note, setNote] = useState('');
   const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>({});
   const [picture, setPicture] = useState<File | null>(null);
-  const { rule, late } = due;
+  const { rule, late, last } = due;
   const amount = tell(rule.amount);
   const kind = KIND_OF[rule.id] ?? 'care';
   const asked = numbersOf(kind, reader.prefs);
@@ -81,7 +81,7 @@ export function DueRow({ design, due }: Props) {
           </Box>
           <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
             {amount !== '' && `${capital(amount)}. `}
-            {rule.why}
+            {rule.why} {last === null ? 'Not written down yet.' : `Last: ${dayWords(last)}.`}
           </Box>
         </Box>
         <IconButton
