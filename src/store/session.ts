@@ -19,7 +19,8 @@ import { thisWindow, type Windows } from './windows';
 
 export type SaveState =
   | { readonly state: 'saved'; readonly at: number }
-  | { readonly state: 'saving' }
+  /** `again`: it failed before. */
+  | { readonly state: 'saving'; readonly again?: boolean }
   | { readonly state: 'failed'; readonly message: string };
 
 export interface SessionView {
@@ -284,7 +285,7 @@ export class DesignSession {
   /** Tries again to write what could not be written. */
   retry(): void {
     if (this.queue.length > 0) {
-      this.set({ save: { state: 'saving' } });
+      this.set({ save: { state: 'saving', again: true } });
       this.writing ??= this.write();
     }
   }

@@ -1,3 +1,2 @@
 export * from './differences';
 export * from './weeks';
-export * from './fields';

@@ -25,7 +25,10 @@ export function UnsavedEdits() {
   }, []);
   const failed = sessions.flatMap((session) => {
     const { save, design } = session.view();
-    return save.state === 'failed' && design ? [{ session, message: save.message, design }] : [];
+    if (!design) return [];
+    if (save.state === 'failed') return [{ session, message: save.message, design }];
+    // Until it is written it is not safe: leaving now would still lose it.
+    return save.state === 'saving' && save.again ? [{ session, message: 'being saved', design }] : [];
   });
   if (failed.length === 0) return null;
   return (
@@ -39,7 +42,11 @@ export function UnsavedEdits() {
             {capital(message)}.
           </Typography>
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button variant="contained" onClick={() => session.retry()}>
+            <Button
+              variant="contained"
+              disabled={session.view().save.state === 'saving'}
+              onClick={() => session.retry()}
+            >
               Try again
             </Button>
             <Button

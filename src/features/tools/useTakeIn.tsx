@@ -5,7 +5,8 @@ import { useState, type ReactNode } from 'react';
 import { counted } from '@/core/units';
 import { isRaw, isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
 import { clashesWith, storageTrouble, takeInFile, useStore, type TakenIn, type Which } from '@/store';
-import { ClashDialog, type Clash } from '@/ui/ClashDialog';
+import type { Clash, ClashDialog } from '@/ui/ClashDialog';
+import { useLater } from '@/ui/useLater';
 import { restoreBackup } from '@/workers/backup';
 import { DamagedDialog, type Damaged } from './DamagedDialog';
 
@@ -20,6 +21,12 @@ export interface Refusal {
 
 type Choices = Readonly<Record<string, Which>>;
 
+/** What of a file is to be asked, and what is done with the answer. */
+interface Asked {
+  readonly clashes: readonly Clash[];
+  readonly go: (which: Choices) => void;
+}
+
 /** What became of the enclosures of a file. */
 const takenWords = ({ added, same, copies }: TakenIn): readonly string[] =>
   [
@@ -33,10 +40,14 @@ export function useTakeIn() {
   const { db, catalogue } = useStore();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const [asking, setAsking] = useState<{
-    readonly clashes: readonly Clash[];
-    readonly go: (which: Choices) => void;
-  } | null>(null);
+  const [asking, setAsking] = useState<(Asked & { readonly Asking: typeof ClashDialog }) | null>(null);
+  const later = useLater();
+  /** The dialog comes when it is needed: most files clash with nothing. */
+  const ask = (asked: Asked): void =>
+    void later(
+      () => import('@/ui/ClashDialog'),
+      (it) => setAsking({ ...asked, Asking: it.ClashDialog }),
+    );
 
   const [damaged, setDamaged] = useState<Damaged | null>(null);
 
@@ -68,7 +79,7 @@ export function useTakeIn() {
           go: () => void zip(file, name, which, true),
         });
       else if (found.state === 'ask')
-        setAsking({ clashes: found.clashes, go: (choices) => void zip(file, name, choices, partly) });
+        ask({ clashes: found.clashes, go: (choices) => void zip(file, name, choices, partly) });
       else {
         const { taken, readings, pictures, proven } = found;
         const said = [
@@ -89,7 +100,7 @@ export function useTakeIn() {
     guarded(name, async () => {
       const clashes = await clashesWith(db, envelope.designs, envelope.trails);
       if (which === null && clashes.length > 0) {
-        setAsking({ clashes, go: (choices) => void json(envelope, name, choices) });
+        ask({ clashes, go: (choices) => void json(envelope, name, choices) });
         return;
       }
       const said = takenWords(
@@ -119,7 +130,7 @@ export function useTakeIn() {
     <DamagedDialog damaged={damaged} onClose={() => setDamaged(null)} />
   ) : (
     asking && (
-      <ClashDialog
+      <asking.Asking
         clashes={asking.clashes}
         catalogue={catalogue}
         onCancel={() => setAsking(null)}

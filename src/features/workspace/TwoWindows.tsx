@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { fieldsWords, fieldValue } from '@/core/compare';
+import { fieldsWords, fieldValue } from '@/core/compare/fields';
 import { fieldKey, type FieldClash } from '@/core/document';
 import { useEditing, useOpenDesign, useSaving, useStore } from '@/store';
 import { useReader } from '@/ui/units';

@@ -24,13 +24,14 @@ import {
   type SessionView,
 } from '@/store';
 import type { Catalogue } from '@/core/catalogue';
-import { fieldWords } from '@/core/compare';
+import { fieldWords } from '@/core/compare/fields';
 import type { Finding } from '@/core/findings';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
+import { useLater } from '@/ui/useLater';
 import { findingPlace } from '@/ui/words';
 import { useOpenVerdict } from '@/workers/useVerdict';
-import { TwoWindows } from './TwoWindows';
+import type { TwoWindows } from './TwoWindows';
 
 /** The places inside an enclosure, in the order of work. */
 const PLACES = [
@@ -61,7 +62,7 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       sx={{ height: { md: '100dvh' }, minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}
     >
       <SavingBar id={design.id} name={design.name} tools={tools} />
-      <TwoWindows />
+      <Clashes />
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {children}
       </Box>
@@ -74,6 +75,21 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       />
     </Box>
   );
+}
+
+/** What two windows set differently, loaded once there is something of it. */
+function Clashes() {
+  const any = useSaving().clashes.length > 0;
+  const later = useLater();
+  const [part, setPart] = useState<{ readonly Shown: typeof TwoWindows }>();
+  useEffect(() => {
+    if (any)
+      void later(
+        () => import('./TwoWindows'),
+        (it) => setPart({ Shown: it.TwoWindows }),
+      );
+  }, [any, later]);
+  return part ? <part.Shown /> : null;
 }
 
 /** Where the gravest of what is to be looked at is shown. */
