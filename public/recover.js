@@ -98,7 +98,10 @@
     parts.push(new Blob([text]));
     const link = document.createElement('a');
     link.href = URL.createObjectURL(new Blob(parts, { type: 'application/x-ndjson' }));
-    link.download = `rincon-raw-${new Date().toISOString().slice(0, 10)}.ndjson`;
+    // The day as the calendar has it here.
+    const now = new Date();
+    const day = [now.getFullYear(), now.getMonth() + 1, now.getDate()];
+    link.download = `rincon-raw-${day.map((it) => String(it).padStart(2, '0')).join('-')}.ndjson`;
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
     tell(

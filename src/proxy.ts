@@ -2,10 +2,6 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { refusedFor } from '@/server/admit';
 import { Allowance, CODE_COOKIE, hasPass, isCode, passOf } from '@/server/code';
 
-/**
- * A fresh nonce for every page. Scripts run only with it; styles may stand inline, since the component library
- * writes them at run time and a style cannot reach another host under this policy.
- */
 /** Questions of programs, and codes that are typed, by all together. */
 const asked = new Allowance(600, 10_000);
 const typed = new Allowance(10, 60_000);
@@ -37,6 +33,10 @@ async function codeAsked(request: NextRequest, code: string): Promise<NextRespon
   return leadTo(request, '/code', 307);
 }
 
+/**
+ * Turns away who is not to be answered, then gives a fresh nonce for every page. Scripts run only with it; styles may stand inline, since the component library
+ * writes them at run time and a style cannot reach another host under this policy.
+ */
 export async function proxy(request: NextRequest): Promise<NextResponse> {
   const refused = refusedFor(
     { method: request.method, headers: request.headers, path: request.nextUrl.pathname },

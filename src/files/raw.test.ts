@@ -101,6 +101,7 @@ describe('what the recovery page saved', () => {
         row('log', { ...entry, id: 'torn', at: { $number: 'NaN' } }),
         row('log', entry),
         row('pictures', { ...picture, blob: { $blob: base64(Uint8Array.of(1, 2)), type: 'image/jpeg' } }),
+        row('settings', { key: 'prices', value: { 'a/b': -1, 'c/d': 2 } }),
         row('series', point),
         row('blocks', { series: 'p1', level: 'raw', week: 3, count: 1, bytes: { $bytes: 'AAAA' } }),
         '{"table":"log","row":{"id"\n',
@@ -110,12 +111,14 @@ describe('what the recovery page saved', () => {
     expect(found.faults.map((it) => it.place).sort()).toEqual([
       'designs, d',
       'line 10',
-      'line 9',
+      'line 11',
       'log, torn',
       'pictures, i1',
+      'prices, a/b',
       'readings, p1, week 3',
       'the whole file',
     ]);
+    expect(found.envelope.prices).toEqual({ 'c/d': 2 });
     expect(found.envelope.designs).toEqual([first]);
     expect(found.envelope.log).toEqual([entry]);
   });

@@ -110,8 +110,13 @@ export async function readRaw(file: Blob): Promise<Read<ReadBackup>> {
       .map((it) => {
         const { design } = it;
         if (typeof design !== 'object' || design === null) return { id: it.id };
-        const migrated = migrate(design as Record<string, unknown>);
-        return migrated.ok ? migrated.document : design;
+        try {
+          const migrated = migrate(design as Record<string, unknown>);
+          return migrated.ok ? migrated.document : design;
+        } catch {
+          // Told by its schema, as any that cannot be read.
+          return design;
+        }
       }),
   );
   const settings = new Map(rowsIn('settings').map((it) => [it.key, it.value]));
@@ -132,7 +137,7 @@ export async function readRaw(file: Blob): Promise<Read<ReadBackup>> {
         written: new Date(0).toISOString(),
         designs,
         trails: {},
-        prices: Prices.catch({}).parse(settings.get('prices') ?? {}),
+        prices: pricesIn(settings.get('prices'), tell),
         shelf: sound('shelf', ShelfMove, rowsIn('shelf')),
         own: {
           materials: sound('materials', Material, listed('materials')),
@@ -153,6 +158,18 @@ export async function readRaw(file: Blob): Promise<Read<ReadBackup>> {
         .flatMap((it) => pictureOf(it, tell)),
     },
   };
+}
+
+/** Prices, each by itself: one that cannot be read takes no other with it. */
+function pricesIn(stored: unknown, tell: (fault: Fault) => void): Prices {
+  if (typeof stored !== 'object' || stored === null) return {};
+  return Object.fromEntries(
+    Object.entries(stored).filter(([key, value]) => {
+      const reads = Prices.safeParse({ [key]: value as unknown }).success;
+      if (!reads) tell({ place: `prices, ${key}`, message: 'a price from 0 to 1,000,000 is expected' });
+      return reads;
+    }),
+  ) as Prices;
 }
 
 /** Readings of the points, of the weeks that are stored whole; sums by hour and day follow from them. */

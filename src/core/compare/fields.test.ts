@@ -42,6 +42,9 @@ describe('fields in words', () => {
     expect(value(['ground', 'waterDepth'], 0.02)).toBe('2 cm');
     expect(value(['climate', 'devices', '#a', 'thermostat', 'night'], 18)).toBe('18 °C');
     expect(value(['climate', 'devices', '#a', 'humidistat', 'night'], 0.8)).toBe('80 %');
+    // Where its probe is fixed is a place, not what it holds.
+    expect(value(['climate', 'devices', '#a', 'thermostat', 'probe', 'x'], 0.3)).toBe('30 cm');
+    expect(value(['climate', 'devices', '#a', 'power'], 25)).toBe('25 W');
     expect(value(['enclosure', 'emptyMass'], 12)).toBe('12.0 kg');
     expect(value(['brief', 'animal'], 'no-such')).toBe('no-such');
     expect(value(['ground', 'layers', '#a', 'material'], moss.material)).toBe('Sheet moss, live');

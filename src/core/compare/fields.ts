@@ -112,8 +112,10 @@ export function fieldValue(path: FieldPath, value: unknown, catalogue: Catalogue
   if (value === null) return ['not set'];
   if (typeof value === 'boolean') return [value ? 'yes' : 'no'];
   if (typeof value === 'number') {
-    if (path.includes('humidistat') || SHARES.test(key)) return [percent(value)];
-    if (key === 'temperature' || path.includes('thermostat')) return [temperature(value)];
+    const isHeld = key === 'day' || key === 'night';
+    if ((isHeld && path.includes('humidistat')) || SHARES.test(key)) return [percent(value)];
+    if (key === 'temperature' || (isHeld && path.includes('thermostat'))) return [temperature(value)];
+    if (key === 'power') return [`${Math.round(value)} W`];
     if (LENGTHS.test(key)) return [length(value)];
     if (MASSES.test(key)) return [mass(value)];
     if (key === 'area') return [area(value)];
