@@ -180,7 +180,7 @@ test('handed over to another device by a code, once; what both changed is merged
   // Only what both set is asked: the rest of both is kept.
   const both = ask.getByRole('table', { name: 'What both changed of Limestone' });
   await expect(both.getByRole('row')).toHaveCount(2);
-  const number = both.getByRole('radiogroup', { name: 'Brief: number' });
+  const number = both.getByRole('radiogroup', { name: 'Brief: how many' });
   await expect(number.getByRole('radio', { name: '5' })).toBeChecked();
   await sound(phone, 'clash');
   await number.getByRole('radio', { name: '3' }).check();

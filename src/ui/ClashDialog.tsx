@@ -129,7 +129,7 @@ function FieldChoices({ clash, fields, catalogue, fromFile, onChange }: FieldCho
         <thead>
           <tr>
             <th scope="col">What</th>
-            <th scope="col">Here, or the other</th>
+            <th scope="col">Take it from</th>
           </tr>
         </thead>
         <tbody>
@@ -153,9 +153,7 @@ function FieldChoices({ clash, fields, catalogue, fromFile, onChange }: FieldCho
                         key={side}
                         value={side}
                         control={<Radio size="small" />}
-                        label={tell(
-                          fieldValue(field.path, side === 'here' ? field.theirs : field.mine, catalogue),
-                        )}
+                        label={`${side === 'here' ? 'here' : 'other'}: ${tell(fieldValue(field.path, side === 'here' ? field.theirs : field.mine, catalogue))}`}
                       />
                     ))}
                   </RadioGroup>

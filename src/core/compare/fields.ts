@@ -26,7 +26,7 @@ const SECTIONS: Readonly<Record<string, string>> = {
 /** Keys whose words a keeper would not know them by. */
 const KEY_WORDS: Readonly<Record<string, string>> = {
   at: 'place',
-  count: 'number',
+  count: 'how many',
   top: 'top',
   by: 'way',
   since: 'begun on',
