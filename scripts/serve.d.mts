@@ -1,4 +1,9 @@
 export function serve(
   port: number,
-  options?: { readonly demo?: boolean; readonly lan?: boolean; code?: string | null },
-): Promise<{ readonly url: string; readonly stop: () => void }>;
+  options?: {
+    readonly demo?: boolean;
+    readonly lan?: boolean;
+    readonly code?: string | null;
+    readonly quiet?: boolean;
+  },
+): Promise<{ readonly url: string; readonly pid: number | undefined; readonly stop: () => void }>;

@@ -3,10 +3,12 @@ import { findAnimal, type Catalogue } from '@/core/catalogue';
 import {
   lampsOf,
   momentOf,
-  playOut,
+  playingOut,
   readAt,
   readyOf,
+  settling,
   type ExtraMist,
+  type InSlices,
   type Ready,
   type Run,
   type Trouble,
@@ -14,6 +16,7 @@ import {
 import { settingsAt, type Design } from '@/core/document';
 import { uvFrom, type Point3 } from '@/core/light';
 import type { NamedReading } from '@/files';
+import { inTurns } from './turns';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -46,7 +49,10 @@ export interface Fault {
   readonly since: number;
 }
 
-/** A box on the bench: the engine of Climate, read by simulated probes. All of it lives in memory. */
+/**
+ * A box on the bench: the engine of Climate, read by simulated probes. All of it lives in memory. What it is asked is
+ * calculated in turns with all else, one question after the other.
+ */
 export class SimulatedBox {
   private ready: Ready;
   private readonly catalogue: Catalogue;
@@ -54,6 +60,8 @@ export class SimulatedBox {
   private faults: readonly Fault[] = [];
   private mists: readonly (ExtraMist & { readonly absolute: number })[] = [];
   private run: Run | null = null;
+  private rest: Float64Array | null = null;
+  private asked: Promise<unknown> = Promise.resolve();
   /** Midnight its forecast begins at, ms since 1970. */
   private began: number;
   private readonly places: ReadonlyMap<string, Point3>;
@@ -94,10 +102,11 @@ export class SimulatedBox {
     return this.design.name;
   }
 
-  setFaults(faults: readonly Fault[]): void {
-    this.faults = faults;
-    this.told += 1;
-    this.run = null;
+  setFaults(faults: readonly Fault[]): Promise<void> {
+    return this.change(() => {
+      this.faults = faults;
+      this.told += 1;
+    });
   }
 
   /** How often its past was told anew: what was read before the last time is of another box. */
@@ -109,9 +118,10 @@ export class SimulatedBox {
     return this.faults;
   }
 
-  mist(seconds: number, now: number): void {
-    this.mists = [...this.mists.slice(-50), { at: (now - this.began) / 1000, seconds, absolute: now }];
-    this.run = null;
+  mist(seconds: number, now: number): Promise<void> {
+    return this.change(() => {
+      this.mists = [...this.mists.slice(-50), { at: (now - this.began) / 1000, seconds, absolute: now }];
+    });
   }
 
   /** Whether the controller mists at a moment, and when it last did, ms since 1970; null: not within its memory. */
@@ -120,17 +130,54 @@ export class SimulatedBox {
   }
 
   /** What the hub’s probes read at a moment: °C and relative humidity of three places. */
-  readings(at: number): readonly NamedReading[] {
-    return [...this.places.keys()].flatMap((probe): NamedReading[] => {
+  readings(at: number): Promise<readonly NamedReading[]> {
+    return this.after(() => this.reading(at));
+  }
+
+  /** What was read since a moment, the oldest first, every five minutes and at most what the memory holds. */
+  since(from: number, now: number): Promise<readonly NamedReading[]> {
+    return this.after(() => this.readingSince(from, now));
+  }
+
+  /** One question after the other: they share a run. */
+  private after<T>(work: () => InSlices<T>): Promise<T> {
+    const answer = this.asked.then(() => inTurns(work()));
+    this.asked = answer.catch(() => null);
+    return answer;
+  }
+
+  /** A change waits for what was asked before it: no answer is half of one past and half of another. */
+  private change(make: () => void): Promise<void> {
+    const changed = this.asked.then(() => {
+      make();
+      this.run = null;
+    });
+    this.asked = changed;
+    return changed;
+  }
+
+  private *readingSince(from: number, now: number): InSlices<readonly NamedReading[]> {
+    const first = Math.ceil(Math.max(from + 1, now - MEMORY, this.began) / EVERY) * EVERY;
+    const all: NamedReading[] = [];
+    for (let at = first; at <= now; at += EVERY) {
+      all.push(...(yield* this.reading(at)));
+      yield;
+    }
+    return all;
+  }
+
+  private *reading(at: number): InSlices<readonly NamedReading[]> {
+    const all: NamedReading[] = [];
+    for (const probe of this.places.keys()) {
       const faults = this.faults.filter((it) => it.probe === probe && it.since <= at);
       // The hub runs on batteries: it hears its probes through a power cut too.
-      if (faults.some((it) => it.kind === 'dropout')) return [];
+      if (faults.some((it) => it.kind === 'dropout')) continue;
       const stuck = faults.find((it) => it.kind === 'stuck');
       const drift = faults.find((it) => it.kind === 'drift');
       const from = stuck ? Math.floor(stuck.since / EVERY) * EVERY : at;
-      const { temperature, humidity } = this.sense(probe, from);
+      const { temperature, humidity } = yield* this.sensing(probe, from);
       const hours = drift ? (at - drift.since) / HOUR : 0;
-      return [
+      all.push(
         {
           name: `hub/${probe}/air`,
           quantity: 'temperature',
@@ -143,15 +190,8 @@ export class SimulatedBox {
           at,
           value: Math.min(1, Math.max(0, round(humidity - 0.012 * hours, 3))),
         },
-      ];
-    });
-  }
-
-  /** What was read since a moment, the oldest first, every five minutes and at most what the memory holds. */
-  since(from: number, now: number): readonly NamedReading[] {
-    const first = Math.ceil(Math.max(from + 1, now - MEMORY, this.began) / EVERY) * EVERY;
-    const all: NamedReading[] = [];
-    for (let at = first; at <= now; at += EVERY) all.push(...this.readings(at));
+      );
+    }
     return all;
   }
 
@@ -187,8 +227,11 @@ export class SimulatedBox {
     };
   }
 
-  private sense(probe: string, at: number): { readonly temperature: number; readonly humidity: number } {
-    const run = this.played(at);
+  private *sensing(
+    probe: string,
+    at: number,
+  ): InSlices<{ readonly temperature: number; readonly humidity: number }> {
+    const run = yield* this.playing(at);
     const place = this.places.get(probe) ?? { x: 0, y: 0, z: 0 };
     const record = Math.min(run.t.length - 1, Math.max(0, Math.round((at - this.began) / MINUTE)));
     const { enclosure, scape } = this.design;
@@ -201,12 +244,13 @@ export class SimulatedBox {
   }
 
   /** Calculated to the end of the day that is asked for, and anew whenever something was changed. */
-  private played(at: number): Run {
+  private *playing(at: number): InSlices<Run> {
     let days = Math.floor((at - this.began) / DAY) + 1;
     if (days > MOST_DAYS) {
       // It stood there for long: its past is told anew from what is still remembered.
       this.began = this.midnight(at);
       this.ready = this.readyAt();
+      this.rest = null;
       this.run = null;
       this.told += 1;
       days = Math.floor((at - this.began) / DAY) + 1;
@@ -218,8 +262,10 @@ export class SimulatedBox {
         ? [{ kind, from: second(since), to: Infinity }]
         : [],
     );
-    this.run = playOut({
+    this.rest ??= yield* settling(this.ready);
+    this.run = yield* playingOut({
       ready: this.ready,
+      start: this.rest,
       days: Math.max(days, 3),
       every: 60,
       seed: 1,

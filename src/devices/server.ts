@@ -74,7 +74,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
     case 'GET hub': {
       const since = Number(url.searchParams.get('since') ?? now - MEMORY);
       if (!Number.isFinite(since)) return fault(400, 'since: milliseconds since 1970 are expected');
-      return senml(box.since(since, now));
+      return heard(box.since(since, now));
     }
     case 'GET hub/events':
       return events(request, box);
@@ -85,7 +85,7 @@ export async function answer(request: Request, path: readonly string[]): Promise
     case 'POST mist': {
       const asked = Mist.safeParse(await jsonOf(request));
       if (!asked.success) return fault(400, 'seconds between 1 and 600 are expected');
-      box.mist(asked.data.seconds, now);
+      await box.mist(asked.data.seconds, now);
       return json({ misted: asked.data.seconds });
     }
     case 'GET meter':
@@ -101,13 +101,23 @@ export async function answer(request: Request, path: readonly string[]): Promise
           400,
           `a list of faults is expected: ${FAULTS.join(', ')}, with the probe and the hours since`,
         );
-      box.setFaults(
+      await box.setFaults(
         asked.data.map(({ kind, probe, hours }): Fault => ({ kind, probe, since: now - hours * 3_600_000 })),
       );
       return json({ faults: box.listFaults(), history: box.history });
     }
     default:
       return fault(404, 'there is no such device');
+  }
+}
+
+/** Readings, or why there can be none. */
+async function heard(asked: Promise<readonly NamedReading[]>): Promise<Response> {
+  try {
+    return senml(await asked);
+  } catch (error) {
+    if (error instanceof ImpossibleClimate) return fault(422, error.message);
+    throw error;
   }
 }
 
@@ -185,8 +195,20 @@ function events(request: Request, box: SimulatedBox): Response {
   };
   const stream = new ReadableStream<Uint8Array>({
     start(out) {
-      const send = (): void => {
-        const pack = box.readings(Math.floor(serverNow() / 1000) * 1000);
+      let isSending = false;
+      const send = async (): Promise<void> => {
+        // One that is still being calculated is not asked for twice.
+        if (isSending) return;
+        isSending = true;
+        const pack = await box.readings(Math.floor(serverNow() / 1000) * 1000).catch(() => null);
+        isSending = false;
+        if (!open.has(own)) return;
+        if (pack === null) {
+          // What cannot be calculated is said where its past is asked for; who listens comes back.
+          end();
+          out.close();
+          return;
+        }
         // A hub that hears nothing still says that it is there.
         out.enqueue(
           text.encode(
@@ -195,10 +217,10 @@ function events(request: Request, box: SimulatedBox): Response {
         );
       };
       out.enqueue(text.encode('retry: 3000\n\n'));
-      send();
+      void send();
       const began = Date.now();
       timer = setInterval(() => {
-        if (Date.now() - began < LISTENS) send();
+        if (Date.now() - began < LISTENS) void send();
         else {
           // Who still listens comes back by itself.
           end();

@@ -7,8 +7,17 @@ import type { BoxModel } from './box';
 import { hidesOf, type HideClimate } from './hides';
 import { climateModelOf, type ClimateModel } from './climateModel';
 import { dayOfSeason, profileOf, standingOf, type Season } from './roomProfile';
-import { comeToRest, settle } from './settle';
-import { SERIES, simulate, type Balance, type Run, type SeriesName, type Timetable } from './simulate';
+import { comeToRest, comingToRest } from './settle';
+import {
+  SERIES,
+  simulate,
+  simulating,
+  type Balance,
+  type Run,
+  type SeriesName,
+  type Timetable,
+} from './simulate';
+import { atOnce, type InSlices } from './slices';
 import { timetableOf } from './timetable';
 import { weatherOf, type Weather, type WeatherInput } from './weather';
 import { zonesFor, type Zones } from './zones';
@@ -66,27 +75,48 @@ export interface Ready {
  * The state a box comes to in the calm mean of its weather, at the start of a cycle of its mist.
  * @param from where a like box came to
  */
-export function settled(
+export const settled = (
+  ready: Ready,
+  looser?: number,
+  most?: number,
+  from?: Float64Array | null,
+): Float64Array => atOnce(settling(ready, looser, most, from));
+
+/** The same in slices. */
+export function* settling(
   ready: Ready,
   looser = 2,
   most?: number,
   from: Float64Array | null = null,
-): Float64Array {
+): InSlices<Float64Array> {
   const { box, plan, cycle, keptSoil } = ready;
-  const start = settle(
+  const { state } = yield* comingToRest(
     { box, weather: ready.weather(2, null), plan, looser, cycle, keptSoil, start: from },
     most,
   );
-  return upToCycle(ready, start, looser);
+  return yield* upToCycle(ready, state, looser);
 }
 
 /** The last days before a cycle of mist begins anew, as they are. */
-function upToCycle({ box, plan, cycle, weather }: Ready, start: Float64Array, looser: number): Float64Array {
+function* upToCycle(
+  { box, plan, cycle, weather }: Ready,
+  start: Float64Array,
+  looser: number,
+): InSlices<Float64Array> {
   const days = Math.min(cycle - 1, 2);
   if (days <= 0) return start;
   const firstDay = cycle - days;
-  return simulate({ box, weather: weather(days + 1, null), plan, days, every: 7200, start, looser, firstDay })
-    .end;
+  const run = yield* simulating({
+    box,
+    weather: weather(days + 1, null),
+    plan,
+    days,
+    every: 7200,
+    start,
+    looser,
+    firstDay,
+  });
+  return run.end;
 }
 
 /** Days of a cycle of mist that are told apart: the misted one, the next, and one that stands for all others. */
@@ -131,7 +161,7 @@ export function meanDaysOf(
     run: simulate({ box, weather, plan, days, every, start, looser, firstDay }),
     plan: (day: number) => plan(firstDay + day),
   });
-  const misted = on(upToCycle(ready, state, looser), 0, Math.min(cycle, TOLD_APART - 1));
+  const misted = on(atOnce(upToCycle(ready, state, looser)), 0, Math.min(cycle, TOLD_APART - 1));
   const others = cycle - misted.run.days;
   return {
     rest: state,

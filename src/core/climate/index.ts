@@ -6,6 +6,7 @@ export * from './weather';
 export * from './simulate';
 export { ImpossibleClimate } from './guard';
 export { settle } from './settle';
+export type { InSlices } from './slices';
 export { equationsOf } from './equations';
 export { startOf } from './stores';
 export { AT } from './states';

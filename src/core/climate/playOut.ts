@@ -1,6 +1,7 @@
-import { settled, type Ready } from './forecast';
+import { settling, type Ready } from './forecast';
 import { temperatureAt, humidityAt, type Moment } from './picture';
-import { simulate, type Run, type Timetable, type Window } from './simulate';
+import { simulating, type Run, type Timetable, type Window } from './simulate';
+import { atOnce, type InSlices } from './slices';
 import type { Point3 } from '../light/field';
 import { DAY } from '../physics/constants';
 
@@ -114,7 +115,10 @@ const isLamp = (ready: Ready, index: number): boolean =>
   ready.model.lit.some((it) => it.device.id === ready.model.heaterDevices[index]?.id);
 
 /** Plays days of a box with what goes wrong in them. Openings that are covered, and thermostats that stick, hold for all of it. */
-export function playOut(asked: PlayOutInput): Run {
+export const playOut = (asked: PlayOutInput): Run => atOnce(playingOut(asked));
+
+/** The same in slices; of the same box one at a time. */
+export function* playingOut(asked: PlayOutInput): InSlices<Run> {
   const { ready, days, every, seed, troubles } = asked;
   const has = (kind: TroubleKind): Trouble | undefined => troubles.find((it) => it.kind === kind);
   const box = {
@@ -133,8 +137,8 @@ export function playOut(asked: PlayOutInput): Run {
     temperature: sound.temperature.map((it, hour) => (shifted(hour, has('room-hot')) ? it + 7 : it)),
     ratio: sound.ratio.map((it, hour) => (shifted(hour, has('room-dry')) ? it * 0.5 : it)),
   };
-  const start = asked.start ?? settled(ready);
-  return simulate({ box, weather, plan: (day) => troubled(ready, day, asked), days, every, start });
+  const start = asked.start ?? (yield* settling(ready));
+  return yield* simulating({ box, weather, plan: (day) => troubled(ready, day, asked), days, every, start });
 }
 
 /** A record of a run as a picture is made of it. */

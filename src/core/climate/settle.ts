@@ -1,7 +1,8 @@
 import { WATER_DENSITY } from '../physics/constants';
 import { contentAt, emptyWater, readWater } from '../ground/hydraulics';
 import type { BoxModel, Column } from './box';
-import { simulate, type SimulationInput, type Run, type Timetable, type Window } from './simulate';
+import { simulating, type SimulationInput, type Run, type Timetable, type Window } from './simulate';
+import { atOnce, type InSlices } from './slices';
 import { AT } from './states';
 import { COLUMNS, LAND, startOf } from './stores';
 
@@ -38,7 +39,10 @@ const KEPT_DAYS = 3;
  * moved along their own curves. The bed is kept at its level, as the keeper keeps it.
  * @param most days that are played at the most, one or more
  */
-export function comeToRest(asked: Settles, most = 30): AtRest {
+export const comeToRest = (asked: Settles, most?: number): AtRest => atOnce(comingToRest(asked, most));
+
+/** The same in slices. */
+export function* comingToRest(asked: Settles, most = 30): InSlices<AtRest> {
   const { box, cycle = 1, keptSoil = false, every = 7200 } = asked;
   const table = asked.plan(0);
   const daily = cycle > 1 ? spread(table, asked.plan(1), cycle) : table;
@@ -48,7 +52,7 @@ export function comeToRest(asked: Settles, most = 30): AtRest {
   const first = asked.start ? 1 : keptSoil ? KEPT_DAYS : WARMS_UP;
   let before: Float64Array | null = asked.start ?? null;
   for (let day = 0; ; day += 1) {
-    const last: Run = simulate({ ...asked, plan: () => daily, days: 1, every, start: before });
+    const last: Run = yield* simulating({ ...asked, plan: () => daily, days: 1, every, start: before });
     const y = last.end;
     y[AT.reservoir] = box.reservoir.start;
     let stands = day >= first;

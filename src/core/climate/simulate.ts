@@ -5,6 +5,7 @@ import { LATENT_HEAT, MOIST_AIR_HEAT, WATER_DENSITY, DAY } from '../physics/cons
 import { guard } from './guard';
 import { airIn, CELLS, heatIn, LAND, startOf, waterIn } from './stores';
 import { Stepper, type StepLimits } from './rosenbrock';
+import { atOnce, type InSlices } from './slices';
 import { AT, chamberAt, counted, firstCounted, givenBy, usedBy } from './states';
 import { reader, type Weather } from './weather';
 
@@ -188,7 +189,13 @@ function startFrom(box: BoxModel, start: Float64Array | null, room: RoomNow): Fl
 }
 
 /** Runs a box through its days. */
-export function simulate(asked: SimulationInput): Run {
+export const simulate = (asked: SimulationInput): Run => atOnce(simulating(asked));
+
+/**
+ * The same in slices, one for each record. The equations of a box are shared by all runs of the same model: only one of
+ * them may be under way.
+ */
+export function* simulating(asked: SimulationInput): InSlices<Run> {
   const { box, weather, plan, days, every } = asked;
   const { system, stepper: prepared } = preparedFor(box);
   const read = reader(weather);
@@ -236,6 +243,7 @@ export function simulate(asked: SimulationInput): Run {
           read(nextRecord, room);
           record.take(nextRecord, y, room);
           nextRecord += every;
+          yield;
         }
       }
     }
