@@ -16,7 +16,7 @@ import { takeOutUnreadable, unreadableNow } from './readable';
 import { addPicture, listPictures, removePicture } from './pictures';
 import { addReadings } from './readings';
 import { belongingsOf } from './records';
-import { saveSetting } from './settings';
+import { loadSettings, saveOwnRow, saveSetting } from './settings';
 import { listMoves } from './shelf';
 import { emptyTrash, listTrash, putBack } from './trash';
 
@@ -160,6 +160,27 @@ describe('a row that cannot be read', () => {
     expect(unreadableNow().map(({ table, key }) => [table, key])).toEqual([['shelf', 'torn']]);
     await takeOutUnreadable(db, unreadableNow());
     expect(await db.shelf.count()).toBe(DEMO_SHELF.length);
+  });
+  it('of one’s own catalogue, or a price, is told and taken out; the others are read, and can be changed', async () => {
+    const own = { ...catalogue.recipes[0]!, id: 'own-recipe' };
+    const torn = { ...own, id: 'own-torn', name: 5 };
+    await db.settings.bulkPut([
+      { key: 'recipes', value: [null, own, torn] },
+      { key: 'prices', value: { 'sand/25': 9.5, 'peat/50': 'dear' } },
+    ]);
+    expect(await loadSettings(db)).toMatchObject({ recipes: [own], prices: { 'sand/25': 9.5 } });
+    expect(unreadableNow().map(({ table, setting, row, why }) => [table, setting, row, why])).toEqual([
+      ['recipes', 'recipes', null, expect.stringMatching(/object/)],
+      ['recipes', 'recipes', torn, expect.stringMatching(/^name: /)],
+      ['prices', 'prices', 'dear', expect.stringMatching(/number/)],
+    ]);
+    // Beside what cannot be read the rest goes on.
+    await saveOwnRow(db, 'recipes', { ...own, name: 'Renamed' });
+    expect((await db.settings.get('recipes'))?.value).toEqual([null, torn, { ...own, name: 'Renamed' }]);
+    await takeOutUnreadable(db, unreadableNow());
+    expect(unreadableNow()).toEqual([]);
+    expect((await db.settings.get('recipes'))?.value).toEqual([{ ...own, name: 'Renamed' }]);
+    expect((await db.settings.get('prices'))?.value).toEqual({ 'sand/25': 9.5 });
   });
   it.each([null, 5, 'x', { version: 3 }, { version: 9, climate: 7, plan: null }])(
     'of an enclosure, %j, leaves the others on the rack',

@@ -1,11 +1,15 @@
 import type { IndexableType } from 'dexie';
+import equal from 'fast-deep-equal';
 import type { ZodType } from 'zod';
 import { refusalOf } from '@/core/document';
 import type { RinconDatabase } from './database';
 
 /** A row that cannot be read: it is left alone, and all else works. */
 export interface Unreadable {
+  /** Of the database; or what a setting holds a list of: `materials`, `recipes`, `animals`, `plants`, `crew`, `prices`. */
   readonly table: string;
+  /** The setting it stands in; left out: it is a row of its own. */
+  readonly setting?: string;
   /** Its primary key, as it is stored. */
   readonly key: IndexableType;
   readonly row: unknown;
@@ -34,7 +38,8 @@ function meet(change: (rows: Map<string, Unreadable>) => void): void {
 
 /** Every row has a key: without one it could not be stored. */
 const keyOf = (row: unknown): IndexableType => (row as { readonly id: IndexableType }).id;
-const nameOf = ({ table, key }: Pick<Unreadable, 'table' | 'key'>): string => JSON.stringify([table, key]);
+const nameOf = ({ table, key, setting }: Pick<Unreadable, 'table' | 'key' | 'setting'>): string =>
+  JSON.stringify([table, key, setting]);
 
 /** Those of a table's rows that are what they should be; the others are noted, and can be saved or taken out. */
 export function readable<T>(table: string, rows: readonly T[], schema: ZodType): readonly T[] {
@@ -46,19 +51,36 @@ export function readable<T>(table: string, rows: readonly T[], schema: ZodType):
     wrong.push({ table, key: keyOf(row), row, why: `${place}: ${message}` });
     return false;
   });
-  const fresh = wrong.filter((it) => !met.has(nameOf(it)));
-  if (fresh.length > 0)
-    meet((known) => {
-      for (const it of fresh) known.set(nameOf(it), it);
-    });
+  note(wrong);
   return sound;
+}
+
+/** Notes what cannot be read and was not met before. */
+export function note(wrong: readonly Unreadable[]): void {
+  const fresh = wrong.filter((it) => !met.has(nameOf(it)));
+  if (fresh.length === 0) return;
+  meet((known) => {
+    for (const it of fresh) known.set(nameOf(it), it);
+  });
+}
+
+/** A setting without some of what it holds: a list, or what stands under names. */
+function without(held: unknown, rows: readonly Unreadable[]): unknown {
+  if (Array.isArray(held)) return held.filter((it) => !rows.some(({ row }) => equal(row, it)));
+  const gone = new Set(rows.map(({ key }) => key));
+  return Object.fromEntries(Object.entries(Object(held) as object).filter(([key]) => !gone.has(key)));
 }
 
 /** Takes rows that cannot be read out of the database, for good. */
 export async function takeOutUnreadable(db: RinconDatabase, rows: readonly Unreadable[]): Promise<void> {
-  const tables = [...new Set(rows.map((it) => it.table))];
+  const tables = [...new Set(rows.map((it) => (it.setting === undefined ? it.table : 'settings')))];
   await db.transaction('rw', tables, async () => {
-    for (const it of rows) await db.table(it.table).delete(it.key);
+    for (const it of rows) if (it.setting === undefined) await db.table(it.table).delete(it.key);
+    for (const key of new Set(rows.flatMap(({ setting }) => setting ?? []))) {
+      const kept = await db.settings.get(key);
+      const own = rows.filter(({ setting }) => setting === key);
+      if (kept) await db.settings.put({ key, value: without(kept.value, own) });
+    }
   });
   meet((known) => {
     for (const it of rows) known.delete(nameOf(it));

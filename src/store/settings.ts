@@ -2,10 +2,11 @@ import equal from 'fast-deep-equal';
 import { z } from 'zod';
 import { NO_OWN_ROWS, OWN_KINDS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
-import { Mix } from '@/core/document';
+import { Mix, refusalOf } from '@/core/document';
 import { FAMILIES } from '@/core/mixing';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';
+import { note, type Unreadable } from './readable';
 import { RefusedWrite, written } from './written';
 
 const Units = z.strictObject({
@@ -16,7 +17,7 @@ const Units = z.strictObject({
   temperature: z.enum(['C', 'F']),
 }) satisfies z.ZodType<UnitPrefs>;
 
-/** Rows that can be read; one that cannot stays stored, and is left out here. */
+/** Rows that can be read; one that cannot stays stored, is left out here, and noted where settings are loaded. */
 const rows = <T extends z.ZodType>(row: T) =>
   z
     .array(z.unknown())
@@ -42,6 +43,9 @@ const Bench = z.object({
     .max(3),
 });
 export type Bench = z.infer<typeof Bench>;
+
+type OwnKind = keyof OwnRows;
+const OWN_SCHEMAS = { materials: Material, recipes: Recipe, animals: Animal, plants: Plant, crew: CrewKind };
 
 /** As a file holds it. */
 const Price = z.number().finite().min(0).max(1e6);
@@ -109,10 +113,36 @@ export const ownRows = ({ materials, recipes, animals, plants, crew }: Settings)
   return OWN_KINDS.every((kind) => own[kind].length === 0) ? NO_OWN_ROWS : own;
 };
 
-/** Settings as stored; whatever cannot be read falls back to its default. */
+/** Settings as stored; whatever cannot be read falls back to its default, and rows and prices among it are noted. */
 export async function loadSettings(db: RinconDatabase): Promise<Settings> {
   const rows = await db.settings.toArray();
-  return Settings.parse(Object.fromEntries(rows.map((row) => [row.key, row.value])));
+  const stored = Object.fromEntries(rows.map((row) => [row.key, row.value]));
+  note(unreadableIn(stored));
+  return Settings.parse(stored);
+}
+
+/** One’s own rows and prices that cannot be read, as they are kept. */
+export function unreadableIn(stored: Readonly<Record<string, unknown>>): readonly Unreadable[] {
+  const wrong: Unreadable[] = [];
+  const add = (setting: string, key: string, row: unknown, error: z.ZodError): void => {
+    const { place, message } = refusalOf(error.issues[0]);
+    wrong.push({ table: setting, setting, key, row, why: place ? `${place}: ${message}` : message });
+  };
+  for (const kind of OWN_KINDS) {
+    const held = stored[kind];
+    if (!Array.isArray(held)) continue;
+    for (const row of held as readonly unknown[]) {
+      const { error } = OWN_SCHEMAS[kind].safeParse(row);
+      if (error) add(kind, JSON.stringify(row), row, error);
+    }
+  }
+  const prices = stored.prices;
+  if (typeof prices === 'object' && prices !== null)
+    for (const [key, row] of Object.entries(prices)) {
+      const { error } = Price.safeParse(row);
+      if (error) add('prices', key, row, error);
+    }
+  return wrong;
 }
 
 /** Settings that go into a backup; prices and own rows go with the enclosures. */
@@ -142,9 +172,6 @@ export async function saveSetting<K extends keyof Settings>(
   await db.settings.put({ key, value });
 }
 
-type OwnKind = keyof OwnRows;
-const OWN_SCHEMAS = { materials: Material, recipes: Recipe, animals: Animal, plants: Plant, crew: CrewKind };
-
 /** Writes one own row, in place of the one with its id. Two windows writing different rows lose neither. */
 export async function saveOwnRow<K extends OwnKind>(
   db: RinconDatabase,
@@ -152,7 +179,7 @@ export async function saveOwnRow<K extends OwnKind>(
   row: OwnRows[K][number],
 ): Promise<void> {
   const sound = written<unknown>(OWN_SCHEMAS[kind], row) as OwnRows[K][number];
-  await changeStored(db, kind, (rows) => [...rows.filter((it) => it.id !== row.id), sound]);
+  await changeStored(db, kind, (rows) => [...rows.filter((it) => it?.id !== row.id), sound]);
 }
 
 /**
@@ -172,14 +199,14 @@ export async function changeOwnRow<K extends OwnKind>(
 }
 
 export async function removeOwnRow(db: RinconDatabase, kind: OwnKind, id: string): Promise<void> {
-  await changeStored(db, kind, (rows) => rows.filter((it) => it.id !== id));
+  await changeStored(db, kind, (rows) => rows.filter((it) => it?.id !== id));
 }
 
 /** Works on what is stored, read or not, so that a row this version cannot read is kept. */
 async function changeStored(
   db: RinconDatabase,
   kind: OwnKind,
-  change: (rows: readonly { readonly id?: unknown }[]) => readonly unknown[],
+  change: (rows: readonly ({ readonly id?: unknown } | null)[]) => readonly unknown[],
 ): Promise<void> {
   await db.transaction('rw', db.settings, async () => {
     const stored = (await db.settings.get(kind))?.value;

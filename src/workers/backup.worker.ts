@@ -23,7 +23,7 @@ import { listDesigns } from '@/store/designs';
 import { clashesWith, takeInFile, type Differing, type TakenIn, type Which } from '@/store/takeIn';
 import { isThere } from '@/store/pictures';
 import { addReadings, readTrack } from '@/store/readings';
-import { KEPT_SETTINGS, loadSettings, ownRows, restoreSettings } from '@/store/settings';
+import { KEPT_SETTINGS, loadSettings, ownRows, restoreSettings, unreadableIn } from '@/store/settings';
 import { listMoves } from '@/store/shelf';
 
 /** What was read in; which of two designs is to stand, asked before anything is written; or why nothing was. */
@@ -75,6 +75,11 @@ const api = {
         return it.state === 'ready' && (only === null || it.row.id === only) ? [it.row.design] : [];
       });
       const settings = await loadSettings(db);
+      if (only === null) {
+        const stored = Object.fromEntries((await db.settings.toArray()).map((it) => [it.key, it.value]));
+        for (const { table, key, row } of unreadableIn(stored))
+          unreadable.push(table === 'prices' ? { table, key, row } : { table: `own ${table}`, row });
+      }
       const all = await belongingsOf(db, only);
       /** Rows that will be read again; the others are held as they are. */
       const sound = <T>(table: string, rows: readonly T[], schema: ZodType): readonly T[] =>

@@ -19,6 +19,16 @@ const TABLES: Readonly<Record<string, readonly [one: string, many: string]>> = {
   shelf: ['line of the shelf’s book', 'lines of the shelf’s book'],
 };
 
+/** What is one’s own in the catalogue. */
+const OWN: Readonly<Record<string, readonly [one: string, many: string]>> = {
+  materials: ['ingredient of your own', 'ingredients of your own'],
+  recipes: ['recipe of your own', 'recipes of your own'],
+  animals: ['species of your own', 'species of your own'],
+  plants: ['plant of your own', 'plants of your own'],
+  crew: ['crew of your own', 'crews of your own'],
+  prices: ['price of your own', 'prices of your own'],
+};
+
 /** Says which rows cannot be read; they are kept as they are until they are saved and taken out. */
 export function UnreadableRows() {
   const { db } = useStore();
@@ -26,10 +36,13 @@ export function UnreadableRows() {
   const [isSaved, setSaved] = useState<readonly Unreadable[]>(NONE);
   const [first] = rows;
   if (!first) return null;
-  const counts = Object.entries(TABLES).flatMap(([table, [one, many]]) => {
-    const count = rows.filter((it) => it.table === table).length;
-    return count > 0 ? [counted(count, one, many)] : [];
-  });
+  const counts = [TABLES, OWN].flatMap((names) =>
+    Object.entries(names).flatMap(([table, [one, many]]) => {
+      const isOwn = names === OWN;
+      const count = rows.filter((it) => it.table === table && (it.setting !== undefined) === isOwn).length;
+      return count > 0 ? [counted(count, one, many)] : [];
+    }),
+  );
   return (
     <CornerCard label="What cannot be read">
       <div>
@@ -46,7 +59,10 @@ export function UnreadableRows() {
               download(
                 'rincon-unreadable.json',
                 JSON.stringify(
-                  rows.map(({ table, row }) => ({ table, row })),
+                  rows.map(({ table, setting, key, row }) => ({
+                    ...(setting === undefined ? { table } : { setting, key }),
+                    row,
+                  })),
                   null,
                   2,
                 ),
