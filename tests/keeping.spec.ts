@@ -17,7 +17,7 @@ test('storage that fills up is said plainly, with the way out; the edit is kept 
   });
   await type(page, /^Oak leaf litter, depth at the front/, '2');
   const alert = page.getByRole('alert').filter({ hasText: 'Not saved' });
-  await expect(alert).toContainText('storage is full. Export this enclosure');
+  await expect(alert).toContainText('storage is full. Export what is here');
   const file = JSON.parse(await exported(page, /Export this enclosure/)) as { designs: { name: string }[] };
   expect(JSON.stringify(file.designs[0])).toContain('"frontLeft":0.02');
   await page.evaluate(() => (window as unknown as { spaceAgain: () => void }).spaceAgain());

@@ -54,7 +54,20 @@ interface Told {
   readonly lines: Set<number>;
   readonly pictures: Set<string>;
   readonly restored: Set<string>;
+  /** Names of points whose file of a sensor was read in. */
+  readonly points: Set<string>;
 }
+
+/** Rows of a sensor's file, five minutes each: they lie in four weeks. */
+const ROWS = 6000;
+const sensorFile = (name: string): string => {
+  const began = Date.now() - ROWS * 300_000;
+  const rows = Array.from(
+    { length: ROWS },
+    (_, i) => `${new Date(began + i * 300_000).toISOString()};${(23 + Math.sin(i / 40)).toFixed(2)}`,
+  );
+  return `Time;${name} [°C]\r\n${rows.join('\r\n')}\r\n`;
+};
 
 /** What is in the storage of a page that runs none of the program. */
 const found = (page: Page) =>
@@ -87,7 +100,8 @@ const found = (page: Page) =>
       'log',
     );
     const pictures = await rows<{ id: string; about: string; design: string }>('pictures');
-    const blocks = await rows<{ series: string }>('blocks');
+    const blocks = await rows<{ series: string; level: string; count: number }>('blocks');
+    const series = await rows<{ id: string; name: string }>('series');
     db.close();
     return {
       stores: [...db.objectStoreNames].length,
@@ -96,6 +110,12 @@ const found = (page: Page) =>
       log: log.map((it) => ({ id: it.id, design: it.design, text: it.text, seconds: it.values.seconds })),
       pictures: pictures.map(({ id, about }) => ({ id, about })),
       blocks: [...new Set(blocks.map((it) => it.series))],
+      points: series.map(({ id, name }) => ({
+        name,
+        count: blocks
+          .filter((it) => it.series === id && it.level === 'raw')
+          .reduce((sum, it) => sum + it.count, 0),
+      })),
     };
   });
 
@@ -167,6 +187,19 @@ const ACTS: readonly Act[] = [
     await page.getByText('Written.').waitFor();
     told.pictures.add(text);
   },
+  // A file of a sensor.
+  async (page, baseURL, told, n) => {
+    await page.goto(`${baseURL}/e/demo-dry-wash/keep?tab=readings`);
+    const name = `sensor ${n()}`;
+    await page
+      .getByLabel('File of a sensor')
+      .setInputFiles({ name: `${name}.csv`, mimeType: 'text/csv', buffer: Buffer.from(sensorFile(name)) });
+    const matcher = page.getByRole('region', { name: 'What is in it' });
+    await matcher.getByRole('textbox', { name: `Name of the point for ${name} [°C]` }).fill(name);
+    await matcher.getByRole('button', { name: 'Read it in' }).click();
+    await page.getByText(`${name}.csv: ${ROWS} rows, ${ROWS} readings.`).waitFor();
+    told.points.add(name);
+  },
   // A backup with all of that.
   async (page, baseURL, told, n) => {
     await page.goto(`${baseURL}/`);
@@ -188,7 +221,13 @@ test(`the browser killed at random moments of random work, ${KILLS} times: what 
   const baseURL = address ?? '';
   const next = seededRandom(SEED);
   const profile = mkdtempSync(join(tmpdir(), 'rincon-torture-'));
-  const told: Told = { depth: -1, lines: new Set(), pictures: new Set(), restored: new Set() };
+  const told: Told = {
+    depth: -1,
+    lines: new Set(),
+    pictures: new Set(),
+    restored: new Set(),
+    points: new Set(),
+  };
   let [counter, kills, stuck] = [0, 0, 0];
   const n = (): number => (counter += 1);
   try {
@@ -224,6 +263,16 @@ test(`the browser killed at random moments of random work, ${KILLS} times: what 
         expect(
           [...told.pictures].filter((it) => !texts.has(it)),
           `pictures ${after}`,
+        ).toEqual([]);
+        // A sensor's file is there with every reading, or not at all.
+        const points = here.points.filter((it) => it.name.startsWith('sensor '));
+        expect(
+          points.filter((it) => it.count !== ROWS),
+          `sensors ${after}`,
+        ).toEqual([]);
+        expect(
+          [...told.points].filter((name) => !points.some((it) => it.name === name)),
+          `sensors ${after}`,
         ).toEqual([]);
         // What was restored is there whole, or not at all.
         for (const name of here.designs.filter((it) => it.startsWith('restored '))) {
@@ -268,9 +317,11 @@ test(`the browser killed at random moments of random work, ${KILLS} times: what 
     // It worked at all: something of each kind was called saved, if it was tried often enough.
     expect(told.depth + told.lines.size).toBeGreaterThan(0);
     if (KILLS >= 100)
-      expect(Math.min(told.lines.size, told.pictures.size, told.restored.size)).toBeGreaterThan(0);
+      expect(
+        Math.min(told.lines.size, told.pictures.size, told.restored.size, told.points.size),
+      ).toBeGreaterThan(0);
     console.log(
-      `${KILLS} kills: depth ${told.depth} mm, ${told.lines.size} lines, ${told.pictures.size} pictures, ${told.restored.size} backups called saved`,
+      `${KILLS} kills: depth ${told.depth} mm, ${told.lines.size} lines, ${told.pictures.size} pictures, ${told.points.size} files of sensors, ${told.restored.size} backups called saved`,
     );
   } finally {
     rmSync(profile, { recursive: true, force: true });

@@ -127,3 +127,41 @@ test('a new version with old tabs open: they go on, are asked, and lose nothing 
     before.close();
   }
 });
+
+test('storage with no room for the pages kept for offline: all works from the server, and they are kept once there is', async ({
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({
+    baseURL: baseURL ?? '',
+    serviceWorkers: 'allow',
+    locale: 'en-GB',
+  });
+  const page = await context.newPage();
+  const origin = new URL(baseURL ?? '').origin;
+  const session = await context.newCDPSession(page);
+  const failed: string[] = [];
+  page.on('pageerror', (error) => failed.push(error.message));
+  // Room for the demo, not for five megabytes of script beside it.
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 3_000_000 });
+  await demo(page);
+  const kept = () =>
+    page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state);
+  for (const path of ['/today', '/e/demo-hedge/climate', '/lists']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  }
+  await page.goto('/e/demo-hedge/keep');
+  await page.getByLabel('Write down').fill('mist 9s');
+  await page.getByLabel('Write down').press('Enter');
+  await expect(page.getByText('Written.')).toBeVisible();
+  expect(await kept()).not.toBe('activated');
+  expect(failed).toEqual([]);
+
+  await session.send('Storage.overrideQuotaForOrigin', { origin });
+  await page.reload();
+  await expect.poll(kept, { timeout: 60_000 }).toBe('activated');
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await expect(page.locator('[data-entry=mist]').first()).toContainText('9');
+  await context.close();
+});

@@ -26,10 +26,10 @@ export function storageTrouble(error: unknown): string {
   if (error instanceof RefusedWrite) return error.message;
   const name = error instanceof Error ? `${error.name} ${error.message}` : String(error);
   if (/quota|full|no space/i.test(name)) {
-    return 'the browser’s storage is full. Export this enclosure, then free some space and try again';
+    return 'the browser’s storage is full. Export what is here, then free some space and try again';
   }
   if (/InvalidState|closed|blocked|SecurityError/i.test(name)) {
-    return 'the browser no longer lets this page store anything. Export this enclosure, then load the page again';
+    return 'the browser no longer lets this page store anything. Export what is here, then load the page again';
   }
-  return `${error instanceof Error ? error.message : 'it could not be written'}. Export this enclosure to be safe`;
+  return `${error instanceof Error ? error.message : 'it could not be written'}. Export what is here to be safe`;
 }
