@@ -4,7 +4,8 @@ import { demoDesigns } from '@/catalogue/demo';
 import { applyEdit, type EditCall } from '../edits';
 import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
-import { CARE_GROUPS, careRules, clock, rrulestr } from '.';
+import { CARE_GROUPS, careRules, rrulestr } from '.';
+import { clock } from '../units';
 
 const proposed = (animal: string | null, ...calls: readonly EditCall[]): Design =>
   firstDesign(animal, 'middle', calls);

@@ -1,12 +1,8 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { changeOvers, seasonsSaid } from '../climate/seasonWords';
 import { monthsOf, type Design } from '../document/schema';
-import { length, light, percent, message, type Message } from '../units';
+import { clock, length, light, percent, message, type Message } from '../units';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type When } from './rule';
-
-/** Minutes since midnight as a time of day. */
-export const clock = (minute: number): string =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 
 /** Hours of UV a day that a tube is worn by. */
 const LIT_HOURS = 12;

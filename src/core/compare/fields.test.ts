@@ -44,6 +44,8 @@ describe('fields in words', () => {
     expect(value(['climate', 'devices', '#a', 'humidistat', 'night'], 0.8)).toBe('80 %');
     // Where its probe is fixed is a place, not what it holds.
     expect(value(['climate', 'devices', '#a', 'thermostat', 'probe', 'x'], 0.3)).toBe('30 cm');
+    expect(value(['climate', 'devices', '#a', 'spans', '0', 'from'], 450)).toBe('07:30');
+    expect(value(['climate', 'mist', 'times', '0', 'at'], 1230)).toBe('20:30');
     expect(value(['climate', 'devices', '#a', 'power'], 25)).toBe('25 W');
     expect(value(['enclosure', 'emptyMass'], 12)).toBe('12.0 kg');
     expect(value(['brief', 'animal'], 'no-such')).toBe('no-such');

@@ -10,7 +10,7 @@ import {
   type Catalogue,
 } from '../catalogue';
 import { valueAt, type Design, type FieldPath } from '../document';
-import { area, length, mass, number, percent, temperature, type Message } from '../units';
+import { area, clock, length, mass, number, percent, temperature, type Message } from '../units';
 
 const SECTIONS: Readonly<Record<string, string>> = {
   brief: 'Brief',
@@ -105,6 +105,11 @@ const LENGTHS =
 const SHARES = /^(topCover|humidity|share|moistShare|packingLoss|dim|sunlit)$/;
 const MASSES = /^(mass|emptyMass|standRating)$/;
 
+/** Minutes since midnight, as lamps, mist and thermostats have them; `at` is a place everywhere else. */
+const isTimeOfDay = (path: FieldPath): boolean =>
+  path[0] === 'climate' &&
+  (/^(from|to|on|off|fills)$/.test(path.at(-1) ?? '') || (path.at(-1) === 'at' && path.includes('times')));
+
 /** What stands at a field, in words: a quantity in the reader’s units, a row by its name; undefined as “not there”. */
 export function fieldValue(path: FieldPath, value: unknown, catalogue: Catalogue): Message {
   const key = path.at(-1) ?? '';
@@ -115,6 +120,7 @@ export function fieldValue(path: FieldPath, value: unknown, catalogue: Catalogue
     const isHeld = key === 'day' || key === 'night';
     if ((isHeld && path.includes('humidistat')) || SHARES.test(key)) return [percent(value)];
     if (key === 'temperature' || (isHeld && path.includes('thermostat'))) return [temperature(value)];
+    if (isTimeOfDay(path)) return [clock(value)];
     if (key === 'power') return [`${Math.round(value)} W`];
     if (LENGTHS.test(key)) return [length(value)];
     if (MASSES.test(key)) return [mass(value)];

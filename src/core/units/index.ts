@@ -5,3 +5,4 @@ export * from './format';
 export * from './message';
 export * from './prose';
 export * from './count';
+export * from './clock';

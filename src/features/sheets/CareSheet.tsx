@@ -2,7 +2,8 @@
 
 import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
-import { CARE_GROUPS, careRules, clock, type CareGroup, type CareRule } from '@/core/care';
+import { CARE_GROUPS, careRules, type CareGroup, type CareRule } from '@/core/care';
+import { clock } from '@/core/units';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
 import { capital, length, light, mass, percent, temperature, type Quantity } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
