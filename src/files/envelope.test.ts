@@ -70,6 +70,7 @@ describe('files of every earlier version', () => {
     'rack-v10',
     'rack-v11',
     'rack-v12',
+    'rack-v13',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -91,13 +92,15 @@ describe('files of every earlier version', () => {
       'thickness' in bed && 'thickness' in stood && bed.thickness.backLeft - stood.thickness.backLeft,
     ).toBeCloseTo(0.03, 9);
     expect(limestone.plan.marks.find((it) => it.step === 'measure')?.read).toEqual([
-      { what: 'at night', value: '21.4 °C' },
+      { what: 'at night', value: '21.4 °C', number: null },
     ]);
     expect(read.value.designs[0]!.care.changes).toEqual([
       {
         rule: 'glass',
         when: { by: 'calendar', rrule: 'FREQ=WEEKLY;BYDAY=SA' },
         paused: false,
+        until: null,
+        from: null,
         reason: 'class is out',
       },
     ]);
@@ -115,6 +118,26 @@ describe('files of every earlier version', () => {
     ]);
     expect(before.value.designs.every((it) => it.climate.seasons.length === 0)).toBe(true);
     expect(before.value.designs.map((it) => it.plan.standing?.climate.seasons)).toContainEqual([]);
+  });
+
+  it('version 10 holds what waits, is left out or was read as a number, and since when care counts', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v13.rincon.json', 'utf8'));
+    if (!read.ok) throw new Error('not read');
+    const { plan, care } = read.value.designs.find((it) => it.name === 'Hedge')!;
+    const of = (step: string) => plan.marks.find((it) => it.step === step);
+    expect(of('background-background-1')).toMatchObject({ worked: '2026-11-14', done: null });
+    expect(of('crew-seen')).toMatchObject({ skipped: 'seen in the culture' });
+    expect(of('measure')).toMatchObject({
+      begun: '2026-11-20',
+      read: [{ what: 'at night', value: '', number: 19.5 }],
+    });
+    expect(care.changes).toMatchObject([{ rule: 'glass', paused: true, until: '2026-12-24', from: null }]);
+    expect(care.own).toMatchObject([{ what: 'Turn the enclosure', from: '2026-11-20' }]);
+    // What was done before is done: nothing waits in a file of before.
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v12.rincon.json', 'utf8'));
+    expect(
+      before.ok && before.value.designs.flatMap((it) => it.plan.marks).map((it) => it.worked),
+    ).not.toContain(expect.any(String));
   });
 
   it('version 7 of the file tells the states its designs have been in; earlier ones do not', () => {

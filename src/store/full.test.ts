@@ -4,6 +4,7 @@ import { catalogue } from '@/catalogue';
 import { demoAnimals, demoDesigns, demoEquipment, demoReadings } from '@/catalogue/demo';
 import { applyEdit } from '@/core/edits';
 import { RinconDatabase } from './database';
+import { replaceLamp } from './acts';
 import { changeDesign, deleteDesign, restoreDesign } from './designs';
 import { rewriteEntry, strike, writeEntries } from './log';
 import { storageTrouble } from './persist';
@@ -58,6 +59,17 @@ const ACTS: readonly (readonly [string, (db: RinconDatabase) => Promise<unknown>
   ['animals come', (db) => putRecords(db, 'animals', demoAnimals(NOW))],
   ['one is renamed', (db) => changeRecord(db, 'animals', demoAnimals(NOW)[0]!.id, { name: 'Fig' }, NOW)],
   ['equipment comes', (db) => putRecords(db, 'equipment', demoEquipment(NOW))],
+  [
+    'a lamp is replaced',
+    (db) =>
+      replaceLamp(
+        db,
+        { design: first.id, device: first.climate.devices[0]!.id, on: '2026-11-25', draft: note },
+        catalogue,
+        NOW,
+        [picture],
+      ),
+  ],
   [
     'things are bought',
     (db) =>
@@ -145,11 +157,11 @@ afterEach(async () => {
 describe('a disk that is full', () => {
   it('at any write of an evening: the act is written whole or not at all, and can be done again', async () => {
     const failed: string[] = [];
-    for (const [act, work] of ACTS) {
+    for (const [index, [act, work]] of ACTS.entries()) {
       const before = await all();
       // One write more each time, until the act gets through.
       for (let room = 0; ; room += 1) {
-        names = 0;
+        names = 1000 * index;
         space = room;
         const error: unknown = await work(db).then(
           () => null,

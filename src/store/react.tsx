@@ -21,6 +21,7 @@ import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
+import { replaceLamp, type Replaced } from './acts';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
@@ -323,6 +324,24 @@ export function useLogBook() {
     }),
     [db],
   );
+}
+
+/** Acts that change more than the log: all of it together, or nothing. Each gives how it is taken back. */
+export function useActs() {
+  const { db, catalogue } = useStore();
+  return useMemo(
+    () => ({
+      replaceLamp: (lamp: Replaced, pictures?: readonly SmallPicture[]) =>
+        replaceLamp(db, lamp, catalogue, Date.now(), pictures),
+    }),
+    [db, catalogue],
+  );
+}
+
+/** When the keeper is away, and who looks in meanwhile. */
+export function useAway() {
+  const { db, settings } = useStore();
+  return [settings.away, (away: Settings['away']): void => void saveSetting(db, 'away', away)] as const;
 }
 
 /** Share of what is measured out that is bought to spare. */

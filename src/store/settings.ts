@@ -83,6 +83,11 @@ const Settings = z.object({
     .object({ from: z.number().min(0).max(24), to: z.number().min(0).max(24) })
     .nullable()
     .catch(null),
+  /** When the keeper is away, and who looks in meanwhile; null: nothing is planned. */
+  away: z
+    .object({ from: z.iso.date(), to: z.iso.date(), who: z.string().max(80) })
+    .nullable()
+    .catch(null),
   /** Enclosures whose devices are listened to. */
   joined: z.array(z.string()).catch([]),
   /** When everything was last exported, ms since 1970; null: never. */
@@ -104,6 +109,7 @@ export const DEFAULT_SETTINGS: Settings = {
   demoLaid: false,
   matches: {},
   quiet: null,
+  away: null,
   joined: [],
   exported: null,
 };
@@ -146,7 +152,7 @@ export function unreadableIn(stored: Readonly<Record<string, unknown>>): readonl
 }
 
 /** Settings that go into a backup; prices and own rows go with the enclosures. */
-export const KEPT_SETTINGS = ['units', 'tub', 'spare', 'matches', 'quiet', 'bench'] as const;
+export const KEPT_SETTINGS = ['units', 'tub', 'spare', 'matches', 'quiet', 'away', 'bench'] as const;
 
 /** Settings from a backup, where nothing is set here. */
 export async function restoreSettings(

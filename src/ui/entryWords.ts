@@ -49,3 +49,15 @@ export function entryWords(
   if (text !== '' && !(kind === 'feed' && values.count !== null)) said.push(text);
   return said.join(', ');
 }
+
+/** What an entry of a rule is an entry of, where there is a kind of its own for it. */
+const KIND_OF: Readonly<Record<string, EntryKind>> = {
+  mist: 'mist',
+  feed: 'feed',
+  'spot-clean': 'clean',
+  glass: 'clean',
+  urates: 'clean',
+  'crew-seen': 'crew',
+  'water-test': 'water-test',
+};
+export const kindOfRule = (rule: string): EntryKind => KIND_OF[rule] ?? 'care';

@@ -2,7 +2,7 @@ import type { Catalogue } from '@/core/catalogue';
 import type { ShelfMove } from '@/core/shelf';
 import { applyEdit, type EditCall } from '@/core/edits';
 import { proposeDesign, type Questionnaire } from '@/core/propose';
-import { type Design } from '@/core/document';
+import { UNTOUCHED, type Design } from '@/core/document';
 
 /** A made-up school nature room. Every name, date and figure here is invented. */
 interface Scene {
@@ -324,11 +324,9 @@ function planted(before: Design): Design {
           start: told.start,
           standing: null,
           marks: Object.entries(told.days).map(([step, done]) => ({
+            ...UNTOUCHED,
             step,
             done,
-            notBefore: null,
-            note: '',
-            read: [],
           })),
         },
       }

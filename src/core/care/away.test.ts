@@ -3,7 +3,17 @@ import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { findDeviceKind } from '../catalogue';
 import { entryOf } from '../log';
-import { after, awayDays, careNow, daily, daysOfUvLeft, dayPlus, meteredLamp, type HeldRule } from '.';
+import {
+  after,
+  awayDays,
+  careNow,
+  daily,
+  daysOfUvLeft,
+  dayPlus,
+  lampDay,
+  meteredLamp,
+  type HeldRule,
+} from '.';
 
 const utcDay = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
@@ -18,7 +28,10 @@ const rule = (change: Partial<HeldRule>): HeldRule => ({
   needsAnimal: true,
   sitter: true,
   paused: false,
+  until: null,
   reason: '',
+  from: null,
+  added: null,
   own: false,
   ...change,
 });
@@ -35,8 +48,19 @@ describe('while the keeper is away', () => {
   });
   it('what is daily is there every day; what may wait, and what is paused, is not', () => {
     expect(of([rule({ when: daily() })], { r: '2026-07-31' })).toHaveLength(10);
-    expect(of([rule({ sitter: false })])).toEqual([]);
+    expect(of([rule({ sitter: false, when: after(6) })])).toEqual([]);
     expect(of([rule({ paused: true })])).toEqual([]);
+  });
+  it('what may wait is on it once it would come round twice; what was added always, work on lamps and animals never', () => {
+    const weekly = rule({ sitter: false, when: after(7), group: 'water' });
+    expect(of([weekly], { r: '2026-07-31' }, '2026-08-13')).toEqual([]);
+    expect(of([weekly], { r: '2026-07-31' }, '2026-08-14')).toEqual(['07', '14']);
+    expect(of([{ ...weekly, group: 'equipment' }], { r: '2026-07-31' }, '2026-08-14')).toEqual([]);
+    expect(of([{ ...weekly, group: 'animal' }], { r: '2026-07-31' }, '2026-08-14')).toEqual([]);
+    expect(of([{ ...weekly, group: 'records', added: '2026-07-10' }])).toEqual(['01', '08']);
+  });
+  it('a pause that ends meanwhile is followed to its day', () => {
+    expect(of([rule({ when: daily(), paused: true, until: '2026-08-08' })])).toEqual(['08', '09', '10']);
   });
   it('of the demo: a few things a day in enclosures that are lived in or grow', () => {
     const bog = demoDesigns(catalogue).find((it) => it.id === 'demo-bog-shelf')!;
@@ -114,6 +138,8 @@ describe('a lamp by its meter', () => {
     );
     const found = meteredLamp(two, log, catalogue, utcDay)!;
     expect(found.readings).toBe(2);
+    // April to July, and as long again: 91 days.
+    expect(found.upTo).toBe(dayPlus('2026-07-10', 91));
     // Halved in 91 days, by hand: from 1 to what is needed in 91 · log2(1 / needed) more.
     const days = 91 * Math.log2(1 / found.needed);
     expect(found.day).toBe(dayPlus('2026-07-10', Math.floor(Math.max(0, days))));
@@ -121,5 +147,12 @@ describe('a lamp by its meter', () => {
     const left = days - Math.floor(days);
     const ahead = meteredLamp(two, log, catalogue, (at) => utcDay(at + 86_400_000 * (1 - left)))!;
     expect(ahead.day).toBe(dayPlus(found.day, 1));
+  });
+  it('a meter shortens what the calendar says as it likes, and lengthens it as far as its readings reach', () => {
+    const metered = (day: string) => ({ day, needed: 1, readings: 2, upTo: '2027-01-30' });
+    expect(lampDay(metered('2026-10-01'), '2026-12-31')).toBe('2026-10-01');
+    expect(lampDay(metered('2027-01-15'), '2026-12-31')).toBe('2027-01-15');
+    expect(lampDay(metered('2027-09-30'), '2026-12-31')).toBe('2027-01-30');
+    expect(lampDay(metered('2027-09-30'), '2027-03-01')).toBe('2027-03-01');
   });
 });

@@ -7,7 +7,7 @@ import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { When } from '../document/careSchema';
 import { entryOf, type Entry } from '../log';
-import { careNow, careOf, dayPlus, dueOf, lastDone, occurrences, type HeldRule } from '.';
+import { careNow, careOf, dayPlus, daysTill, dueOf, lastDone, occurrences, type HeldRule } from '.';
 
 const TODAY = '2026-11-25';
 const [, hedge] = demoDesigns(catalogue);
@@ -24,7 +24,10 @@ const rule = (when: HeldRule['when'], id = 'r'): HeldRule => ({
   sitter: false,
   when,
   paused: false,
+  until: null,
   reason: '',
+  from: null,
+  added: null,
   own: false,
 });
 const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
@@ -106,6 +109,56 @@ describe('what is due', () => {
     const second = rule({ by: 'calendar', rrule: 'FREQ=DAILY;INTERVAL=2' });
     expect(due(second, '2026-11-23', '2026-11-01')).toMatchObject({ day: TODAY, late: 0 });
   });
+  it('what comes every few days hangs on the last time: late or early, what follows shifts with it', () => {
+    const third = rule({ by: 'calendar', rrule: 'FREQ=DAILY;INTERVAL=3' });
+    // Never done, it is due on the day care began.
+    expect(due(third, null, '2026-11-24')).toMatchObject({ day: '2026-11-24', late: 1 });
+    expect(due(third, '2026-11-24', '2026-11-01')).toMatchObject({ day: '2026-11-27' });
+    expect(due(third, '2026-11-25', '2026-11-01')).toMatchObject({ day: '2026-11-28' });
+    expect(due(third, '2026-11-23', '2026-11-01')).toMatchObject({ day: '2026-11-26' });
+    // In the months in which it does not come it waits for the next in which it does.
+    const winter = rule({ by: 'calendar', rrule: 'FREQ=DAILY;INTERVAL=5;BYMONTH=11,12,1' });
+    expect(due(winter, '2027-01-29', '2026-11-01', '2027-01-30')).toMatchObject({ day: '2027-11-01' });
+    expect(due(winter, '2026-11-24', '2026-11-01')).toMatchObject({ day: '2026-11-29' });
+  });
+  it('what is of the calendar is settled by doing it shortly before its day, not by doing it late', () => {
+    const mondays = rule({ by: 'calendar', rrule: 'FREQ=WEEKLY;BYDAY=MO' });
+    // Sunday 22 November is for Monday, Thursday before is still for the last one.
+    expect(due(mondays, '2026-11-22')).toMatchObject({ day: '2026-11-30' });
+    expect(due(mondays, '2026-11-18')).toMatchObject({ day: '2026-11-23' });
+    const twice = rule({ by: 'calendar', rrule: 'FREQ=WEEKLY;BYDAY=MO,TH' });
+    expect(due(twice, '2026-11-24')).toMatchObject({ day: '2026-11-26' });
+    expect(due(twice, '2026-11-22')).toMatchObject({ day: '2026-11-26' });
+    const monthly = rule({ by: 'calendar', rrule: 'FREQ=MONTHLY;BYMONTHDAY=1' });
+    expect(due(monthly, '2026-11-26', '2026-01-01', '2026-11-27')).toMatchObject({ day: '2027-01-01' });
+    expect(due(monthly, '2026-11-20', '2026-01-01')).toMatchObject({ day: '2026-12-01' });
+    const yearly = rule({ by: 'calendar', rrule: 'FREQ=YEARLY;BYMONTH=3,10;BYMONTHDAY=1' });
+    expect(due(yearly, '2026-02-25', '2025-01-01', '2026-03-02')).toMatchObject({ day: '2026-10-01' });
+    expect(due(yearly, '2026-07-20', '2025-01-01', '2026-09-02')).toMatchObject({ day: '2026-10-01' });
+  });
+  it('what was added counts from the day it was; what was changed or rested is not late for what it missed', () => {
+    const monthly = rule({ by: 'since', days: 30 });
+    const of = (change: Partial<HeldRule>, last: string | null = null, today = TODAY) =>
+      due({ ...monthly, ...change }, last, '2025-10-20', today);
+    expect(of({})).toMatchObject({ day: '2025-11-19', late: 371 });
+    expect(of({ added: TODAY })).toMatchObject({ day: '2026-12-25', late: -30 });
+    // What was done before it was added, and written down since, counts too.
+    expect(of({ added: TODAY }, '2026-11-20')).toMatchObject({ day: '2026-12-20' });
+    expect(of({ from: TODAY }, '2026-07-01')).toMatchObject({ day: TODAY, late: 0, silent: null });
+    expect(of({ from: TODAY }, '2026-11-20')).toMatchObject({ day: '2026-12-20' });
+    const rested = { paused: true, until: '2026-11-20' };
+    expect(of(rested, '2026-07-01', '2026-11-19')).toBeUndefined();
+    expect(of(rested, '2026-07-01', '2026-11-20')).toMatchObject({ day: '2026-11-20', late: 0 });
+    expect(of(rested, '2026-07-01', TODAY)).toMatchObject({ day: '2026-11-20', late: 5 });
+    expect(of({ paused: true }, '2026-07-01')).toBeUndefined();
+  });
+  it('what is daily is never late, but says for how long nobody did it', () => {
+    const daily = rule({ by: 'calendar', rrule: 'FREQ=DAILY' });
+    expect(due(daily, '2026-11-24')).toMatchObject({ late: 0, silent: null });
+    expect(due(daily, '2026-11-23')).toMatchObject({ late: 0, silent: null });
+    expect(due(daily, '2026-05-29')).toMatchObject({ late: 0, silent: 180 });
+    expect(due(daily, null, '2026-11-01')).toMatchObject({ late: 0, silent: 24 });
+  });
   it('over the end of a month and a leap day', () => {
     const monthly = rule({ by: 'calendar', rrule: 'FREQ=MONTHLY;BYMONTHDAY=1' });
     expect(due(monthly, '2026-11-01')).toMatchObject({ day: '2026-12-01' });
@@ -175,8 +228,6 @@ describe('what is due', () => {
   it('the same by years of a rhythm as by its last turn', () => {
     const rhythms = [
       'FREQ=DAILY',
-      'FREQ=DAILY;INTERVAL=3',
-      'FREQ=DAILY;INTERVAL=5;BYMONTH=11,12,1',
       'FREQ=WEEKLY',
       'FREQ=WEEKLY;BYDAY=MO,TH',
       'FREQ=WEEKLY;INTERVAL=3;BYDAY=SU',
@@ -197,9 +248,14 @@ describe('what is due', () => {
           const [due] = dueOf([rule(when)], new Map(done ? [['r', done]] : []), began, TODAY);
           // Every day it falls on, counted from the first.
           const all = occurrences(when, began, dayPlus(TODAY, 3000));
-          const next = all.find((it) => done === null || it > done) ?? dayPlus(TODAY, 3650);
+          const coming = all.filter((it) => done === null || it > done);
+          const before = done === null ? undefined : all.filter((it) => it <= done).at(-1);
+          const early = done === null ? 0 : daysTill(done, coming[0] ?? done);
+          const isEarly =
+            done !== null && before !== undefined && early <= 7 && early < daysTill(before, done);
+          const next = coming[isEarly ? 1 : 0] ?? dayPlus(TODAY, 3650);
           const latest = all.filter((it) => it <= TODAY).at(-1) ?? '';
-          const often = /DAILY(?!;INTERVAL=[35])|YEARLY/.test(rrule);
+          const often = /DAILY|YEARLY/.test(rrule);
           expect(due!.day).toBe(often && latest > next ? latest : next);
         },
       ),
@@ -257,6 +313,7 @@ describe('care as its keeper changed it', () => {
           why: 'even light',
           when: { by: 'since', days: 90 },
           sitter: false,
+          from: TODAY,
         },
       },
     );
@@ -266,7 +323,7 @@ describe('care as its keeper changed it', () => {
       own: true,
     });
     expect(of(changed, 'prune')).toMatchObject({ paused: true, own: false });
-    expect(of(changed, 'own-1')).toMatchObject({ what: 'Turn the enclosure', own: true });
+    expect(of(changed, 'own-1')).toMatchObject({ what: 'Turn the enclosure', own: true, added: TODAY });
     const back = edit(
       changed,
       { edit: 'changeCare', change: { rule: 'glass', change: { when: null, reason: '' } } },
@@ -277,7 +334,7 @@ describe('care as its keeper changed it', () => {
     expect(
       edit(hedge!, {
         edit: 'addCare',
-        change: { what: '  ', why: '', when: { by: 'since', days: 1 }, sitter: false },
+        change: { what: '  ', why: '', when: { by: 'since', days: 1 }, sitter: false, from: null },
       }),
     ).toBe(hedge);
   });

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
+import { standingOf } from '../document/standing';
 import type { Entry } from '../log';
 import { careRules } from './rules';
 import { RRule, rrulestr } from './recurrence';
@@ -16,7 +17,13 @@ export const daysTill = (from: string, to: string): number =>
 /** A rule as it holds for one enclosure: as it follows from the design, or as its keeper changed it. */
 export interface HeldRule extends CareRule {
   readonly paused: boolean;
+  /** Day on which its pause ends by itself; null: when its keeper says so. */
+  readonly until: string | null;
   readonly reason: string;
+  /** Not due before this day: it was changed, or taken up again. */
+  readonly from: string | null;
+  /** Day it was added, from which it counts; null: as long as the enclosure has been kept. */
+  readonly added: string | null;
   /** It was changed, or is the keeper's own. */
   readonly own: boolean;
 }
@@ -24,20 +31,25 @@ export interface HeldRule extends CareRule {
 /** All care of an enclosure: what follows from design and animal, with the keeper's changes, and his own. */
 export function careOf(design: Design, catalogue: Catalogue): readonly HeldRule[] {
   const changes = new Map(design.care.changes.map((it) => [it.rule, it]));
-  const held = (rule: CareRule, own: boolean): HeldRule => {
+  // While it is being rebuilt, what stands is cared for, not what is planned.
+  const box = standingOf(design) ?? design;
+  const held = (rule: CareRule, own: boolean, added: string | null = null): HeldRule => {
     const change = changes.get(rule.id);
     return {
       ...rule,
       when: change?.when ?? rule.when,
       paused: change?.paused ?? false,
+      until: change?.until ?? null,
       reason: change?.reason ?? '',
+      from: change?.from ?? null,
+      added,
       own: own || (change !== undefined && change.when !== null),
     };
   };
   return [
-    ...careRules(design, catalogue).map((it) => held(it, false)),
-    ...design.care.own.map((it) =>
-      held({ ...it, group: 'records', amount: [], minutes: 5, needsAnimal: false }, true),
+    ...careRules(box, catalogue).map((it) => held(it, false)),
+    ...design.care.own.map(({ from, ...it }) =>
+      held({ ...it, group: 'records', amount: [], minutes: 5, needsAnimal: false }, true, from),
     ),
   ];
 }
@@ -70,6 +82,8 @@ export interface Due {
   /** Days it is late; 0 today, negative when still to come. */
   readonly late: number;
   readonly last: string | null;
+  /** Days since it was last done where more than one of its times went by since then without a word; else null. */
+  readonly silent: number | null;
 }
 
 /**
@@ -87,6 +101,21 @@ const DOING: Partial<Record<Entry['kind'], string>> = {
 const ruleOf = ({ rule, kind, animal }: Pick<Entry, 'rule' | 'kind' | 'animal'>): string | null =>
   rule ?? (animal === null ? (DOING[kind] ?? null) : null);
 
+/** All days on which each rule was done or left out on purpose. */
+export function rulesDone(
+  log: readonly Entry[],
+  dayOfEntry: (at: number) => string,
+): ReadonlyMap<string, ReadonlySet<string>> {
+  const days = new Map<string, Set<string>>();
+  for (const entry of log) {
+    const rule = ruleOf(entry);
+    if (rule === null || entry.gone) continue;
+    const own = days.get(rule) ?? new Set();
+    days.set(rule, own.add(dayOfEntry(entry.at)));
+  }
+  return days;
+}
+
 /** The last day on which each rule was done or left out on purpose. */
 export function lastDone(
   log: readonly Entry[],
@@ -102,9 +131,14 @@ export function lastDone(
   return last;
 }
 
+/** Whether a rule rests on a day: until its keeper takes it up again, or the day that was named. */
+export const isPaused = ({ paused, until }: HeldRule, today: string): boolean =>
+  paused && (until === null || today < until);
+
 /**
  * When each rule is next due. One never done counts from the day the enclosure's care began; a day that was skipped is
- * settled as one that was done is; what is about a thing counts from the day that was fitted. Paused rules are not due.
+ * settled as one that was done is; what is about a thing counts from the day that was fitted, what the keeper added from the
+ * day he did. Paused rules are not due, and one that is taken up again is not late for what it missed.
  * @param began day the care of it began, ISO 8601
  */
 export function dueOf(
@@ -114,13 +148,21 @@ export function dueOf(
   today: string,
 ): readonly Due[] {
   return rules
-    .filter((it) => !it.paused)
+    .filter((it) => !isPaused(it, today))
     .map((rule): Due => {
       const told = last.get(rule.id) ?? null;
       // What was done to the lamp before was not done to this one.
       const done = told !== null && rule.since !== undefined && told < rule.since ? null : told;
-      const day = nextDay(rule.when, done, rule.since ?? began, today);
-      return { rule, day, late: daysTill(day, today), last: done };
+      const counts = rule.since ?? rule.added ?? began;
+      const next = nextDay(rule.when, done, counts, today);
+      const resumed = rule.paused ? rule.until : rule.from;
+      const day = resumed !== null && next < resumed ? resumed : next;
+      const gone = daysTill(
+        resumed !== null && resumed > (done ?? counts) ? resumed : (done ?? counts),
+        today,
+      );
+      const silent = gone > 2 * daysBetweenTimes(rule.when) ? gone : null;
+      return { rule, day, late: daysTill(day, today), last: done, silent };
     })
     .sort((a, b) => b.late - a.late);
 }
@@ -128,16 +170,32 @@ export function dueOf(
 /** Days after which a rule that does not come any more is said to be due. */
 const NEVER = 3650;
 
+/** Days by which something of the calendar may be done before its day and still be settled by it (common practice). */
+const EARLY = 7;
+
 function nextDay(when: When, done: string | null, began: string, today: string): string {
   if (when.by === 'since') return dayPlus(done ?? began, when.days);
   const options = RRule.parseString(when.rrule);
   // One that never comes, as on the 30th of February, is not looked for to the end of time.
   const far = noon(dayPlus(today, NEVER));
   const end = options.until && options.until < far ? options.until : far;
+  if (isEveryFewDays(options)) {
+    // So many days after it was last done, early or late; in a season in which it does not come, when that is over.
+    const from = noon(done === null ? began : dayPlus(done, options.interval ?? 1));
+    const next = new RRule({ ...options, interval: 1, dtstart: from, until: end }).after(from, true);
+    return next ? dayOf(next) : dayPlus(today, NEVER);
+  }
   const upTo = (day: string): InstanceType<typeof RRule> =>
     new RRule({ ...options, dtstart: noon(startNear(options, began, day)), until: end });
   const sinceDone = upTo(done ?? began);
-  const next = done === null ? sinceDone.after(noon(began), true) : sinceDone.after(noon(done), false);
+  const after = (day: string): Date | null => sinceDone.after(noon(day), false);
+  let next = done === null ? sinceDone.after(noon(began), true) : after(done);
+  const before = done === null ? null : sinceDone.before(noon(done), true);
+  if (done !== null && next && before) {
+    // Done shortly before its day, and nearer to it than to the one before, it was done for that day.
+    const early = daysTill(done, dayOf(next));
+    if (early <= EARLY && early < daysTill(dayOf(before), done)) next = after(dayOf(next));
+  }
   // A rule that has ended is due no more within a life.
   if (!next) return dayPlus(today, NEVER);
   // Of what comes daily only the last is asked for: nobody mists twice for yesterday, nor sets last year's summer.
@@ -145,6 +203,20 @@ function nextDay(when: When, done: string | null, began: string, today: string):
   // In a season in which it does not come, and after its end, it was longer ago.
   const latest = upTo(today).before(noon(today), true) ?? sinceDone.before(noon(today), true);
   return latest && latest > next ? dayOf(latest) : dayOf(next);
+}
+
+/** “Every n days”: it hangs on the last time, not on the calendar. */
+const isEveryFewDays = ({ freq, interval, count, byweekday, bymonthday, bysetpos }: Rhythm): boolean =>
+  freq === RRule.DAILY &&
+  (interval ?? 1) > 1 &&
+  [count, byweekday, bymonthday, bysetpos].every((it) => it === undefined || it === null);
+
+/** Days between two times of a rule, roughly; of one of several days a week or a year, the longest it may be. */
+function daysBetweenTimes(when: When): number {
+  if (when.by === 'since') return when.days;
+  const { freq, interval = 1 } = RRule.parseString(when.rrule);
+  const turn = freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : freq === RRule.MONTHLY ? 31 : 366;
+  return turn * interval;
 }
 
 type Rhythm = ReturnType<typeof RRule.parseString>;
@@ -156,7 +228,8 @@ type Rhythm = ReturnType<typeof RRule.parseString>;
 function startNear({ freq, interval, count }: Rhythm, began: string, upTo: string): string {
   const turn = (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 0);
   if (turn === 0 || typeof count === 'number') return began;
-  return dayPlus(began, Math.max(0, Math.floor(daysTill(began, upTo) / turn)) * turn);
+  // One turn further back, so that the time before that day is among them.
+  return dayPlus(began, Math.max(0, Math.floor(daysTill(began, upTo) / turn) - 1) * turn);
 }
 
 /** Days between two occurrences, roughly. */
@@ -169,9 +242,19 @@ export interface SitterDay {
   readonly rules: readonly HeldRule[];
 }
 
+/** Care that whoever looks in can do: no hands on an animal, no tools on a lamp. */
+const BY_A_SITTER: ReadonlySet<HeldRule['group']> = new Set([
+  'look',
+  'water',
+  'food',
+  'clean',
+  'plants',
+  'crew',
+]);
+
 /**
- * What falls on each day while the keeper is away: what must not be left out, and what comes seldom and falls into those
- * days is left for his return unless it must not wait.
+ * What falls on each day while the keeper is away: what must not be left out, what the keeper added himself, and of the
+ * rest what would come round twice in those days. What comes more seldom is left for his return.
  */
 export function awayDays(
   rules: readonly HeldRule[],
@@ -182,7 +265,11 @@ export function awayDays(
 ): readonly SitterDay[] {
   const days: SitterDay[] = [];
   const done = new Map(last);
-  const asked = rules.filter((it) => it.sitter && !it.paused);
+  const span = daysTill(from, to) + 1;
+  const asked = rules.filter(
+    (it) =>
+      it.sitter || it.added !== null || (BY_A_SITTER.has(it.group) && 2 * daysBetweenTimes(it.when) <= span),
+  );
   for (let day = from; day <= to; day = dayPlus(day, 1)) {
     const due = dueOf(asked, done, began, day).filter((it) => it.late >= 0);
     // As if it were done on each day it is due: the next time follows from it.

@@ -42,6 +42,18 @@ export interface MeteredLamp {
   /** UV index that is needed at the animal’s back. */
   readonly needed: number;
   readonly readings: number;
+  /** Day up to which they tell anything: as far beyond the last as that lies beyond the first. */
+  readonly upTo: string;
+}
+
+/**
+ * When a lamp is to be replaced, of what its meter and the calendar say: sooner by either; later than the calendar only as
+ * far as the readings reach.
+ */
+export function lampDay({ day, upTo }: MeteredLamp, byCalendar: string): string {
+  if (day <= byCalendar) return day;
+  const reach = day < upTo ? day : upTo;
+  return reach > byCalendar ? reach : byCalendar;
 }
 
 /**
@@ -66,7 +78,13 @@ export function meteredLamp(
     .map((it) => ({ day: it.at / DAY_MS, index: it.values.uvIndex ?? 0 }));
   const left = daysOfUvLeft(readings, needed);
   const last = readings.at(-1);
-  if (left === null || !last) return null;
+  const [first] = readings;
+  if (left === null || !last || !first) return null;
   const day = Math.min(last.day + left, last.day + 3650);
-  return { day: dayOf(day * DAY_MS), needed, readings: readings.length };
+  return {
+    day: dayOf(day * DAY_MS),
+    needed,
+    readings: readings.length,
+    upTo: dayOf((2 * last.day - first.day) * DAY_MS),
+  };
 }

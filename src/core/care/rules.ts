@@ -4,6 +4,9 @@ import { monthsOf, type Design } from '../document/schema';
 import { clock, length, light, percent, message, type Message } from '../units';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type When } from './rule';
 
+/** The lamp a rule asks to be replaced; null: it asks for something else. */
+export const lampOfRule = (rule: string): string | null => /^uv-(?!meter$)(.+)$/.exec(rule)?.[1] ?? null;
+
 /** Hours of UV a day that a tube is worn by. */
 const LIT_HOURS = 12;
 const NOTHING: Message = [];
@@ -110,6 +113,17 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
     ground.method === 'full-water' ||
     ground.regions.some((it) => it.layers.some((own) => own.kind === 'water'));
   if (pool) {
+    add({
+      id: 'top-up',
+      group: 'water',
+      what: 'Top the water up to its mark',
+      why: 'What dries away leaves its salts behind, and pumps and heaters run dry.',
+      when: after(7),
+      amount: message`as warm as the rest and without chlorine`,
+      minutes: 3,
+      caution: 'pumps',
+      sitter: true,
+    });
     add({
       id: 'water-change',
       group: 'water',
@@ -313,7 +327,9 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
       what: 'Dust the food with calcium',
       why: 'Feeder insects have hardly any of their own. How much: by its label, or your veterinarian.',
       when: diet === 'tiny insects' ? after(2) : after(4),
+      amount: ['a thin coat, shaken off'],
       minutes: 1,
+      sitter: true,
     });
     add({
       id: 'vitamins',

@@ -41,6 +41,10 @@ export const Care = z.strictObject({
         /** null: as it follows. */
         when: When.nullable(),
         paused: z.boolean(),
+        /** Day on which its pause ends by itself; null: when its keeper says so. */
+        until: z.iso.date().nullable(),
+        /** Day from which it counts anew: it was changed, or taken up again; null: as if it had never been. */
+        from: z.iso.date().nullable(),
         /** Why it was changed or paused. */
         reason: z.string().max(400),
       }),
@@ -54,6 +58,8 @@ export const Care = z.strictObject({
         why: z.string().max(400),
         when: When,
         sitter: z.boolean(),
+        /** Day it was added, from which it counts; null: as long as the enclosure has been kept. */
+        from: z.iso.date().nullable(),
       }),
     )
     .max(100),

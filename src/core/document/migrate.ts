@@ -7,6 +7,10 @@ interface Migration {
   readonly up: (document: Record<string, unknown>) => Record<string, unknown>;
 }
 
+/** The members of a list; none where there is no list. */
+const listOf = (of: unknown): readonly Record<string, unknown>[] =>
+  Array.isArray(of) ? (of as Record<string, unknown>[]) : [];
+
 /** In order; an old file runs through all that are newer than itself. Version 1 is the first. */
 const MIGRATIONS: readonly Migration[] = [
   {
@@ -157,6 +161,32 @@ const MIGRATIONS: readonly Migration[] = [
         ...document,
         climate: set(document.climate),
         ...(standing ? { plan: { ...plan, standing: { ...standing, climate: set(standing.climate) } } } : {}),
+      };
+    },
+  },
+  {
+    from: 9,
+    name: 'what waits at a step, is left out, or was read as a number; since when care counts',
+    up: (document) => {
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const care = (document.care ?? {}) as Record<string, unknown>;
+      return {
+        ...document,
+        plan: {
+          ...plan,
+          marks: listOf(plan.marks).map((it) => ({
+            begun: null,
+            worked: null,
+            skipped: null,
+            ...it,
+            read: listOf(it.read).map((own) => ({ number: null, ...own })),
+          })),
+        },
+        care: {
+          ...care,
+          changes: listOf(care.changes).map((it) => ({ until: null, from: null, ...it })),
+          own: listOf(care.own).map((it) => ({ from: null, ...it })),
+        },
       };
     },
   },

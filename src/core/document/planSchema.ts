@@ -10,13 +10,28 @@ export const Plan = z.strictObject({
       z.strictObject({
         /** Id of a step. */
         step: id,
+        /** Day work on it began. */
+        begun: z.iso.date().nullable(),
+        /** Day its work was done, from which it waits. */
+        worked: z.iso.date().nullable(),
         /** Day it was done, its wait over. */
         done: z.iso.date().nullable(),
+        /** Why it is left out; null: it is not. */
+        skipped: z.string().max(400).nullable(),
         /** Not begun before that day. */
         notBefore: z.iso.date().nullable(),
         note: z.string().max(2000),
         /** What was read at its points of measuring, as it was written down. */
-        read: z.array(z.strictObject({ what: z.string().max(200), value: z.string().max(80) })).max(40),
+        read: z
+          .array(
+            z.strictObject({
+              what: z.string().max(200),
+              value: z.string().max(80),
+              /** The same as a number, SI, where a band judges it; null: in words alone. */
+              number: z.number().finite().min(-1e6).max(1e6).nullable(),
+            }),
+          )
+          .max(40),
       }),
     )
     .max(300),
@@ -24,3 +39,14 @@ export const Plan = z.strictObject({
 export type PlanMark = z.infer<typeof Plan>['marks'][number];
 
 export const BARE_PLAN = { start: null, marks: [], standing: null };
+
+/** What nothing is written down about yet. */
+export const UNTOUCHED: Omit<PlanMark, 'step'> = {
+  begun: null,
+  worked: null,
+  done: null,
+  skipped: null,
+  notBefore: null,
+  note: '',
+  read: [],
+};

@@ -12,14 +12,27 @@ export const changeCare: Edit<{
   change: Partial<Omit<Care['changes'][number], 'rule'>>;
 }> = (design, { rule, change }) => {
   const { changes } = design.care;
-  const before = changes.find((it) => it.rule === rule) ?? { rule, when: null, paused: false, reason: '' };
+  const before = changes.find((it) => it.rule === rule) ?? {
+    rule,
+    when: null,
+    paused: false,
+    until: null,
+    from: null,
+    reason: '',
+  };
   const next = { ...before, ...change, reason: (change.reason ?? before.reason).slice(0, 400) };
   const rest = changes.filter((it) => it.rule !== rule);
-  const empty = next.when === null && !next.paused && next.reason === '';
+  const empty = next.when === null && !next.paused && next.reason === '' && next.from === null;
   return inCare(design, { changes: empty ? rest : [...rest, next] });
 };
 
-export const addCare: Edit<{ what: string; why: string; when: When; sitter: boolean }> = (design, change) => {
+export const addCare: Edit<{
+  what: string;
+  why: string;
+  when: When;
+  sitter: boolean;
+  from: string | null;
+}> = (design, change) => {
   const what = change.what.trim().slice(0, 120);
   if (what === '') return design;
   const { own } = design.care;

@@ -40,7 +40,7 @@ import {
   setLiving,
   setPlant,
 } from './living';
-import { beginRebuild, clearMarks, dropRebuild, endRebuild, markStep, setStart } from './plan';
+import { beginRebuild, clearMarks, dropRebuild, endRebuild, markStep, moveIn, setStart } from './plan';
 import {
   setMethod,
   setWaterDepth,
@@ -208,6 +208,7 @@ export const EDITS = {
   proposeLiving,
   setStart,
   markStep,
+  moveIn,
   clearMarks,
   beginRebuild,
   endRebuild,
@@ -323,6 +324,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   proposeLiving: 'whole planting and crew',
   setStart: 'day work begins',
   markStep: 'step of the build',
+  moveIn: 'moving in',
   clearMarks: 'plan begun afresh',
   beginRebuild: 'rebuild begun',
   endRebuild: 'rebuild done',

@@ -1,4 +1,5 @@
-import type { Design, PlanMark } from '../document/schema';
+import equal from 'fast-deep-equal';
+import { UNTOUCHED, type Design, type PlanMark } from '../document/schema';
 import { standingOf } from '../document/standing';
 import type { Edit } from './shared';
 
@@ -10,35 +11,61 @@ const inPlan = (design: Design, change: Partial<Design['plan']>): Design => ({
 /** Day work begins; null: today. */
 export const setStart: Edit<{ start: string | null }> = (design, { start }) => inPlan(design, { start });
 
-/** What happened at a step, or is planned for it. A mark that says nothing is taken away. */
-export const markStep: Edit<{
-  step: string;
-  change: Partial<Omit<PlanMark, 'step'>>;
-}> = (design, { step, change }) => {
+/**
+ * What happened at a step, or is planned for it. A mark that says nothing is taken away. What is done is not left out, and
+ * what is left out is not done. Quarantine and tests are written down in Living too: it is the same day.
+ */
+export const markStep: Edit<MarkChange> = (design, change) => marked(design, change);
+
+interface MarkChange {
+  readonly step: string;
+  readonly change: Partial<Omit<PlanMark, 'step'>>;
+}
+
+function marked(design: Design, { step, change }: MarkChange): Design {
   const { marks } = design.plan;
-  const before = marks.find((it) => it.step === step) ?? {
-    step,
-    done: null,
-    notBefore: null,
-    note: '',
-    read: [],
-  };
-  const mark = {
+  const before = marks.find((it) => it.step === step) ?? { step, ...UNTOUCHED };
+  const isDone = Boolean(change.begun ?? change.worked ?? change.done);
+  const mark: PlanMark = {
     ...before,
+    ...(typeof change.skipped === 'string' ? { begun: null, worked: null, done: null } : {}),
+    ...(isDone ? { skipped: null } : {}),
     ...change,
     note: (change.note ?? before.note).slice(0, 2000),
-    read: (change.read ?? before.read).filter((it) => it.value !== ''),
+    read: (change.read ?? before.read).filter((it) => it.value !== '' || it.number !== null),
   };
   const rest = marks.filter((it) => it.step !== step);
-  const empty = mark.done === null && mark.notBefore === null && mark.note === '' && mark.read.length === 0;
-  return inPlan(design, { marks: empty ? rest : [...rest, mark] });
+  const isEmpty = equal(mark, { step, ...UNTOUCHED });
+  const next = inPlan(design, { marks: isEmpty ? rest : [...rest, mark] });
+  const { moveIn } = design.living;
+  const known =
+    step === 'quarantine' && change.worked !== undefined
+      ? { ...moveIn, quarantine: mark.worked }
+      : step === 'tests' && change.done !== undefined
+        ? { ...moveIn, tested: mark.done }
+        : moveIn;
+  return known === moveIn ? next : { ...next, living: { ...next.living, moveIn: known } };
+}
+
+/**
+ * So many animals came in on a day: the enclosure is lived in from then on, and their care begins.
+ * @param although why, where a check was still shut; empty: none was
+ */
+export const moveIn: Edit<{ on: string; count: number; although: string }> = (
+  design,
+  { on, count, although },
+) => {
+  const before = design.plan.marks.find((it) => it.step === 'move-in');
+  const note = [before?.note, although].filter(Boolean).join(' ');
+  const next = marked(design, { step: 'move-in', change: { done: on, note } });
+  return { ...next, brief: { ...next.brief, stage: 'inhabited', since: on, count } };
 };
 
 /** Forgets what was done and moved; notes stay. */
 export const clearMarks: Edit<Record<never, never>> = (design) =>
   inPlan(design, {
     marks: design.plan.marks.flatMap((it) =>
-      it.note === '' ? [] : [{ ...it, done: null, notBefore: null }],
+      it.note === '' ? [] : [{ step: it.step, ...UNTOUCHED, note: it.note, read: it.read }],
     ),
   });
 

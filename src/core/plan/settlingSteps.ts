@@ -1,7 +1,18 @@
 import { moveInOf, quarantineDays } from '../living/moveIn';
-import { length, percent, message, temperature } from '../units';
+import type { Range } from '../catalogue';
+import { length, percent, message, temperature, type Measure as Unit, type Quantity } from '../units';
 import type { Filled } from './livingSteps';
+import type { Measure } from './step';
 import { days, type Work } from './work';
+
+/** mg/L of ammonia or nitrite that the usual drop tests do not show (common practice: under the first step of their colours). */
+const UNSEEN = 0.1;
+
+const within = (what: string, unit: Unit, told: (si: number) => Quantity, { low, high }: Range): Measure => ({
+  what,
+  wanted: message`${told(low)} to ${told(high)}`,
+  band: { unit, low, high },
+});
 
 /** What is waited for before an animal, gate by gate; and the animal itself. */
 export function settlingSteps(work: Work, smell: string, { fitted, planted, topped }: Filled): void {
@@ -71,7 +82,11 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         waitFor: 'the filter to ripen',
         after: topped,
         cautions: ['pumps'],
-        measures: [{ what: 'ammonia and nitrite', wanted: message`not to be measured, twice a week apart` }],
+        measures: ['ammonia, mg/L', 'nitrite, mg/L'].map((what) => ({
+          what,
+          wanted: message`not to be measured, twice a week apart`,
+          band: { unit: 'number', low: null, high: UNSEEN },
+        })),
         gate: 'water',
       }),
     );
@@ -96,29 +111,12 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         cautions: ['electric'],
         measures: bands
           ? [
-              {
-                what: 'warm side, by day',
-                wanted: message`${temperature(bands.warm.value.low)} to ${temperature(bands.warm.value.high)}`,
-              },
-              {
-                what: 'cool side, by day',
-                wanted: message`${temperature(bands.cool.value.low)} to ${temperature(bands.cool.value.high)}`,
-              },
-              {
-                what: 'at night',
-                wanted: message`${temperature(bands.night.value.low)} to ${temperature(bands.night.value.high)}`,
-              },
-              {
-                what: 'humidity by day',
-                wanted: message`${percent(bands.humidityDay.value.low)} to ${percent(bands.humidityDay.value.high)}`,
-              },
+              within('warm side, by day', 'temperature', temperature, bands.warm.value),
+              within('cool side, by day', 'temperature', temperature, bands.cool.value),
+              within('at night', 'temperature', temperature, bands.night.value),
+              within('humidity by day', 'percent', percent, bands.humidityDay.value),
               ...(bands.basking
-                ? [
-                    {
-                      what: 'basking spot, its surface',
-                      wanted: message`${temperature(bands.basking.value.low)} to ${temperature(bands.basking.value.high)}`,
-                    },
-                  ]
+                ? [within('basking spot, its surface', 'temperature', temperature, bands.basking.value)]
                 : []),
             ]
           : [],
@@ -141,6 +139,9 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
           wanted: animal?.girth
             ? message`under ${length(animal.girth.value * 0.35)}`
             : message`narrower than its head`,
+          ...(animal?.girth
+            ? { band: { unit: 'length', low: null, high: animal.girth.value * 0.35 } as const }
+            : {}),
         },
       ],
       gate: 'locks',

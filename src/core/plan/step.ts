@@ -1,5 +1,5 @@
 import type { CautionStep } from '../catalogue';
-import type { Message } from '../units';
+import type { Measure as Unit, Message } from '../units';
 import type { Days } from './network';
 
 export const PHASES = [
@@ -22,6 +22,14 @@ export type GateId = (typeof GATES)[number];
 export interface Measure {
   readonly what: string;
   readonly wanted: Message;
+  /** What the number that is read must lie within, SI; left out: it is told in words. */
+  readonly band?: Band;
+}
+
+export interface Band {
+  readonly unit: Unit;
+  readonly low: number | null;
+  readonly high: number | null;
 }
 
 /** One step of a build. */

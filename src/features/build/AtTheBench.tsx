@@ -19,23 +19,44 @@ interface Props {
   readonly plan: BuildPlan;
   readonly today: string;
   readonly onClose: () => void;
+  /** Moving in is an act of its own; null: here it is a step like the others. */
+  readonly onMoveIn: (() => void) | null;
 }
 
 /** One step at a time, large, for wet hands. A tick is written at once and says so when it is. */
-export function AtTheBench({ plan, today, onClose }: Props) {
+export function AtTheBench({ plan, today, onClose, onMoveIn }: Props) {
   const { edit } = useEditing();
   const { save } = useSaving();
   const order = [...plan.steps].sort((a, b) => a.timed.start - b.timed.start || a.timed.end - b.timed.end);
   const [at, setAt] = useState(() =>
     Math.max(
       0,
-      order.findIndex((it) => it.done === null && it.open),
+      order.findIndex((it) => ['not begun', 'under way'].includes(it.state) && it.open),
     ),
   );
   const index = Math.min(at, order.length - 1);
   const it = order[index];
   if (!it) return null;
-  const { step, done } = it;
+  const { step, done, state } = it;
+  const isSettled = state === 'done' || state === 'left out';
+  const isMoveIn = step.id === 'move-in' && onMoveIn !== null && !isSettled;
+  const waits = step.wait !== null && state !== 'waiting';
+  const words = isMoveIn
+    ? 'Move in…'
+    : done !== null
+      ? `Done ${dayWords(done)}`
+      : state === 'left out'
+        ? 'Left out'
+        : state === 'waiting'
+          ? 'The wait is over'
+          : waits
+            ? 'Work done'
+            : 'Done';
+  const change = isSettled
+    ? { done: null, worked: null, skipped: null }
+    : waits
+      ? { worked: today }
+      : { done: today };
   return (
     <Dialog fullScreen open onClose={onClose} aria-labelledby="bench-step">
       <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%', bgcolor: 'earth.paper' }}>
@@ -71,8 +92,13 @@ export function AtTheBench({ plan, today, onClose }: Props) {
           >
             {step.title}
           </Typography>
-          {!it.open && done === null && (
+          {!it.open && state === 'not begun' && (
             <Box sx={{ mt: 1, color: 'earth.clay', fontWeight: 600 }}>Comes after what is not done yet.</Box>
+          )}
+          {state === 'waiting' && (
+            <Box sx={{ mt: 1, fontWeight: 600 }}>
+              Waiting for {step.waitFor ?? 'it'}, likely until {dayWords(it.to)}.
+            </Box>
           )}
           <StepFacts it={it} large />
         </Box>
@@ -99,17 +125,15 @@ export function AtTheBench({ plan, today, onClose }: Props) {
             <ArrowBackIcon />
           </Button>
           <Button
-            variant={done === null ? 'contained' : 'outlined'}
+            variant={isSettled ? 'outlined' : 'contained'}
             startIcon={<CheckIcon />}
-            onClick={() =>
-              edit({
-                edit: 'markStep',
-                change: { step: step.id, change: { done: done === null ? today : null } },
-              })
-            }
+            onClick={() => {
+              if (isMoveIn) onMoveIn();
+              else edit({ edit: 'markStep', change: { step: step.id, change } });
+            }}
             sx={{ minHeight: 64, fontSize: '1.1rem' }}
           >
-            {done === null ? 'Done' : `Done ${dayWords(done)}`}
+            {words}
           </Button>
           <Button
             variant="outlined"

@@ -6,24 +6,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import type { EditCall } from '@/core/edits';
-import { planOf, type BuildPlan, type PlannedStep } from '@/core/plan';
+import { planOf, type BuildPlan } from '@/core/plan';
 import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
 import { dayWords } from '@/ui/days';
-import { capital } from '@/core/units';
 import { fileName } from '@/files';
-import { useEditing, useOpenDesign, usePictures, useStore } from '@/store';
+import { useEditing, useOpenDesign, useStore } from '@/store';
 import { download } from '@/ui/download';
-import { LineField } from '@/ui/fields/PlainFields';
-import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader } from '@/ui/units';
-import { useUndoable } from '@/ui/useUndoable';
 import { useLater } from '@/ui/useLater';
 
 import { AtTheBench } from './AtTheBench';
-import { StepFacts } from './StepFacts';
+import { MoveInDialog } from './MoveInDialog';
 import { RebuildPanel } from './RebuildPanel';
+import { StepSheet } from './StepSheet';
 import { Timeline } from './Timeline';
 import { hoursWord } from './words';
 
@@ -37,13 +33,17 @@ export function PlanTab() {
   const today = useToday();
   const [picked, setPicked] = useState<string | null>(null);
   const [bench, setBench] = useState(false);
+  const [moving, setMoving] = useState(false);
   const plan = useMemo(
     () => planOf(design, assessment, catalogue, today),
     [design, assessment, catalogue, today],
   );
   const chosen = plan.steps.find((it) => it.step.id === picked);
   const home = plan.steps.find((it) => it.step.id === 'move-in')?.done ?? null;
-  const next = plan.steps.filter((it) => it.done === null && it.open);
+  const next = plan.steps.filter((it) => it.state === 'not begun' && it.open);
+  const waiting = plan.steps.filter((it) => it.state === 'waiting');
+  // Out of a box that is rebuilt nobody moves for good: going back is a step like the others.
+  const onMoveIn = design.plan.standing ? null : () => setMoving(true);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
@@ -56,7 +56,7 @@ export function PlanTab() {
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
             {home
               ? `${hoursWord(plan.hands)} of work in all.`
-              : `Eight plans in ten fall into this window: it is no promise. With every step at its likeliest, ${dayWords(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
+              : `Eight plans in ten fall into this window: it is no promise. Half of all would be through by ${dayWords(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
           </Typography>
         </Box>
         <DateField
@@ -105,22 +105,30 @@ export function PlanTab() {
           }
         />
         {chosen ? (
-          <StepSheet key={chosen.step.id} it={chosen} today={today} />
+          <StepSheet key={chosen.step.id} it={chosen} today={today} onMoveIn={onMoveIn} />
         ) : (
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
             {next.length > 0
-              ? `Can be begun now: ${next.map((it) => it.step.title.replace(/^./, (c) => c.toLowerCase())).join('; ')}. Pick a step to see what it takes.`
-              : 'All is done.'}
+              ? `Can be begun now: ${next.map((it) => small(it.step.title)).join('; ')}. Pick a step to see what it takes.`
+              : waiting.length > 0
+                ? `Nothing to do but wait: ${waiting.map((it) => `for ${it.step.waitFor ?? small(it.step.title)}, likely until ${dayWords(it.to)}`).join('; ')}.`
+                : plan.steps.some((it) => it.state === 'under way')
+                  ? `Under way: ${plan.steps.flatMap((it) => (it.state === 'under way' ? [small(it.step.title)] : [])).join('; ')}.`
+                  : 'All is done.'}
           </Typography>
         )}
       </Box>
-      {bench && <AtTheBench plan={plan} today={today} onClose={() => setBench(false)} />}
+      {bench && <AtTheBench plan={plan} today={today} onClose={() => setBench(false)} onMoveIn={onMoveIn} />}
+      {moving && <MoveInDialog plan={plan} today={today} onClose={() => setMoving(false)} />}
     </Box>
   );
 }
 
+const small = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+
 /** What must hold before an animal: open, or shut and why. */
 function Gates({ plan, onPick }: { readonly plan: BuildPlan; readonly onPick: (step: string) => void }) {
+  const { tell } = useReader();
   const shut = plan.gates.filter((it) => !it.open);
   return (
     <Box component="section" aria-label="Checks before move-in">
@@ -139,7 +147,7 @@ function Gates({ plan, onPick }: { readonly plan: BuildPlan; readonly onPick: (s
                 <LockOutlinedIcon sx={{ color: 'earth.quiet' }} />
               )
             }
-            aria-label={`${GATE_WORD[it.id]}: ${it.open ? 'open' : `shut, ${it.because}`}`}
+            aria-label={`${GATE_WORD[it.id]}: ${it.open ? 'open' : `shut, ${tell(it.because)}`}`}
             onClick={() => onPick(it.step)}
           >
             {GATE_WORD[it.id]}
@@ -148,7 +156,7 @@ function Gates({ plan, onPick }: { readonly plan: BuildPlan; readonly onPick: (s
       </Box>
       <Typography variant="body2" sx={{ mt: 0.75, color: shut.length > 0 ? 'earth.ink' : 'earth.moss' }}>
         {shut.length > 0
-          ? `The animal waits: ${shut.map((it) => it.because).join('; ')}.`
+          ? `The animal waits: ${shut.map((it) => tell(it.because)).join('; ')}.`
           : 'Every check is passed: the animal may move in.'}
       </Typography>
     </Box>
@@ -165,108 +173,3 @@ const GATE_WORD: Record<BuildPlan['gates'][number]['id'], string> = {
   quarantine: 'Quarantine over',
   tests: 'Tests clear',
 };
-
-/** One step: what it takes, what to watch for, and what really happened. */
-function StepSheet({ it, today }: { readonly it: PlannedStep; readonly today: string }) {
-  const { edit } = useEditing();
-  const { step, done } = it;
-  const { design } = useOpenDesign();
-  const { tell } = useReader();
-  const shots = usePictures(design.id, `step:${step.id}`);
-  const undoable = useUndoable();
-  type Mark = Extract<EditCall, { edit: 'markStep' }>['change']['change'];
-  const mark = (change: Mark) => edit({ edit: 'markStep', change: { step: step.id, change } });
-  return (
-    <Box
-      component="section"
-      aria-label={step.title}
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: 'earth.rule',
-        borderRadius: '12px',
-        px: 2,
-        py: 1.5,
-      }}
-    >
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
-          {step.title}
-        </Typography>
-        <DateField
-          label="Done on"
-          value={done}
-          max={today}
-          onCommit={(day) => mark({ done: day })}
-          sx={{ width: 165 }}
-        />
-        {done === null ? (
-          <Button variant="contained" onClick={() => mark({ done: today })}>
-            Done today
-          </Button>
-        ) : (
-          <Button onClick={() => mark({ done: null })}>Not done</Button>
-        )}
-      </Box>
-      <StepFacts it={it} measures={false} />
-      {step.measures.length > 0 && (
-        <Box
-          role="group"
-          aria-label="What was read"
-          sx={{
-            display: 'grid',
-            gap: 1,
-            mt: 1.5,
-            gridTemplateColumns: 'repeat(auto-fill, minmax(220px, 1fr))',
-          }}
-        >
-          {step.measures.map(({ what, wanted }) => {
-            const value = it.read.find((own) => own.what === what)?.value ?? '';
-            return (
-              <LineField
-                key={`${what} ${value}`}
-                label={capital(what)}
-                optional
-                hint={`Target: ${tell(wanted)}`}
-                value={value}
-                onCommit={(next) =>
-                  mark({
-                    read: [...it.read.filter((own) => own.what !== what), { what, value: next.slice(0, 80) }],
-                  })
-                }
-              />
-            );
-          })}
-        </Box>
-      )}
-      <Box sx={{ mt: 1.25, maxWidth: 620 }}>
-        <LineField
-          key={it.note}
-          label="Note"
-          value={it.note}
-          multiline
-          optional
-          onCommit={(note) => mark({ note })}
-          sx={{ width: '100%' }}
-        />
-      </Box>
-      <Box sx={{ mt: 1.5 }}>
-        <PictureStrip
-          label={step.title}
-          pictures={shots.pictures}
-          onAdd={shots.add}
-          onRemove={(id) =>
-            void shots
-              .remove(id)
-              .then((row) => row && undoable('Picture taken away.', () => shots.putBack(row)))
-          }
-        />
-      </Box>
-      {it.notBefore !== null && done === null && (
-        <Button size="small" sx={{ mt: 1 }} onClick={() => mark({ notBefore: null })}>
-          Put to {dayWords(it.notBefore)} by hand: let it follow again
-        </Button>
-      )}
-    </Box>
-  );
-}

@@ -102,12 +102,15 @@ interface RowProps extends Pick<Props, 'plan' | 'today' | 'onSelect' | 'onMove'>
 }
 
 function Row({ it, plan, first, span, chosen, onSelect, onMove }: RowProps) {
-  const { step, timed, work, done, from, to } = it;
+  const { step, timed, work, state, from, to } = it;
+  const isSettled = state === 'done' || state === 'left out';
   const drag = useRef<{ readonly x: number; readonly from: string } | null>(null);
   const long = Math.max(0.35, timed.end - timed.start);
-  const critical = plan.path.has(step.id) && done === null;
+  const critical = plan.path.has(step.id) && !isSettled;
+  // Waiting, its work is behind it.
+  const worked = state === 'waiting' ? 0 : work;
   const shift = (day: string): void => {
-    if (done === null) onMove(step.id, day);
+    if (state === 'not begun') onMove(step.id, day);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Enter' || event.key === ' ') {
@@ -144,8 +147,8 @@ function Row({ it, plan, first, span, chosen, onSelect, onMove }: RowProps) {
           overflow: 'hidden',
           textOverflow: 'ellipsis',
           whiteSpace: 'nowrap',
-          color: done === null ? 'earth.ink' : 'earth.quiet',
-          textDecoration: done === null ? 'none' : 'line-through',
+          color: isSettled ? 'earth.quiet' : 'earth.ink',
+          textDecoration: isSettled ? 'line-through' : 'none',
         }}
       >
         {step.title}
@@ -156,7 +159,7 @@ function Row({ it, plan, first, span, chosen, onSelect, onMove }: RowProps) {
           tabIndex={0}
           data-step={step.id}
           aria-pressed={chosen}
-          aria-label={`${step.title}, ${dayWords(from)} to ${dayWords(to)}${done ? ', done' : critical ? ', on the longest chain' : ''}`}
+          aria-label={`${step.title}, ${dayWords(from)} to ${dayWords(to)}${state === 'not begun' ? '' : `, ${state}`}${critical ? ', on the longest chain' : ''}`}
           onClick={() => onSelect(step.id)}
           onKeyDown={onKeyDown}
           onPointerDown={(event) => {
@@ -182,20 +185,20 @@ function Row({ it, plan, first, span, chosen, onSelect, onMove }: RowProps) {
             minWidth: 8,
             borderRadius: '5px',
             overflow: 'hidden',
-            cursor: done === null ? 'grab' : 'pointer',
+            cursor: state === 'not begun' ? 'grab' : 'pointer',
             touchAction: 'none',
             border: 1,
             borderColor: critical ? 'earth.clay' : 'earth.moss',
-            bgcolor: done !== null ? 'earth.rule' : 'earth.mossWash',
+            bgcolor: isSettled ? 'earth.rule' : 'earth.mossWash',
             '&:focus-visible': { outline: '2px solid', outlineColor: 'earth.clay', outlineOffset: 2 },
           }}
         >
           <Box
             sx={{
               height: '100%',
-              width: `${Math.min(100, (work / long) * 100)}%`,
-              minWidth: 4,
-              bgcolor: done !== null ? 'earth.quiet' : critical ? 'earth.clay' : 'earth.moss',
+              width: `${Math.min(100, (worked / long) * 100)}%`,
+              minWidth: worked > 0 ? 4 : 0,
+              bgcolor: isSettled ? 'earth.quiet' : critical ? 'earth.clay' : 'earth.moss',
             }}
           />
         </Box>

@@ -7,7 +7,8 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
-import { careNow, careOf, type Due, type HeldRule } from '@/core/care';
+import { careNow, careOf, isPaused, type Due, type HeldRule } from '@/core/care';
+import { DateField } from '@/ui/fields/DateField';
 import { useEditing, useLog, useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
 import { download } from '@/ui/download';
@@ -60,7 +61,7 @@ export function CareTab({ today }: { readonly today: string }) {
           </CardList>
         )}
       </Box>
-      {chosen && <RuleCard key={chosen.id} rule={chosen} onClose={() => setPicked(null)} />}
+      {chosen && <RuleCard key={chosen.id} rule={chosen} today={today} onClose={() => setPicked(null)} />}
       <Box component="section" aria-labelledby="all-care">
         <Typography variant="h2" id="all-care" sx={{ mb: 0.75 }}>
           All care
@@ -92,8 +93,15 @@ export function CareTab({ today }: { readonly today: string }) {
                   </Button>
                 </td>
                 <td>
-                  {rule.paused ? 'paused' : whenWords(rule.when)}
-                  {rule.own && !rule.paused ? ' · your own' : ''}
+                  {isPaused(rule, today)
+                    ? rule.until === null
+                      ? 'paused'
+                      : `paused until ${dayWords(rule.until)}`
+                    : whenWords(rule.when)}
+                  {rule.own && !isPaused(rule, today) ? ' · your own' : ''}
+                  {rule.reason !== '' && (
+                    <Box sx={{ color: 'earth.quiet', whiteSpace: 'normal' }}>{rule.reason}</Box>
+                  )}
                 </td>
                 <td>{lastOf(due, rule.id)}</td>
                 <td>{active.has(rule.id) ? nextOf(due, rule.id) : 'not yet'}</td>
@@ -102,7 +110,7 @@ export function CareTab({ today }: { readonly today: string }) {
           </tbody>
         </TableCard>
       </Box>
-      <AddOwn />
+      <AddOwn today={today} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
           variant="outlined"
@@ -141,7 +149,15 @@ const nextOf = (due: readonly Due[], id: string): string => {
 };
 
 /** One rule: why, and how its keeper wants it. */
-function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose: () => void }) {
+function RuleCard({
+  rule,
+  today,
+  onClose,
+}: {
+  readonly rule: HeldRule;
+  readonly today: string;
+  readonly onClose: () => void;
+}) {
   const { edit } = useEditing();
   const { design } = useOpenDesign();
   const isOwn = design.care.own.some((it) => it.id === rule.id);
@@ -154,7 +170,9 @@ function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <WhenField
           when={rule.when}
-          onCommit={(when) => edit({ edit: 'changeCare', change: { rule: rule.id, change: { when } } })}
+          onCommit={(when) =>
+            edit({ edit: 'changeCare', change: { rule: rule.id, change: { when, from: today } } })
+          }
         />
         <LineField
           key={rule.reason}
@@ -168,13 +186,28 @@ function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose
           label="Paused"
           control={
             <Switch
-              checked={rule.paused}
+              checked={isPaused(rule, today)}
               onChange={(_, paused) =>
-                edit({ edit: 'changeCare', change: { rule: rule.id, change: { paused } } })
+                edit({
+                  edit: 'changeCare',
+                  // Taken up again it is due from today: what was missed meanwhile is not late.
+                  change: {
+                    rule: rule.id,
+                    change: { paused, until: null, ...(paused ? {} : { from: today }) },
+                  },
+                })
               }
             />
           }
         />
+        {isPaused(rule, today) && (
+          <DateField
+            label="Until"
+            value={rule.until}
+            onCommit={(until) => edit({ edit: 'changeCare', change: { rule: rule.id, change: { until } } })}
+            sx={{ width: 160 }}
+          />
+        )}
         {isOwn ? (
           <Button color="error" onClick={() => edit({ edit: 'removeCare', change: { rule: rule.id } })}>
             Take it away
@@ -185,7 +218,10 @@ function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose
               onClick={() =>
                 edit({
                   edit: 'changeCare',
-                  change: { rule: rule.id, change: { when: null, paused: false, reason: '' } },
+                  change: {
+                    rule: rule.id,
+                    change: { when: null, paused: false, until: null, from: null, reason: '' },
+                  },
                 })
               }
             >
@@ -199,7 +235,7 @@ function RuleCard({ rule, onClose }: { readonly rule: HeldRule; readonly onClose
 }
 
 /** Something of the keeper's own that comes again. */
-function AddOwn() {
+function AddOwn({ today }: { readonly today: string }) {
   const { edit } = useEditing();
   const [round, setRound] = useState(0);
   return (
@@ -214,7 +250,7 @@ function AddOwn() {
         onCommit={(what) => {
           edit({
             edit: 'addCare',
-            change: { what, why: '', when: { by: 'since', days: 30 }, sitter: false },
+            change: { what, why: '', when: { by: 'since', days: 30 }, sitter: false, from: today },
           });
           setRound(round + 1);
         }}

@@ -8,24 +8,16 @@ import TextField from '@mui/material/TextField';
 import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
 import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
-import type { Due } from '@/core/care';
-import type { EntryKind } from '@/core/log';
+import { lampOfRule, type Due } from '@/core/care';
 import { capital } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
 import { dayWords } from '@/ui/days';
+import { kindOfRule } from '@/ui/entryWords';
+import { useActs } from '@/store';
 import { useReader } from '@/ui/units';
+import { useToday } from '@/ui/useToday';
 import { checkNumber, draftOfForm, numbersOf } from './entryFields';
 import { useWrite } from './useWrite';
-
-/** What an entry of a rule is an entry of, where there is a kind of its own for it. */
-const KIND_OF: Readonly<Record<string, EntryKind>> = {
-  mist: 'mist',
-  feed: 'feed',
-  'spot-clean': 'clean',
-  glass: 'clean',
-  urates: 'clean',
-  'crew-seen': 'crew',
-};
 
 interface Props {
   readonly design: string;
@@ -37,13 +29,15 @@ export function DueRow({ design, due }: Props) {
   const reader = useReader();
   const { tell } = reader;
   const write = useWrite();
+  const acts = useActs();
+  const today = useToday();
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
   const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>({});
   const [picture, setPicture] = useState<File | null>(null);
-  const { rule, late, last } = due;
+  const { rule, late, last, silent } = due;
   const amount = tell(rule.amount);
-  const kind = KIND_OF[rule.id] ?? 'care';
+  const kind = kindOfRule(rule.id);
   const asked = numbersOf(kind, reader.prefs);
   const wrong = asked.some((it) => checkNumber(numbers[it.name], it, reader) !== true);
   const settle = async (outcome: 'done' | 'skipped'): Promise<void> => {
@@ -53,7 +47,15 @@ export function DueRow({ design, due }: Props) {
     );
     const draft = { kind, values, text: note, rule: rule.id, outcome };
     const said = outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`;
-    await write([{ design, draft }], said, picture);
+    const lamp = outcome === 'done' ? lampOfRule(rule.id) : null;
+    await write(
+      [{ design, draft }],
+      said,
+      picture,
+      lamp === null
+        ? null
+        : (pictures) => acts.replaceLamp({ design, device: lamp, on: today, draft }, pictures),
+    );
   };
   return (
     <Box
@@ -76,6 +78,11 @@ export function DueRow({ design, due }: Props) {
             {late > 0 && (
               <Box component="span" sx={{ color: 'earth.clay', fontWeight: 600, ml: 1, typography: 'body2' }}>
                 {late === 1 ? 'since yesterday' : `${late} days late`}
+              </Box>
+            )}
+            {late === 0 && silent !== null && last !== null && (
+              <Box component="span" sx={{ color: 'earth.clay', fontWeight: 600, ml: 1, typography: 'body2' }}>
+                not for {silent} days
               </Box>
             )}
           </Box>

@@ -8,9 +8,9 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { meteredLamp } from '@/core/care';
+import { lampOfRule, meteredLamp } from '@/core/care';
 import { inSeason, type EquipmentRecord } from '@/core/records';
-import { useEquipment, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
+import { useEditing, useEquipment, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { dayWords, localDay } from '@/ui/days';
 import { LineField } from '@/ui/fields/PlainFields';
@@ -18,6 +18,7 @@ import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { DayField } from './animals/AnimalCard';
 import { DetailCard } from './DetailCard';
+import { dueIn } from './due';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -54,7 +55,11 @@ export function EquipmentTab() {
       .then(() => setPicked(device === null ? id : null));
   };
   const metered = meteredLamp(design, log, catalogue, localDay);
+  const lamp = dueIn(design, log, today, catalogue).find((it) => lampOfRule(it.rule.id) !== null);
   const chosen = list.find((it) => it.id === picked);
+  // A lamp that is drawn counts from the day its design says: there is one such day.
+  const sinceOf = ({ device, installed }: EquipmentRecord): string | null =>
+    design.climate.devices.find((it) => it.id === device)?.since ?? installed;
   const stateOf = (it: EquipmentRecord): string =>
     it.failed !== null
       ? `failed ${dayWords(it.failed)}`
@@ -65,9 +70,9 @@ export function EquipmentTab() {
           : 'put by for the season';
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
-      {metered && (
+      {metered && lamp && (
         <Typography>
-          By the meter the UV lamp is good until {dayWords(metered.day)}: a UV index of {metered.needed} is
+          By the meter the UV lamp is good until {dayWords(lamp.day)}: a UV index of {metered.needed} is
           needed at the animal’s back.
         </Typography>
       )}
@@ -92,7 +97,7 @@ export function EquipmentTab() {
                     {it.name}
                   </Button>
                 </td>
-                <td>{it.installed ? dayWords(it.installed) : '–'}</td>
+                <td>{sinceOf(it) ? dayWords(sinceOf(it) ?? '') : '–'}</td>
                 <td>
                   {it.warranty ? dayWords(it.warranty) : '–'}
                   {it.warranty && it.failed && it.failed <= it.warranty ? ' · claim it' : ''}
@@ -104,7 +109,13 @@ export function EquipmentTab() {
         </TableCard>
       )}
       {chosen && (
-        <EquipmentCard key={chosen.id} record={chosen} today={today} onClose={() => setPicked(null)} />
+        <EquipmentCard
+          key={chosen.id}
+          record={chosen}
+          since={sinceOf(chosen)}
+          today={today}
+          onClose={() => setPicked(null)}
+        />
       )}
       {list.length === 0 && drawn.length === 0 && (
         <Message title="No equipment is written down">
@@ -127,14 +138,18 @@ export function EquipmentTab() {
 
 function EquipmentCard({
   record,
+  since,
   today,
   onClose,
 }: {
   readonly record: EquipmentRecord;
+  readonly since: string | null;
   readonly today: string;
   readonly onClose: () => void;
 }) {
   const book = useRecordBook();
+  const { design } = useOpenDesign();
+  const { edit } = useEditing();
   const change = (part: Partial<EquipmentRecord>): void => void book.changeEquipment(record.id, part);
   return (
     <DetailCard
@@ -155,7 +170,16 @@ function EquipmentCard({
           onCommit={(name) => change({ name: name.slice(0, 80) })}
           sx={{ flex: 1, minWidth: 180 }}
         />
-        <DayField label="In since" value={record.installed} onCommit={(installed) => change({ installed })} />
+        <DayField
+          label="In since"
+          value={since}
+          onCommit={(installed) => {
+            change({ installed });
+            const { device } = record;
+            if (device !== null && design.climate.devices.some((it) => it.id === device))
+              edit({ edit: 'setDevice', change: { device, change: { since: installed } } });
+          }}
+        />
         <DayField
           label="Guaranteed to"
           value={record.warranty}

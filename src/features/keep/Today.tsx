@@ -2,13 +2,14 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { capital, counted } from '@/core/units';
-import { useAnimals, useDesigns, useLog, useStore } from '@/store';
+import { useAnimals, useAway, useDesigns, useLog, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
@@ -32,6 +33,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const log = useLog(null, LOOK_BACK);
   const animals = useAnimals();
   const today = useToday();
+  const [away] = useAway();
   const ready = useMemo(
     () => designs?.flatMap((it) => (it.state === 'ready' ? [it.row.design] : [])),
     [designs],
@@ -75,6 +77,16 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
                   : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}.`}
               </Typography>
             </Box>
+            {away && today >= away.from && (
+              <Typography variant="body2">
+                {today > away.to
+                  ? `You were away until ${dayWords(away.to)}. `
+                  : `Away until ${dayWords(away.to)}. `}
+                <Link component={NextLink} href="/sitter">
+                  Settle what was done
+                </Link>
+              </Typography>
+            )}
             <Alarms standing={standing ?? []} named />
             <QuickLine
               places={quickPlaces(

@@ -1,9 +1,10 @@
-import { careNow, daysTill, dueOf, lastDone, meteredLamp, type Due } from '@/core/care';
+import { careNow, daysTill, dueOf, lampDay, lampOfRule, lastDone, meteredLamp, type Due } from '@/core/care';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
+import { standingOf } from '@/core/document/standing';
 import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
-import { localDay } from '@/ui/days';
+import { dayWords, localDay } from '@/ui/days';
 
 /** Further back nothing that comes again is looked for, days. */
 export const LOOK_BACK = 800;
@@ -17,22 +18,19 @@ export function dueIn(
 ): readonly Due[] {
   const own = log.filter((it) => it.design === design.id);
   const due = dueOf(careNow(design, catalogue), lastDone(own, localDay), design.brief.since ?? today, today);
-  const metered = meteredLamp(design, own, catalogue, localDay);
+  const metered = meteredLamp(standingOf(design) ?? design, own, catalogue, localDay);
   if (!metered) return due;
   // A meter knows better than the calendar when a tube is spent.
-  return due.map((it) =>
-    /^uv-(?!meter)/.test(it.rule.id)
-      ? {
-          ...it,
-          day: metered.day,
-          late: daysTill(metered.day, today),
-          rule: {
-            ...it.rule,
-            why: `By ${counted(metered.readings, 'reading')} of the meter: a UV index of ${metered.needed} is needed at its back.`,
-          },
-        }
-      : it,
-  );
+  return due.map((it) => {
+    if (lampOfRule(it.rule.id) === null) return it;
+    const day = lampDay(metered, it.day);
+    const by = `By ${counted(metered.readings, 'reading')} of the meter: a UV index of ${metered.needed} is needed at its back.`;
+    const why =
+      day < metered.day
+        ? `${by} They reach to ${dayWords(metered.upTo)}, no further: measure again before then.`
+        : by;
+    return { ...it, day, late: daysTill(day, today), rule: { ...it.rule, why } };
+  });
 }
 
 export interface BoxDue {

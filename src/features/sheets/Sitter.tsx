@@ -4,13 +4,13 @@ import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { awayDays, careNow, dayPlus, lastDone } from '@/core/care';
 import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { counted, temperature } from '@/core/units';
-import { useDesigns, useLog, useStore } from '@/store';
+import { useAway, useDesigns, useLog, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
 import { dayWords, localDay } from '@/ui/days';
@@ -18,10 +18,12 @@ import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { animalsWord, OUTER_PLACES } from '@/ui/words';
 import { useReader } from '@/ui/units';
+import { LineField } from '@/ui/fields/PlainFields';
 import { Blank, Paper } from './Paper';
+import { Settle, type AwayBox } from './Settle';
 
-/** Longest time a sheet is written for, days. */
-const MOST = 42;
+/** Longest time a sheet is written for, days: on more paper nobody finds anything. */
+const MOST = 120;
 
 /** A week away: what whoever comes in has to do, day by day and box by box, and when to call. */
 export function Sitter({ tools }: { readonly tools: ReactNode }) {
@@ -30,25 +32,27 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
   const log = useLog(null, 800);
   const reader = useReader();
   const today = useToday();
-  const [from, setFrom] = useState(() => dayPlus(today, 1));
-  const [to, setTo] = useState(() => dayPlus(today, 7));
+  const [away, setAway] = useAway();
+  const { from, to, who } = away ?? { from: dayPlus(today, 1), to: dayPlus(today, 7), who: '' };
+  const set = (change: Partial<NonNullable<typeof away>>): void => setAway({ from, to, who, ...change });
+  const isLong = to > dayPlus(from, MOST - 1);
   const boxes = useMemo(() => {
-    if (!designs || !log || to < from) return [];
-    return designs.flatMap((it) => {
+    if (!designs || !log || to < from || isLong) return [];
+    return designs.flatMap((it): AwayBox[] => {
       if (it.state !== 'ready') return [];
       const { design } = it.row;
       const own = log.filter((line) => line.design === design.id);
-      const end = to > dayPlus(from, MOST) ? dayPlus(from, MOST) : to;
+      const before = own.filter((line) => localDay(line.at) < from);
       const days = awayDays(
         careNow(design, catalogue),
-        lastDone(own, localDay),
+        lastDone(before, localDay),
         design.brief.since ?? today,
         from,
-        end,
+        to,
       );
-      return days.some((day) => day.rules.length > 0) ? [{ design, days }] : [];
+      return days.some((day) => day.rules.length > 0) ? [{ design, days, log: own }] : [];
     });
-  }, [designs, log, from, to, today, catalogue]);
+  }, [designs, log, from, to, isLong, today, catalogue]);
   const days = boxes[0]?.days.map((it) => it.day) ?? [];
   return (
     <Box sx={{ minHeight: '100dvh' }}>
@@ -60,11 +64,19 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
           className="no-print"
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center', mb: 2 }}
         >
-          <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
+          <Typography variant="h1" component="h1" sx={{ flex: 1, whiteSpace: 'nowrap' }}>
             While you are away
           </Typography>
-          <Day label="From" value={from} onChange={setFrom} />
-          <Day label="To" value={to} onChange={setTo} />
+          <Day label="From" value={from} onChange={(day) => set({ from: day })} />
+          <Day label="To" value={to} onChange={(day) => set({ to: day })} />
+          <LineField
+            key={who}
+            label="Who looks in"
+            optional
+            value={who}
+            onCommit={(name) => set({ who: name.slice(0, 80) })}
+            sx={{ width: 150 }}
+          />
           <Button
             variant="contained"
             startIcon={<PrintOutlinedIcon />}
@@ -80,73 +92,82 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
           <Message title="You would be back before you go" role="status">
             Choose a last day after the first.
           </Message>
+        ) : isLong ? (
+          <Message title={`A sheet is for ${MOST} days at most`} role="status">
+            Write one up to {dayWords(dayPlus(from, MOST - 1))}, and another for the days after it.
+          </Message>
         ) : boxes.length === 0 ? (
           <Message title="Nothing must be done in those days">
             Every enclosure does without its keeper for so long.
           </Message>
         ) : (
-          <Paper
-            kicker="For the sitter"
-            title={`${dayWords(from)} to ${dayWords(to)}`}
-            path="/today"
-            lines={[
-              `${counted(boxes.length, 'enclosure')}. Tick what is done. If you are not sure, change nothing and call.`,
-            ]}
-          >
-            <h3>Whom to call</h3>
-            <Blank label="The keeper" />
-            <Blank label="A veterinarian for such animals" />
-            <Blank label="Who knows the fuse box" />
-            <h3>Day by day</h3>
-            <table>
-              <tbody>
-                {days.map((day, index) => {
-                  const all = boxes.flatMap(({ design, days: own }) =>
-                    (own[index]?.rules ?? []).map((rule) => ({ design, rule })),
-                  );
-                  return (
-                    <tr key={day}>
-                      <td style={{ width: '20%' }}>
-                        <strong>{weekday(day)}</strong>
-                      </td>
-                      <td>
-                        {all.length === 0 ? (
-                          <span className="quiet">Nothing. A look through the glass is enough.</span>
-                        ) : (
-                          all.map(({ design, rule }) => (
-                            <div key={`${design.id} ${rule.id}`}>
-                              ☐ <strong>{design.name}</strong>: {rule.what}
-                              {rule.amount.length > 0 && `, ${reader.tell(rule.amount)}`}
-                            </div>
-                          ))
-                        )}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-            <h3>Enclosure by enclosure</h3>
-            {boxes.map(({ design }) => (
-              <BoxNote key={design.id} design={design} />
-            ))}
-            <h3>Always</h3>
-            <ul>
-              <li>
-                {CAUTIONS.hygiene.title}: {CAUTIONS.hygiene.text}
-              </li>
-              <li>
-                {CAUTIONS.electric.title}: {CAUTIONS.electric.text}
-              </li>
-              <li>
-                Doors shut and locked. Nothing is fed that is not on this sheet, and no medicine is given.
-              </li>
-              <li>
-                An animal that gasps, lies limp, bleeds or is swollen: call the veterinarian at once, then the
-                keeper.
-              </li>
-            </ul>
-          </Paper>
+          <>
+            {from <= today && (
+              <Settle boxes={boxes} who={who} today={today} onSettled={() => setAway(null)} />
+            )}
+            <Paper
+              kicker={who === '' ? 'For the sitter' : `For ${who}`}
+              title={`${dayWords(from)} to ${dayWords(to)}`}
+              path="/today"
+              lines={[
+                `${counted(boxes.length, 'enclosure')}. Tick what is done. If you are not sure, change nothing and call.`,
+              ]}
+            >
+              <h3>Whom to call</h3>
+              <Blank label="The keeper" />
+              <Blank label="A veterinarian for such animals" />
+              <Blank label="Who knows the fuse box" />
+              <h3>Day by day</h3>
+              <table>
+                <tbody>
+                  {days.map((day, index) => {
+                    const all = boxes.flatMap(({ design, days: own }) =>
+                      (own[index]?.rules ?? []).map((rule) => ({ design, rule })),
+                    );
+                    return (
+                      <tr key={day}>
+                        <td style={{ width: '20%' }}>
+                          <strong>{weekday(day)}</strong>
+                        </td>
+                        <td>
+                          {all.length === 0 ? (
+                            <span className="quiet">Nothing. A look through the glass is enough.</span>
+                          ) : (
+                            all.map(({ design, rule }) => (
+                              <div key={`${design.id} ${rule.id}`}>
+                                ☐ <strong>{design.name}</strong>: {rule.what}
+                                {rule.amount.length > 0 && `, ${reader.tell(rule.amount)}`}
+                              </div>
+                            ))
+                          )}
+                        </td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
+              <h3>Enclosure by enclosure</h3>
+              {boxes.map(({ design }) => (
+                <BoxNote key={design.id} design={design} />
+              ))}
+              <h3>Always</h3>
+              <ul>
+                <li>
+                  {CAUTIONS.hygiene.title}: {CAUTIONS.hygiene.text}
+                </li>
+                <li>
+                  {CAUTIONS.electric.title}: {CAUTIONS.electric.text}
+                </li>
+                <li>
+                  Doors shut and locked. Nothing is fed that is not on this sheet, and no medicine is given.
+                </li>
+                <li>
+                  An animal that gasps, lies limp, bleeds or is swollen: call the veterinarian at once, then
+                  the keeper.
+                </li>
+              </ul>
+            </Paper>
+          </>
         )}
       </Box>
     </Box>

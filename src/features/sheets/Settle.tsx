@@ -1,0 +1,164 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { rulesDone, type HeldRule, type SitterDay } from '@/core/care';
+import type { Design } from '@/core/document';
+import type { Entry } from '@/core/log';
+import { counted } from '@/core/units';
+import { useLogBook } from '@/store';
+import { dayWords, localDay } from '@/ui/days';
+import { kindOfRule } from '@/ui/entryWords';
+import { useUndoable } from '@/ui/useUndoable';
+
+export interface AwayBox {
+  readonly design: Design;
+  readonly days: readonly SitterDay[];
+  /** Its part of the log. */
+  readonly log: readonly Entry[];
+}
+
+interface Props {
+  readonly boxes: readonly AwayBox[];
+  readonly who: string;
+  readonly today: string;
+  readonly onSettled: () => void;
+}
+
+interface Task {
+  readonly key: string;
+  readonly day: string;
+  readonly design: Design;
+  readonly rule: HeldRule;
+}
+
+/** Back again: which of the things on the sheet were done. What is ticked is written in the log of its day. */
+export function Settle({ boxes, who, today, onSettled }: Props) {
+  const book = useLogBook();
+  const undoable = useUndoable();
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const tasks = useMemo(() => openTasks(boxes, today), [boxes, today]);
+  const days = [...new Set(tasks.map((it) => it.day))];
+  const done = tasks.filter((it) => ticked.has(it.key));
+  const set = (keys: readonly string[], isDone: boolean): void => {
+    const next = new Set(ticked);
+    for (const key of keys)
+      if (isDone) next.add(key);
+      else next.delete(key);
+    setTicked(next);
+  };
+  const write = async (): Promise<void> => {
+    const lines = await book.write(
+      done.map(({ day, design, rule }) => ({
+        design: design.id,
+        draft: { kind: kindOfRule(rule.id), values: {}, text: who && `By ${who}.`, rule: rule.id },
+        at: new Date(`${day}T12:00:00`).getTime(),
+      })),
+    );
+    const said = `${counted(lines.length, 'line')} written. What was not done is due on Today.`;
+    undoable(said, () => book.strike(lines));
+    onSettled();
+  };
+  return (
+    <Box
+      component="section"
+      aria-labelledby="settle"
+      className="no-print"
+      sx={{
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        px: 2,
+        py: 1.5,
+        mb: 2,
+      }}
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Typography variant="h2" id="settle" sx={{ flex: 1, minWidth: 200 }}>
+          {tasks.length === 0 ? 'Nothing is left to settle' : 'Back again? Tick what was done'}
+        </Typography>
+        {tasks.length > 0 && (
+          <Button
+            onClick={() =>
+              set(
+                tasks.map((it) => it.key),
+                done.length < tasks.length,
+              )
+            }
+          >
+            {done.length < tasks.length ? 'All of it was done' : 'None of it'}
+          </Button>
+        )}
+        {tasks.length === 0 ? (
+          <Button onClick={onSettled}>Put the absence away</Button>
+        ) : (
+          <Button variant="contained" disabled={done.length === 0} onClick={() => void write()}>
+            Write it down
+          </Button>
+        )}
+      </Box>
+      {days.map((day) => {
+        const own = tasks.filter((it) => it.day === day);
+        return (
+          <Box key={day} role="group" aria-label={dayWords(day)} sx={{ mt: 1 }}>
+            <FormControlLabel
+              label={<strong>{dayWords(day)}</strong>}
+              control={
+                <Checkbox
+                  checked={own.every((it) => ticked.has(it.key))}
+                  indeterminate={
+                    own.some((it) => ticked.has(it.key)) && !own.every((it) => ticked.has(it.key))
+                  }
+                  onChange={(_, isDone) =>
+                    set(
+                      own.map((it) => it.key),
+                      isDone,
+                    )
+                  }
+                />
+              }
+            />
+            <Box sx={{ pl: 3.5, display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
+              {own.map(({ key, design, rule }) => (
+                <FormControlLabel
+                  key={key}
+                  label={`${design.name}: ${rule.what}`}
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={ticked.has(key)}
+                      onChange={(_, isDone) => set([key], isDone)}
+                    />
+                  }
+                />
+              ))}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** What was on the sheet up to today and is not in the log of its day. */
+function openTasks(boxes: readonly AwayBox[], today: string): readonly Task[] {
+  return boxes
+    .flatMap(({ design, days, log }) => {
+      const written = rulesDone(log, localDay);
+      return days.flatMap(({ day, rules }) =>
+        day > today
+          ? []
+          : rules.flatMap((rule): Task[] =>
+              written.get(rule.id)?.has(day)
+                ? []
+                : [{ key: `${day} ${design.id} ${rule.id}`, day, design, rule }],
+            ),
+      );
+    })
+    .sort((a, b) => a.day.localeCompare(b.day));
+}
