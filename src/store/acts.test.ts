@@ -4,8 +4,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { careNow, dueOf, lampOfRule, lastDone } from '@/core/care';
-import type { EquipmentRecord } from '@/core/records';
-import { replaceLamp } from './acts';
+import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import { animalGoes, replaceLamp } from './acts';
 import { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
 import { listLog } from './log';
@@ -48,6 +48,90 @@ const record: EquipmentRecord = {
   months: [],
   note: '',
 };
+
+const AT = Date.parse('2026-11-25T12:00:00Z');
+const animal = (id: string, design: string): AnimalRecord => ({
+  id,
+  changed: NOW,
+  gone: false,
+  name: id,
+  kind: hedge.brief.animal,
+  sex: 'unknown',
+  sexKnown: 'guess',
+  hatched: null,
+  source: '',
+  parents: [],
+  quarantine: null,
+  homes: [{ design, from: '2026-01-01', to: null }],
+  papers: [],
+  left: null,
+  note: '',
+});
+const briefOf = async (id: string) => {
+  const loaded = await loadDesign(db, id);
+  if (loaded.state !== 'ready') throw new Error('not there');
+  const { count, stage, since } = loaded.row.design.brief;
+  return { count, stage, since };
+};
+const texts = async (design: string): Promise<readonly string[]> =>
+  (await listLog(db, design, 0)).map((it) => `${it.kind}: ${it.text}`);
+const recordOf = async (id: string) => (await listRecords(db, 'animals')).find((it) => it.id === id)!;
+
+describe('an animal that goes', () => {
+  const other = demoDesigns(catalogue).find((it) => it.id === 'demo-bog-shelf')!;
+  beforeEach(async () => {
+    await createDesign(db, { ...other, brief: { ...other.brief, count: 4 } }, NOW);
+    await putRecords(
+      db,
+      'animals',
+      ['Fig', 'Ivy', 'Oak', 'Elm'].map((id) => animal(id, other.id)),
+    );
+  });
+  const go = async (id: string, what: 'moved' | 'died' | 'given away', to: string | null = null) =>
+    animalGoes(db, { animal: await recordOf(id), what, to, on: TODAY, at: AT }, catalogue, NOW);
+
+  it('to another enclosure is one less here, one more there, and a line in both; taken back it never went', async () => {
+    const undo = await go('Fig', 'moved', hedge.id);
+    expect(await briefOf(other.id)).toMatchObject({ count: 3, stage: 'inhabited' });
+    // Where nobody lived somebody does now.
+    expect(await briefOf(hedge.id)).toEqual({ count: 1, stage: 'inhabited', since: TODAY });
+    expect((await recordOf('Fig')).homes).toEqual([
+      { design: other.id, from: '2026-01-01', to: TODAY },
+      { design: hedge.id, from: TODAY, to: null },
+    ]);
+    expect(await texts(other.id)).toEqual(['move: Fig moved to Hedge.']);
+    expect(await texts(hedge.id)).toEqual(['move: Fig moved in.']);
+    await go('Ivy', 'moved', hedge.id);
+    expect(await briefOf(hedge.id)).toMatchObject({ count: 2 });
+    await undo();
+    expect((await recordOf('Fig')).homes).toEqual(animal('Fig', other.id).homes);
+    // Ivy went meanwhile, and stays there.
+    expect(await briefOf(other.id)).toMatchObject({ count: 3 });
+    expect(await briefOf(hedge.id)).toMatchObject({ count: 1, stage: 'inhabited' });
+    expect(await texts(hedge.id)).toEqual(['move: Ivy moved in.']);
+  });
+  it('for good leaves the others; the last one leaves an enclosure that grows on, in which nobody is fed', async () => {
+    for (const id of ['Fig', 'Ivy', 'Oak']) await go(id, id === 'Ivy' ? 'given away' : 'died');
+    expect(await briefOf(other.id)).toMatchObject({ count: 1, stage: 'inhabited' });
+    expect(await texts(other.id)).toEqual(
+      expect.arrayContaining(['death: Fig died.', 'move: Ivy was given away.', 'death: Oak died.']),
+    );
+    expect(await recordOf('Ivy')).toMatchObject({ left: TODAY, homes: [{ to: TODAY }] });
+    const undo = await go('Elm', 'died');
+    expect(await briefOf(other.id)).toEqual({ count: 1, stage: 'growing-in', since: TODAY });
+    const loaded = await loadDesign(db, other.id);
+    const fed =
+      loaded.state === 'ready' && careNow(loaded.row.design, catalogue).some((it) => it.id === 'feed');
+    expect(fed).toBe(false);
+    await undo();
+    expect(await briefOf(other.id)).toMatchObject({ count: 1, stage: 'inhabited' });
+  });
+  it('who was written down beside those that were counted does not make them fewer', async () => {
+    await putRecords(db, 'animals', [animal('Yew', other.id)]);
+    await go('Yew', 'moved');
+    expect(await briefOf(other.id)).toMatchObject({ count: 4 });
+  });
+});
 
 describe('a lamp that is replaced', () => {
   it('is one act: a line, the day its design counts from, what is written down of it; due in its time, not before', async () => {

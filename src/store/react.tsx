@@ -21,7 +21,7 @@ import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
-import { replaceLamp, type Replaced } from './acts';
+import { animalGoes, replaceLamp, type Gone as Left, type Replaced } from './acts';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
@@ -311,6 +311,16 @@ export function useLog(design: string | null, days: number | 'all'): readonly En
   return useLiveQuery(() => listLog(db, design, since), [db, design, since]);
 }
 
+/** All lines of several enclosures, the oldest first; undefined while they are read. */
+export function useLogIn(designs: readonly string[]): readonly Entry[] | undefined {
+  const { db } = useStore();
+  const ids = [...new Set(designs)].sort().join(' ');
+  return useLiveQuery(async () => {
+    const all = await Promise.all(ids.split(' ').map((id) => listLog(db, id, 0)));
+    return all.flat().sort((a, b) => a.at - b.at);
+  }, [db, ids]);
+}
+
 /** Ways to write into the log. */
 export function useLogBook() {
   const { db } = useStore();
@@ -333,6 +343,7 @@ export function useActs() {
     () => ({
       replaceLamp: (lamp: Replaced, pictures?: readonly SmallPicture[]) =>
         replaceLamp(db, lamp, catalogue, Date.now(), pictures),
+      animalGoes: (gone: Left) => animalGoes(db, gone, catalogue, Date.now()),
     }),
     [db, catalogue],
   );

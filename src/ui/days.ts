@@ -11,5 +11,9 @@ export const dayWords = (day: string): string =>
     timeZone: 'UTC',
   });
 
+/** When a line of a day is written: one of today at its hour, one of a day before at its noon; ms since 1970. */
+export const momentOn = (day: string): number =>
+  day === localToday(new Date()) ? Date.now() : new Date(`${day}T12:00:00`).getTime();
+
 /** The day a moment falls on here, ISO 8601. */
 export const localDay = (at: number): string => localToday(new Date(at));

@@ -89,6 +89,40 @@ export function moveTo(animal: AnimalRecord, design: string | null, on: string):
   };
 }
 
+/** An animal died, or went to somebody else, on a day: it lives nowhere from then on. */
+export const leave = (animal: AnimalRecord, on: string): AnimalRecord => ({
+  ...moveTo(animal, null, on),
+  left: on,
+});
+
+/** Whether an animal lived in a box on a day; on the day it moved it lived in both. */
+export const livedIn = ({ homes, left }: AnimalRecord, design: string, day: string): boolean =>
+  (left === null || day <= left) &&
+  homes.some(
+    ({ design: own, from, to }) =>
+      own === design && (from === null || from <= day) && (to === null || day <= to),
+  );
+
+/** What a line of the log must tell to know whose it is. */
+interface LineOf {
+  readonly design: string;
+  readonly animal: string | null;
+  readonly at: number;
+}
+
+/**
+ * The lines about one animal, wherever it lived: those that name it, and those of a whole box in the days it lived there.
+ * @param dayOf the keeper’s own day of a moment, ms since 1970
+ */
+export const linesAbout = <T extends LineOf>(
+  animal: AnimalRecord,
+  log: readonly T[],
+  dayOf: (at: number) => string,
+): readonly T[] =>
+  log.filter(
+    (it) => it.animal === animal.id || (it.animal === null && livedIn(animal, it.design, dayOf(it.at))),
+  );
+
 /** Whether a piece of equipment is to be in use in a month, 1 to 12. */
 export const inSeason = ({ months }: EquipmentRecord, month: number): boolean =>
   months.length === 0 || months.includes(month);

@@ -12,13 +12,11 @@ import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import type { BuildPlan } from '@/core/plan';
 import { useEditing, useLogBook, useOpenDesign, useStore } from '@/store';
+import { momentOn } from '@/ui/days';
 import { DateField } from '@/ui/fields/DateField';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
-
-/** A day that is past is written at its noon, one that is today at its hour. */
-const noonOf = (day: string): number => new Date(`${day}T12:00:00`).getTime();
 
 interface Props {
   readonly plan: BuildPlan;
@@ -51,9 +49,7 @@ export function MoveInDialog({ plan, today, onClose }: Props) {
     if (typeof refused === 'string') return;
     onClose();
     const draft = { kind: 'move', values: { count }, text: `Moved in. ${although}`.trim() } as const;
-    const lines = await book.write([
-      { design: design.id, draft, ...(on === today ? {} : { at: noonOf(on) }) },
-    ]);
+    const lines = await book.write([{ design: design.id, draft, at: momentOn(on) }]);
     undoable('Moved in. Its care begins.', async () => {
       travel(-1);
       await book.strike(lines);

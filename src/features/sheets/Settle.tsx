@@ -11,7 +11,7 @@ import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
 import { useLogBook } from '@/store';
-import { dayWords, localDay } from '@/ui/days';
+import { dayWords, localDay, momentOn } from '@/ui/days';
 import { kindOfRule } from '@/ui/entryWords';
 import { useUndoable } from '@/ui/useUndoable';
 
@@ -56,7 +56,7 @@ export function Settle({ boxes, who, today, onSettled }: Props) {
       done.map(({ day, design, rule }) => ({
         design: design.id,
         draft: { kind: kindOfRule(rule.id), values: {}, text: who && `By ${who}.`, rule: rule.id },
-        at: new Date(`${day}T12:00:00`).getTime(),
+        at: momentOn(day),
       })),
     );
     const said = `${counted(lines.length, 'line')} written. What was not done is due on Today.`;

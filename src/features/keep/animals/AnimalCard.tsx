@@ -5,10 +5,11 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Entry } from '@/core/log';
-import { homeOf, moveTo, type AnimalRecord } from '@/core/records';
-import { useAnimals, useDesigns, usePictures, useRecordBook, useStore } from '@/store';
+import { homeOf, type AnimalRecord } from '@/core/records';
+import { useActs, useAnimals, useDesigns, usePictures, useRecordBook, useStore } from '@/store';
+import { momentOn } from '@/ui/days';
 import { DateField } from '@/ui/fields/DateField';
 import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
@@ -40,6 +41,7 @@ export function DayField({
 export function AnimalCard({ animal, log, today, onClose }: Props) {
   const { catalogue } = useStore();
   const book = useRecordBook();
+  const acts = useActs();
   const undoable = useUndoable();
   const designs = useDesigns();
   const all = useAnimals();
@@ -49,6 +51,9 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
   const boxName = (id: string): string =>
     boxes.find((it) => it.id === id)?.name ?? 'an enclosure that is gone';
   const home = homeOf(animal);
+  const go = (what: GoneWhat, to: string | null, on: string, said: string): void => {
+    void acts.animalGoes({ animal, what, to, on, at: momentOn(on) }).then((undo) => undoable(said, undo));
+  };
   const nameOf = (parent: string): string => all?.find((it) => it.id === parent)?.name ?? parent;
   return (
     <DetailCard
@@ -144,13 +149,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
             value={home ?? ''}
             onChange={(event) => {
               const to = event.target.value === '' ? null : event.target.value;
-              void book
-                .changeAnimal(animal.id, (here) => moveTo(here, to, today))
-                .then(() =>
-                  undoable(to === null ? 'Moved out.' : `Moved to ${boxName(to)}.`, () =>
-                    book.changeAnimal(animal.id, { homes: animal.homes }),
-                  ),
-                );
+              go('moved', to, today, to === null ? 'Moved out.' : `Moved to ${boxName(to)}.`);
             }}
             sx={{ width: 210 }}
           >
@@ -175,8 +174,20 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
               onCommit={(to) => animal.quarantine && change({ quarantine: { ...animal.quarantine, to } })}
             />
           )}
-          <DayField label="Died or given away" value={animal.left} onCommit={(left) => change({ left })} />
+          {animal.left !== null && (
+            <DayField
+              label="Left on"
+              value={animal.left}
+              onCommit={(left) => change(left === null ? { left, homes: reopened(animal) } : { left })}
+            />
+          )}
         </Row>
+        {animal.left === null && (
+          <Leaving
+            today={today}
+            onGo={(what, on) => go(what, null, on, what === 'died' ? 'It died.' : 'Given away.')}
+          />
+        )}
         <Box component="ul" sx={{ m: 0, mt: 0.75, pl: 2.5, typography: 'body2', color: 'earth.quiet' }}>
           {animal.homes.map((it, index) => (
             <li key={index}>
@@ -215,6 +226,38 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
         }
       />
     </DetailCard>
+  );
+}
+
+type GoneWhat = Parameters<ReturnType<typeof useActs>['animalGoes']>[0]['what'];
+
+/** The last home open again: it did not leave after all. */
+const reopened = ({ homes, left }: AnimalRecord): AnimalRecord['homes'] =>
+  homes.map((it, index) => (index === homes.length - 1 && it.to === left ? { ...it, to: null } : it));
+
+/** It died, or went to somebody else: on a day, as one act. */
+function Leaving({
+  today,
+  onGo,
+}: {
+  readonly today: string;
+  readonly onGo: (what: GoneWhat, on: string) => void;
+}) {
+  const [on, setOn] = useState(today);
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1 }}>
+      <DateField
+        label="Left on"
+        value={on}
+        max={today}
+        onCommit={(day) => (day === null ? 'A day is expected.' : setOn(day))}
+        sx={{ width: 165 }}
+      />
+      <Button onClick={() => onGo('given away', on)}>Given away or sold</Button>
+      <Button color="error" onClick={() => onGo('died', on)}>
+        It died
+      </Button>
+    </Box>
   );
 }
 

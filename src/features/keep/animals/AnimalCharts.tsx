@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
 import type { Entry } from '@/core/log';
-import type { AnimalRecord } from '@/core/records';
+import { linesAbout, type AnimalRecord } from '@/core/records';
+import { localDay } from '@/ui/days';
 import { Chart, type Inks, tick } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
 import { onAxis, readingWords } from '@/ui/readingWords';
@@ -130,12 +131,9 @@ export function MealChart({ animal, log }: Props) {
   );
 }
 
-/** Its meals, and those of them it refused. Meals of a box are those of all who live in it. */
+/** Its meals, and those of them it refused. Meals of a box are those of all who lived in it on their day. */
 function mealsOf(animal: AnimalRecord, log: readonly Entry[]): readonly [readonly Entry[], readonly Entry[]] {
-  const boxes = new Set(animal.homes.map((it) => it.design));
-  const meals = log.filter(
-    (it) => it.kind === 'feed' && (it.animal === animal.id || (it.animal === null && boxes.has(it.design))),
-  );
+  const meals = linesAbout(animal, log, localDay).filter((it) => it.kind === 'feed');
   const refused = meals.filter(
     ({ values }) => values.refused === true || (values.count !== null && values.left === values.count),
   );

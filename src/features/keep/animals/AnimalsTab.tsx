@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { homeOf, type AnimalRecord } from '@/core/records';
-import { useAnimals, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
+import { useAnimals, useLogIn, useOpenDesign, useRecordBook, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
@@ -26,17 +26,18 @@ export function AnimalsTab() {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const animals = useAnimals();
-  const log = useLog(design.id, 'all');
   const book = useRecordBook();
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
   const today = useToday();
+  const mine = animals?.filter((it) => it.homes.some((home) => home.design === design.id)) ?? [];
+  // Who moved has its history where it lived.
+  const log = useLogIn([design.id, ...mine.flatMap((it) => it.homes.map((home) => home.design))]);
   if (!animals || !log) return <Message title="Fetching the animals" role="status" />;
-  const own = animals.filter((it) => it.homes.some((home) => home.design === design.id));
-  const here = own.filter((it) => homeOf(it) === design.id);
-  const others = animals.filter((it) => homeOf(it) === null && it.left === null && !own.includes(it));
+  const here = mine.filter((it) => homeOf(it) === design.id);
+  const others = animals.filter((it) => homeOf(it) === null && it.left === null && !mine.includes(it));
   const kind = findAnimal(catalogue, design.brief.animal);
-  const chosen = own.find((it) => it.id === picked);
+  const chosen = mine.find((it) => it.id === picked);
   const add = (): void => {
     const id = crypto.randomUUID();
     void book
@@ -44,7 +45,7 @@ export function AnimalsTab() {
         id,
         changed: 0,
         gone: false,
-        name: `${kind?.english ?? 'Animal'} ${own.length + 1}`,
+        name: `${kind?.english ?? 'Animal'} ${mine.length + 1}`,
         kind: design.brief.animal,
         sex: 'unknown',
         sexKnown: 'guess',
@@ -69,7 +70,7 @@ export function AnimalsTab() {
   };
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
-      {own.length === 0 ? (
+      {mine.length === 0 ? (
         <Message
           title="Nobody is written down here"
           actions={
@@ -78,7 +79,7 @@ export function AnimalsTab() {
             </Button>
           }
         >
-          Who it is, from whom, since when, and what it weighs: then meals and weights are its own.
+          Who it is, from whom, since when, and what it weighs: then meals and weights are its mine.
         </Message>
       ) : (
         <>
@@ -113,7 +114,7 @@ export function AnimalsTab() {
               </tr>
             </thead>
             <tbody>
-              {own.map((it) => (
+              {mine.map((it) => (
                 <tr key={it.id} data-animal={it.name} data-selected={it.id === picked}>
                   <td>
                     <Button
@@ -153,7 +154,7 @@ export function AnimalsTab() {
       {chosen && (
         <AnimalCard key={chosen.id} animal={chosen} log={log} today={today} onClose={() => setPicked(null)} />
       )}
-      <SeenMap log={log} animals={own} />
+      <SeenMap log={log.filter((it) => it.design === design.id)} animals={mine} />
     </Box>
   );
 }
