@@ -21,6 +21,12 @@ const IMPURE_GLOBALS = [
   'globalThis',
 ].map((name) => ({ name, message: 'The core has no screen, no store, no clock and no chance: pass it in.' }));
 
+/** A day cut out of a moment in UTC is another day for most of the world. */
+const CUT_DAYS = {
+  selector: "CallExpression[callee.property.name='slice'][callee.object.callee.property.name='toISOString']",
+  message: 'A day is that of somebody’s clock: take it from core/time.',
+};
+
 const config = [
   {
     ignores: ['.next/**', '.rincon/**', 'node_modules/**', 'next-env.d.ts', 'public/**', 'tests/fixtures/**'],
@@ -59,6 +65,11 @@ const config = [
   },
   { files: ['scripts/**', 'bench/**', 'src/cli/**', 'tests/**'], rules: { 'no-console': 'off' } },
   {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}', 'src/core/time/**'],
+    rules: { 'no-restricted-syntax': ['error', CUT_DAYS] },
+  },
+  {
     files: ['src/core/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts'],
     rules: {
@@ -75,9 +86,11 @@ const config = [
             "NewExpression[callee.name='Date'][arguments.length=0], CallExpression[callee.name='Date']",
           message: 'Pass the time in.',
         },
+        CUT_DAYS,
       ],
     },
   },
+  { files: ['src/core/time/**'], rules: { 'no-restricted-syntax': 'off' } },
 ];
 
 export default config;

@@ -1,3 +1,4 @@
+import { dayAhead } from '@/core/time';
 import { withOwn, catalogue as shipped, type OwnRows } from '@/catalogue';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import {
@@ -197,7 +198,7 @@ export class SimulatedBox {
 
   /** UV index a meter reads where the animal basks, or in the middle under the lamps. */
   uvIndex(now: number): NamedReading {
-    const date = new Date(now + this.zone).toISOString().slice(0, 10);
+    const date = dayAhead(now, this.zone);
     const { basking } = this.ready.model;
     const { width, depth } = this.design.enclosure;
     const place = basking ?? { x: width / 2, y: depth / 2, z: this.ready.model.tierHeight };

@@ -1,3 +1,4 @@
+import { localDay } from '@/core/time';
 import { catalogue } from '@/catalogue';
 import type * as Rows from '@/catalogue/demo';
 import { DESIGN_VERSION, type Design } from '@/core/document';
@@ -26,7 +27,8 @@ async function readyDesigns(): Promise<readonly Design[] | null> {
 export async function layDemo(db: RinconDatabase, demo: Demo): Promise<void> {
   const now = Date.now();
   const ready = await readyDesigns();
-  const designs = ready ?? demo.demoDesigns(catalogue);
+  const told = ready ?? demo.demoDesigns(catalogue);
+  const designs = demo.demoOn(told, localDay(now));
   await takeDerived(
     designs.map(({ id }) => `/demo/verdicts/${id}`),
     now,

@@ -59,5 +59,8 @@ const KIND_OF: Readonly<Record<string, EntryKind>> = {
   urates: 'clean',
   'crew-seen': 'crew',
   'water-test': 'water-test',
+  weigh: 'weight',
+  probes: 'reading',
+  'uv-meter': 'lamp',
 };
 export const kindOfRule = (rule: string): EntryKind => KIND_OF[rule] ?? 'care';

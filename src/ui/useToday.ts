@@ -1,5 +1,5 @@
+import { localDay } from '@/core/time';
 import { useSyncExternalStore } from 'react';
-import { localToday } from './days';
 
 /** ms between two looks at the clock: a machine that slept, or was carried to another zone, is noticed within. */
 const LOOKS = 30_000;
@@ -15,7 +15,7 @@ function subscribe(changed: () => void): () => void {
   };
 }
 
-const today = (): string => localToday(new Date());
+const today = (): string => localDay(Date.now());
 
 /** Today as the calendar has it here, ISO 8601; it turns with the day, however long the page stays open. */
 export const useToday = (): string => useSyncExternalStore(subscribe, today, today);

@@ -1,19 +1,10 @@
+import { dayPlus } from '../time';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { findDeviceKind } from '../catalogue';
 import { entryOf } from '../log';
-import {
-  after,
-  awayDays,
-  careNow,
-  daily,
-  daysOfUvLeft,
-  dayPlus,
-  lampDay,
-  meteredLamp,
-  type HeldRule,
-} from '.';
+import { after, awayDays, careNow, daily, daysOfUvLeft, lampDay, meteredLamp, type HeldRule } from '.';
 
 const utcDay = (at: number): string => new Date(at).toISOString().slice(0, 10);
 

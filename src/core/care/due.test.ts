@@ -1,3 +1,4 @@
+import { dayPlus, daysTill } from '../time';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
@@ -7,7 +8,7 @@ import { type Design } from '../document';
 import { firstDesign } from '@/catalogue/testing';
 import { When } from '../document/careSchema';
 import { entryOf, type Entry } from '../log';
-import { careNow, careOf, dayPlus, daysTill, dueOf, lastDone, occurrences, type HeldRule } from '.';
+import { careNow, careOf, dueOf, lastDone, occurrences, type HeldRule } from '.';
 
 const TODAY = '2026-11-25';
 const [, hedge] = demoDesigns(catalogue);

@@ -1,3 +1,4 @@
+import { dayOfDate, dayPlus, daysTill, noonOf } from '../time';
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { standingOf } from '../document/standing';
@@ -5,14 +6,6 @@ import type { Entry } from '../log';
 import { careRules } from './rules';
 import { RRule, rrulestr } from './recurrence';
 import type { CareRule, When } from './rule';
-import { DAY_MS } from '../physics/constants';
-
-const noon = (day: string): Date => new Date(`${day}T12:00:00Z`);
-const dayOf = (date: Date): string => date.toISOString().slice(0, 10);
-export const dayPlus = (day: string, days: number): string =>
-  dayOf(new Date(noon(day).getTime() + days * DAY_MS));
-export const daysTill = (from: string, to: string): number =>
-  Math.round((noon(to).getTime() - noon(from).getTime()) / DAY_MS);
 
 /** A rule as it holds for one enclosure: as it follows from the design, or as its keeper changed it. */
 export interface HeldRule extends CareRule {
@@ -69,9 +62,9 @@ export function occurrences(
   from: string,
   to: string,
 ): readonly string[] {
-  return rrulestr(`RRULE:${when.rrule}`, { dtstart: noon(from) })
-    .between(noon(from), noon(to), true)
-    .map(dayOf);
+  return rrulestr(`RRULE:${when.rrule}`, { dtstart: noonOf(from) })
+    .between(noonOf(from), noonOf(to), true)
+    .map(dayOfDate);
 }
 
 /** When a rule is next due. */
@@ -177,32 +170,32 @@ function nextDay(when: When, done: string | null, began: string, today: string):
   if (when.by === 'since') return dayPlus(done ?? began, when.days);
   const options = RRule.parseString(when.rrule);
   // One that never comes, as on the 30th of February, is not looked for to the end of time.
-  const far = noon(dayPlus(today, NEVER));
+  const far = noonOf(dayPlus(today, NEVER));
   const end = options.until && options.until < far ? options.until : far;
   if (isEveryFewDays(options)) {
     // So many days after it was last done, early or late; in a season in which it does not come, when that is over.
-    const from = noon(done === null ? began : dayPlus(done, options.interval ?? 1));
+    const from = noonOf(done === null ? began : dayPlus(done, options.interval ?? 1));
     const next = new RRule({ ...options, interval: 1, dtstart: from, until: end }).after(from, true);
-    return next ? dayOf(next) : dayPlus(today, NEVER);
+    return next ? dayOfDate(next) : dayPlus(today, NEVER);
   }
   const upTo = (day: string): InstanceType<typeof RRule> =>
-    new RRule({ ...options, dtstart: noon(startNear(options, began, day)), until: end });
+    new RRule({ ...options, dtstart: noonOf(startNear(options, began, day)), until: end });
   const sinceDone = upTo(done ?? began);
-  const after = (day: string): Date | null => sinceDone.after(noon(day), false);
-  let next = done === null ? sinceDone.after(noon(began), true) : after(done);
-  const before = done === null ? null : sinceDone.before(noon(done), true);
+  const after = (day: string): Date | null => sinceDone.after(noonOf(day), false);
+  let next = done === null ? sinceDone.after(noonOf(began), true) : after(done);
+  const before = done === null ? null : sinceDone.before(noonOf(done), true);
   if (done !== null && next && before) {
     // Done shortly before its day, and nearer to it than to the one before, it was done for that day.
-    const early = daysTill(done, dayOf(next));
-    if (early <= EARLY && early < daysTill(dayOf(before), done)) next = after(dayOf(next));
+    const early = daysTill(done, dayOfDate(next));
+    if (early <= EARLY && early < daysTill(dayOfDate(before), done)) next = after(dayOfDate(next));
   }
   // A rule that has ended is due no more within a life.
   if (!next) return dayPlus(today, NEVER);
   // Of what comes daily only the last is asked for: nobody mists twice for yesterday, nor sets last year's summer.
-  if (intervalOf(options) > 2 && options.freq !== RRule.YEARLY) return dayOf(next);
+  if (intervalOf(options) > 2 && options.freq !== RRule.YEARLY) return dayOfDate(next);
   // In a season in which it does not come, and after its end, it was longer ago.
-  const latest = upTo(today).before(noon(today), true) ?? sinceDone.before(noon(today), true);
-  return latest && latest > next ? dayOf(latest) : dayOf(next);
+  const latest = upTo(today).before(noonOf(today), true) ?? sinceDone.before(noonOf(today), true);
+  return latest && latest > next ? dayOfDate(latest) : dayOfDate(next);
 }
 
 /** “Every n days”: it hangs on the last time, not on the calendar. */

@@ -1,3 +1,4 @@
+import { dayAfter, daysTill } from '../time';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
@@ -8,7 +9,7 @@ import { type Questionnaire } from '../propose';
 import { type Design, type PlanMark } from '../document';
 import { formatMessage, METRIC, type Message } from '../units';
 import { firstDesign } from '@/catalogue/testing';
-import { dayAfter, daysBetween, heldBy, inOrder, planOf, stepsOf, takesOf } from '.';
+import { heldBy, inOrder, planOf, stepsOf, takesOf } from '.';
 
 const TODAY = '2026-11-25';
 const whole = (animal: string | null, size: Questionnaire['size'] = null, count = 1): Design =>
@@ -87,8 +88,8 @@ describe('the steps of a build', () => {
 describe('the plan', () => {
   it('moves in after weeks, within a window; the longest chain is critical', () => {
     const it = plan(whole(GECKO));
-    expect(daysBetween(TODAY, it.moveIn)).toBeGreaterThan(28);
-    expect(daysBetween(TODAY, it.moveIn)).toBeLessThan(200);
+    expect(daysTill(TODAY, it.moveIn)).toBeGreaterThan(28);
+    expect(daysTill(TODAY, it.moveIn)).toBeLessThan(200);
     expect(it.early <= it.late).toBe(true);
     expect(it.path.has('move-in') || it.path.has('first-week')).toBe(true);
     expect(it.left).toBe(it.hands);
@@ -104,7 +105,7 @@ describe('the plan', () => {
       catalogue,
     );
     const after = plan(marked);
-    expect(daysBetween(before.moveIn, after.moveIn)).toBeGreaterThanOrEqual(18);
+    expect(daysTill(before.moveIn, after.moveIn)).toBeGreaterThanOrEqual(18);
     expect(after.early > before.early).toBe(true);
     expect(after.left).toBeLessThan(before.left);
     // What is not done is not in the past: days that go by move the rest.
@@ -164,7 +165,7 @@ describe('the plan', () => {
     const own = later!.steps.find((it) => it.step.id === first)!;
     expect([own.done, own.from]).toEqual(['2026-11-25', '2026-11-25']);
     // Nine days in which nothing was done put moving in nine days off.
-    expect(daysBetween(then!.moveIn, later!.moveIn)).toBe(9);
+    expect(daysTill(then!.moveIn, later!.moveIn)).toBe(9);
     // What was done before the day that was typed is kept.
     expect(on(ticked('2026-11-20', '2026-11-25'), '2026-11-25').start).toBe('2026-11-20');
     expect(on(ticked('2026-11-25', '2026-11-20'), '2026-11-25').start).toBe('2026-11-20');
@@ -205,11 +206,11 @@ describe('the plan', () => {
   it('plants and crew that are in quarantine or breed keep the days they need', () => {
     const design = whole(GECKO);
     const apart = mark(design, 'plants-quarantine', { worked: TODAY });
-    const planting = (of: Design): number => daysBetween(TODAY, stepOf(of, 'plant').from);
+    const planting = (of: Design): number => daysTill(TODAY, stepOf(of, 'plant').from);
     expect(planting(apart)).toBeGreaterThanOrEqual(27);
     expect(Math.abs(planting(apart) - planting(design))).toBeLessThanOrEqual(1);
     const crew = mark(design, 'crew', { worked: TODAY });
-    expect(daysBetween(TODAY, stepOf(crew, 'crew-seen').from)).toBeGreaterThanOrEqual(28);
+    expect(daysTill(TODAY, stepOf(crew, 'crew-seen').from)).toBeGreaterThanOrEqual(28);
   });
   it('one that is being done is not done; one left out holds nothing up but its check stays shut', () => {
     const design = whole(GECKO);
@@ -301,7 +302,7 @@ describe('the plan', () => {
     }
   });
   it('days are counted on the calendar', () => {
-    expect(daysBetween('2026-02-27', '2026-03-01')).toBe(2);
+    expect(daysTill('2026-02-27', '2026-03-01')).toBe(2);
     expect(dayAfter('2028-02-28', 1)).toBe('2028-02-29');
     expect(dayAfter('2026-12-31', 1.9)).toBe('2027-01-01');
   });

@@ -1,3 +1,4 @@
+import { dayAfter, daysTill } from '../time';
 import type { Assessment } from '../assess';
 import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design, PlanMark } from '../document/schema';
@@ -15,15 +16,6 @@ import {
 import { message, type Message, type Quantity } from '../units';
 import type { GateId, Step } from './step';
 import { stepsOf, takesOf, workDays } from './steps';
-import { DAY_MS } from '../physics/constants';
-
-/** Whole days between two dates, ISO 8601. */
-export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
-
-/** The date so many days after another; parts of a day count as the day they fall in. */
-export const dayAfter = (from: string, days: number): string =>
-  new Date(Date.parse(from) + Math.floor(days + 1e-6) * DAY_MS).toISOString().slice(0, 10);
 
 /** How far a step is. One that is left out holds nothing up. */
 export const STEP_STATES = ['not begun', 'under way', 'waiting', 'done', 'left out'] as const;
@@ -147,7 +139,7 @@ function standsOn(design: Design, catalogue: Catalogue, today: string): (step: S
 
 /** A step as the network sees it: what is done stands, what is begun goes on from there, the rest lies before it. */
 function taskOf({ step, state, mark, begun, worked, done }: Stood, start: string, today: string): Task {
-  const day = (of: string): number => daysBetween(start, of);
+  const day = (of: string): number => daysTill(start, of);
   const now = Math.max(0, day(today));
   const takes = takesOf(step);
   const own = { id: step.id, after: step.after };

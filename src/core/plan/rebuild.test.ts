@@ -1,3 +1,4 @@
+import { daysTill } from '../time';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
@@ -7,7 +8,7 @@ import { allLayers, type Design } from '../document';
 import { applyEdit, type EditCall } from '../edits';
 import { standingOf } from '../document/standing';
 import { CORNERS } from '../ground/corners';
-import { daysBetween, heldBy, inOrder, planOf, rebuildOf, stepsOf, takesOf, type Fate } from '.';
+import { heldBy, inOrder, planOf, rebuildOf, stepsOf, takesOf, type Fate } from '.';
 
 const TODAY = '2026-11-25';
 const DEMO = demoDesigns(catalogue);
@@ -133,7 +134,7 @@ describe('from what stands to what is wanted', () => {
     expect(ids).not.toContain('rooted');
     const { steps } = plan(design);
     const at = (id: string): string => steps.find((it) => it.step.id === id)!.from;
-    expect(daysBetween(at('catch'), at('move-in'))).toBeLessThanOrEqual(1);
+    expect(daysTill(at('catch'), at('move-in'))).toBeLessThanOrEqual(1);
   });
 
   it('a thicker bed: water, soil and barrier come out and go back, the old bed stays, more is laid on it', () => {

@@ -1,3 +1,4 @@
+import { dayAhead } from '../time';
 import type { Reading } from '../climate';
 import { fromSteps, type Track } from './track';
 import { DAY_MS, DAY } from '../physics/constants';
@@ -64,7 +65,7 @@ export function recordOf(
   return {
     readings: found.map(({ at, ...it }) => ({ ...it, t: (at - first.at + begins - midnight) / 1000 })),
     from: Math.floor((midnight - Date.UTC(date.getUTCFullYear(), 0, 1)) / DAY_MS) + 1,
-    date: date.toISOString().slice(0, 10),
+    date: dayAhead(midnight, 0),
   };
 }
 

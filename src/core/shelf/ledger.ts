@@ -140,9 +140,9 @@ export function bookFromAmounts(amounts: unknown, at: number): ShelfMove[] {
 }
 
 /** A day count from one ISO date to another; negative when the second is earlier. */
-const daysBetween = (from: string, to: string): number =>
+const daysTill = (from: string, to: string): number =>
   Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
 
 /** Days to a lot's best-before date, from a day; undefined without one. */
 export const daysLeft = ({ move }: Lot, today: string): number | undefined =>
-  move.bestBefore === null ? undefined : daysBetween(today, move.bestBefore);
+  move.bestBefore === null ? undefined : daysTill(today, move.bestBefore);

@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -12,7 +13,6 @@ import { proposeGround } from '@/core/propose';
 import { Stage, type Design } from '@/core/document';
 import { mass, tank, pressure } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
-import { localToday } from '@/ui/days';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { NameField } from '@/ui/fields/NameField';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -194,7 +194,7 @@ function StageField({ design, onChange }: StageProps) {
       select
       label="Stage"
       value={design.brief.stage}
-      onChange={(event) => onChange(Stage.parse(event.target.value), localToday(new Date()))}
+      onChange={(event) => onChange(Stage.parse(event.target.value), localDay(Date.now()))}
       sx={{ width: 130 }}
     >
       {Stage.options.map((stage) => (

@@ -1,12 +1,13 @@
 'use client';
 
+import { daysTill } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo } from 'react';
 import { CORNERS } from '@/core/ground/corners';
-import { daysBetween, rebuildOf, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
+import { rebuildOf, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
 import { capital, bag, length } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
@@ -106,7 +107,7 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
           {rebuild.waits > 0 && out && home && (
             <Typography variant="body2" sx={{ mt: 1 }}>
               {rebuild.waits === 1 ? 'The animal waits' : `All ${rebuild.waits} animals wait`} elsewhere for
-              about {Math.max(1, daysBetween(out.from, home.from))} days.
+              about {Math.max(1, daysTill(out.from, home.from))} days.
               {rebuild.siphoned > TRIFLE && ' The water is siphoned out first.'}
             </Typography>
           )}

@@ -1,8 +1,9 @@
 'use client';
 
+import { dayAfter, daysTill } from '@/core/time';
 import Box from '@mui/material/Box';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { dayAfter, daysBetween, type BuildPlan, type PlannedStep } from '@/core/plan';
+import { type BuildPlan, type PlannedStep } from '@/core/plan';
 import { dayWords } from '@/ui/days';
 
 interface Props {
@@ -22,7 +23,7 @@ const label = 'var(--label)';
 export function Timeline({ plan, today, selected, onSelect, onMove }: Props) {
   const first = plan.steps.reduce((least, it) => Math.min(least, it.timed.start), 0);
   const span = Math.max(7, plan.schedule.length - first + 2);
-  const now = daysBetween(plan.start, today) - first;
+  const now = daysTill(plan.start, today) - first;
   const weeks = Array.from({ length: Math.ceil(span / 7) + 1 }, (_, index) => index * 7).filter(
     (it) => it <= span,
   );

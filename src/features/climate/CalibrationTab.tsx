@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +14,6 @@ import { DAY } from '@/core/physics/constants';
 import type { Fit } from '@/core/climate';
 import type { ClimateRecord } from '@/core/readings';
 import { useEditing, useOpenDesign, useStore } from '@/store';
-import { localToday } from '@/ui/days';
 import { Chart, type Inks, tick } from '@/ui/Chart';
 import { Panel } from '@/ui/Panel';
 import { PlainTable } from '@/ui/PlainTable';
@@ -71,7 +71,7 @@ export function CalibrationTab() {
       edit: 'setClimate',
       change: {
         calibration: {
-          on: localToday(new Date()),
+          on: localDay(Date.now()),
           file: name.slice(0, 200),
           exchange: Math.min(50, Math.max(0.02, fit.factors.exchange)),
           wetness: Math.min(50, Math.max(0.02, fit.factors.wetness)),

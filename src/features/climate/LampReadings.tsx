@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -23,7 +24,6 @@ import { heatFrom, UV_ZONES, type UvZone } from '@/core/light';
 import { length, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
-import { localToday } from '@/ui/days';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
@@ -148,7 +148,7 @@ export function Ultraviolet({ device, kind }: { readonly device: Device; readonl
                 meter: {
                   at: { ...device.at, z: Math.max(0, device.at.z - under) },
                   index,
-                  on: localToday(new Date()),
+                  on: localDay(Date.now()),
                 },
               },
             })

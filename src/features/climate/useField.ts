@@ -1,10 +1,10 @@
+import { localDay } from '@/core/time';
 import { useEffect, useMemo, useState } from 'react';
 import type { Animal } from '@/core/catalogue';
 import { momentField, type Bands, type Lit, type Moment } from '@/core/climate';
 import type { Design } from '@/core/document';
 import { fieldOf, UV_ZONES, type Field, type Plane, type UvZone } from '@/core/light';
 import { useStore } from '@/store';
-import { localToday } from '@/ui/days';
 import { lightField } from '@/workers/climate';
 import type { OverlayName } from './scales';
 
@@ -23,7 +23,7 @@ function useShaded(design: Design, name: 'uv' | 'ppfd' | null, plane: Plane): Fi
     const timer = setTimeout(() => {
       const columns = 100;
       const rows = Math.max(10, Math.round((columns * key.plane.height) / key.plane.width));
-      lightField(key.design, catalogue, wanted, key.plane, { columns, rows }, localToday(new Date())).then(
+      lightField(key.design, catalogue, wanted, key.plane, { columns, rows }, localDay(Date.now())).then(
         (field) => live && setFound({ of: key, field }),
         () => undefined,
       );

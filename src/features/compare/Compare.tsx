@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
@@ -17,7 +18,7 @@ import { bandAt, type MeasuringPlace, type ReadQuantity } from '@/core/readings'
 import { keepsMoist } from '@/core/verdict';
 import { useDesigns, useLog, useSeries, useStore, useTracks } from '@/store';
 import { isDayIn } from '@/ui/boxDay';
-import { dayWords, localDay } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { PLACE_WORD, QUANTITY_WORD, readingWords } from '@/ui/readingWords';
 import { TopBar } from '@/ui/shell/TopBar';

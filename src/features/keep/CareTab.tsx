@@ -8,8 +8,9 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
 import { careNow, careOf, isPaused, type Due, type HeldRule } from '@/core/care';
+import { homeOf } from '@/core/records';
 import { DateField } from '@/ui/fields/DateField';
-import { useEditing, useLog, useOpenDesign, useStore } from '@/store';
+import { useAnimals, useEditing, useLog, useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
 import { download } from '@/ui/download';
 import { useReader } from '@/ui/units';
@@ -30,6 +31,7 @@ export function CareTab({ today }: { readonly today: string }) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const log = useLog(design.id, LOOK_BACK);
+  const living = useAnimals()?.filter((it) => homeOf(it) === design.id) ?? [];
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
   const due = useMemo(
@@ -56,7 +58,7 @@ export function CareTab({ today }: { readonly today: string }) {
         {now.length > 0 && (
           <CardList>
             {now.map((it) => (
-              <DueRow key={it.rule.id} design={design.id} due={it} />
+              <DueRow key={it.rule.id} design={design.id} due={it} animals={living} />
             ))}
           </CardList>
         )}

@@ -9,6 +9,7 @@ import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
 import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { lampOfRule, type Due } from '@/core/care';
+import type { AnimalRecord } from '@/core/records';
 import { capital } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
 import { dayWords } from '@/ui/days';
@@ -16,16 +17,19 @@ import { kindOfRule } from '@/ui/entryWords';
 import { useActs } from '@/store';
 import { useReader } from '@/ui/units';
 import { useToday } from '@/ui/useToday';
-import { checkNumber, draftOfForm, numbersOf } from './entryFields';
+import { checkNumber, numbersOf } from './entryFields';
+import { areNumbers, asksNumbers, linesOfTick, measuredFor, type Typed } from './measured';
 import { useWrite } from './useWrite';
 
 interface Props {
   readonly design: string;
   readonly due: Due;
+  /** Who lives there, by name: each is weighed by itself. */
+  readonly animals: readonly Pick<AnimalRecord, 'id' | 'name'>[];
 }
 
 /** One thing that is due: done in one tap; more, with a note or left out on purpose, behind the dots. */
-export function DueRow({ design, due }: Props) {
+export function DueRow({ design, due, animals }: Props) {
   const reader = useReader();
   const { tell } = reader;
   const write = useWrite();
@@ -33,23 +37,21 @@ export function DueRow({ design, due }: Props) {
   const today = useToday();
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
-  const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>({});
+  const [typed, setTyped] = useState<Typed>({});
   const [picture, setPicture] = useState<File | null>(null);
   const { rule, late, last, silent } = due;
   const amount = tell(rule.amount);
   const kind = kindOfRule(rule.id);
   const asked = numbersOf(kind, reader.prefs);
-  const wrong = asked.some((it) => checkNumber(numbers[it.name], it, reader) !== true);
+  const things = measuredFor(rule.id, animals);
+  const isRight = areNumbers(rule.id, typed, reader);
   const settle = async (outcome: 'done' | 'skipped'): Promise<void> => {
-    const { values } = draftOfForm(
-      { kind, when: '', animal: '', text: '', point: '', refused: false, numbers },
-      reader,
-    );
-    const draft = { kind, values, text: note, rule: rule.id, outcome };
+    const drafts = linesOfTick(rule.id, { things, typed, note, outcome }, reader);
+    const [draft] = drafts;
     const said = outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`;
     const lamp = outcome === 'done' ? lampOfRule(rule.id) : null;
     await write(
-      [{ design, draft }],
+      drafts.map((it) => ({ design, draft: it })),
       said,
       picture,
       lamp === null
@@ -57,6 +59,38 @@ export function DueRow({ design, due }: Props) {
         : (pictures) => acts.replaceLamp({ design, device: lamp, on: today, draft }, pictures),
     );
   };
+  const isAsked = asksNumbers(rule.id);
+  const numbersHere = things.map((thing) => (
+    <Box key={thing.key} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+      {thing.label !== '' && <Box sx={{ width: 96, typography: 'body2' }}>{thing.label}</Box>}
+      {asked
+        .filter(({ name }) => rule.id !== 'probes' || name !== 'uvIndex')
+        .map((it) => {
+          const text = typed[thing.key]?.[it.name] ?? '';
+          return (
+            <TextField
+              key={it.name}
+              label={it.label}
+              value={text}
+              error={checkNumber(text, it, reader) !== true}
+              onChange={(event) =>
+                setTyped({
+                  ...typed,
+                  [thing.key]: { ...typed[thing.key], [it.name]: event.target.value },
+                })
+              }
+              slotProps={{
+                htmlInput: {
+                  inputMode: 'decimal',
+                  ...(thing.label === '' ? {} : { 'aria-label': `${it.label}: ${thing.label}` }),
+                },
+              }}
+              sx={{ width: 132 }}
+            />
+          );
+        })}
+    </Box>
+  ));
   return (
     <Box
       component="li"
@@ -67,6 +101,7 @@ export function DueRow({ design, due }: Props) {
         <Button
           variant="outlined"
           aria-label={`Done: ${rule.what}`}
+          disabled={!isRight}
           onClick={() => void settle('done')}
           sx={{ minWidth: 48, width: 48, minHeight: 48, p: 0, flex: 'none' }}
         >
@@ -100,6 +135,11 @@ export function DueRow({ design, due }: Props) {
           <MoreHorizIcon />
         </IconButton>
       </Box>
+      {isAsked && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 1, mt: 1, pl: { sm: 7.5 } }}>
+          {numbersHere}
+        </Box>
+      )}
       {more && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1, pl: { sm: 7.5 } }}>
           <TextField
@@ -108,24 +148,14 @@ export function DueRow({ design, due }: Props) {
             onChange={(event) => setNote(event.target.value)}
             sx={{ flex: 1, minWidth: 200 }}
           />
-          {asked.map((it) => (
-            <TextField
-              key={it.name}
-              label={it.label}
-              value={numbers[it.name] ?? ''}
-              error={checkNumber(numbers[it.name], it, reader) !== true}
-              onChange={(event) => setNumbers({ ...numbers, [it.name]: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              sx={{ width: 110 }}
-            />
-          ))}
+          {!isAsked && numbersHere}
           <FileButton
             words={picture ? 'One picture' : 'Add a picture'}
             label={`Picture of it: ${rule.what}`}
             accept="image/*"
             onFiles={([file]) => setPicture(file ?? null)}
           />
-          <Button variant="contained" disabled={wrong} onClick={() => void settle('done')}>
+          <Button variant="contained" disabled={!isRight} onClick={() => void settle('done')}>
             Done
           </Button>
           <Button variant="outlined" onClick={() => void settle('skipped')}>

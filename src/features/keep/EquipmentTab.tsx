@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -12,7 +13,7 @@ import { lampOfRule, meteredLamp } from '@/core/care';
 import { inSeason, type EquipmentRecord } from '@/core/records';
 import { useEditing, useEquipment, useLog, useOpenDesign, useRecordBook, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
-import { dayWords, localDay } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { LineField } from '@/ui/fields/PlainFields';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';

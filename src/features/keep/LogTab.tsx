@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -22,7 +23,7 @@ import {
   useStore,
   type PictureRow,
 } from '@/store';
-import { localDay, dayWords } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader, type Reader } from '@/ui/units';

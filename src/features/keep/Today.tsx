@@ -8,6 +8,7 @@ import NextLink from 'next/link';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
+import { homeOf, type AnimalRecord } from '@/core/records';
 import { capital, counted } from '@/core/units';
 import { useAnimals, useAway, useDesigns, useLog, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
@@ -25,6 +26,17 @@ import { QuickLine } from './QuickLine';
 import { quickPlaces } from './quickPlaces';
 
 const WEEK = 7;
+const NOBODY: readonly AnimalRecord[] = [];
+
+/** Who lives where. */
+function byHome(animals: readonly AnimalRecord[]): ReadonlyMap<string, readonly AnimalRecord[]> {
+  const homes = new Map<string, AnimalRecord[]>();
+  for (const it of animals) {
+    const home = homeOf(it);
+    if (home !== null) homes.set(home, [...(homes.get(home) ?? []), it]);
+  }
+  return homes;
+}
 
 /** What is due now in every enclosure, and what comes this week. */
 export function Today({ tools }: { readonly tools: ReactNode }) {
@@ -43,6 +55,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
     () => ready && log && duesOf(ready, log, today, catalogue),
     [duesOf, ready, log, today, catalogue],
   );
+  const living = useMemo(() => byHome(animals ?? []), [animals]);
   const standing = useAlarms(ready);
   const kept = boxes?.filter((it) => it.due.length > 0) ?? [];
   const open = kept.filter((it) => it.due.some((own) => own.late >= 0));
@@ -101,7 +114,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               estimate={({ due }) => 40 + 66 * due.filter((it) => it.late >= 0).length}
               gap={16}
             >
-              {(it) => <DueHere {...it} />}
+              {(it) => <DueHere {...it} animals={living.get(it.design.id) ?? NOBODY} />}
             </Windowed>
             <Week boxes={kept} today={today} />
             <Box>
@@ -116,7 +129,11 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   );
 }
 
-const DueHere = memo(function DueHere({ design, due }: BoxDue) {
+const DueHere = memo(function DueHere({
+  design,
+  due,
+  animals,
+}: BoxDue & { readonly animals: readonly AnimalRecord[] }) {
   const { catalogue } = useStore();
   const animal = findAnimal(catalogue, design.brief.animal);
   return (
@@ -137,7 +154,7 @@ const DueHere = memo(function DueHere({ design, due }: BoxDue) {
         {due
           .filter((it) => it.late >= 0)
           .map((it) => (
-            <DueRow key={it.rule.id} design={design.id} due={it} />
+            <DueRow key={it.rule.id} design={design.id} due={it} animals={animals} />
           ))}
       </CardList>
     </Box>

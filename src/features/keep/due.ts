@@ -1,10 +1,11 @@
-import { careNow, daysTill, dueOf, lampDay, lampOfRule, lastDone, meteredLamp, type Due } from '@/core/care';
+import { daysTill, localDay } from '@/core/time';
+import { careNow, dueOf, lampDay, lampOfRule, lastDone, meteredLamp, type Due } from '@/core/care';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { standingOf } from '@/core/document/standing';
 import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
-import { dayWords, localDay } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 
 /** Further back nothing that comes again is looked for, days. */
 export const LOOK_BACK = 800;

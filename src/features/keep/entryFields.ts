@@ -1,3 +1,4 @@
+import { localDay } from '@/core/time';
 import { UNITS } from '@/core/units';
 import type { Reader } from '@/ui/units';
 import { NO_VALUES, type Draft, type Entry, type EntryKind, type EntryValues } from '@/core/log';
@@ -112,7 +113,8 @@ export interface EntryForm {
 
 export const localStamp = (at: number): string => {
   const date = new Date(at);
-  return new Date(at - date.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+  const two = (it: number): string => String(it).padStart(2, '0');
+  return `${localDay(at)}T${two(date.getHours())}:${two(date.getMinutes())}`;
 };
 
 /** An entry as it stands in the form. */

@@ -2,14 +2,15 @@
 
 import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
-import { CARE_GROUPS, careRules, type CareGroup, type CareRule } from '@/core/care';
+import { CARE_GROUPS, careOf, isPaused, type CareGroup, type CareRule } from '@/core/care';
 import { clock } from '@/core/units';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
 import { capital, length, light, mass, percent, temperature, type Quantity } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
-import { dayWords, localToday } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { useReader } from '@/ui/units';
+import { useToday } from '@/ui/useToday';
 import { animalsWord } from '@/ui/words';
 import { whenWords } from '@/ui/whenWords';
 import { useOpenVerdict } from '@/workers/useVerdict';
@@ -34,7 +35,9 @@ export function CareSheet() {
   const { write, tell: told } = useReader();
   const { verdict } = useOpenVerdict();
   const animal = findAnimal(catalogue, design.brief.animal);
-  const rules = careRules(design, catalogue);
+  const today = useToday();
+  // As its keeper has it: with what he added and changed, without what rests.
+  const rules = careOf(design, catalogue).filter((it) => !isPaused(it, today));
   const { climate, enclosure } = design;
   const band = ({ low, high }: Range, unit: (value: number) => Quantity): string =>
     `${write(unit(low), { bare: true, trim: true })} to ${write(unit(high), { trim: true })}`;
@@ -51,7 +54,7 @@ export function CareSheet() {
             ]
           : ['No animal yet']),
         `${ANSWER_WORDS[wordOf(verdict)]}: ${told(lineOf(verdict))}`,
-        `Written ${dayWords(localToday(new Date()))}. Enclosure ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
+        `Written ${dayWords(today)}. Enclosure ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
       ]}
     >
       {animal && (

@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -11,7 +12,7 @@ import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
 import { useLogBook } from '@/store';
-import { dayWords, localDay, momentOn } from '@/ui/days';
+import { dayWords, momentOn } from '@/ui/days';
 import { kindOfRule } from '@/ui/entryWords';
 import { useUndoable } from '@/ui/useUndoable';
 

@@ -1,19 +1,20 @@
 'use client';
 
+import { dayPlus, localDay } from '@/core/time';
 import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, type ReactNode } from 'react';
 import { CAUTIONS } from '@/catalogue';
-import { awayDays, careNow, dayPlus, lastDone } from '@/core/care';
+import { awayDays, careNow, lastDone } from '@/core/care';
 import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { counted, temperature } from '@/core/units';
 import { useAway, useDesigns, useLog, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
-import { dayWords, localDay } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { animalsWord, OUTER_PLACES } from '@/ui/words';

@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +14,6 @@ import { daysLeft, takingOf, type Lot, type ShelfMove, type Stock } from '@/core
 import { counted, capital } from '@/core/units';
 import { useShelfBook, useStore } from '@/store';
 import { DateField } from '@/ui/fields/DateField';
-import { localToday } from '@/ui/days';
 import { packWords } from '@/ui/BuyTable';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -28,7 +28,7 @@ import { amountWords } from './amountWords';
 /** A lot whose day comes within this is pointed out, days. */
 const SOON = 30;
 
-const today = (): string => localToday(new Date());
+const today = (): string => localDay(Date.now());
 const dateWords = (at: number | string): string =>
   new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
 

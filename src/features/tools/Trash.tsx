@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -12,7 +13,7 @@ import { useState } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { counted } from '@/core/units';
 import { BIN_DAYS, emptyTrash, listTrash, putBack, useDesigns, useStore, type Trashed } from '@/store';
-import { dayWords, localDay } from '@/ui/days';
+import { dayWords } from '@/ui/days';
 import { entryWords, KIND_WORD } from '@/ui/entryWords';
 import { BlobImage } from '@/ui/PictureStrip';
 import { useReader, type Reader } from '@/ui/units';

@@ -1,8 +1,8 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import { fileName, MAX_BYTES, writeEnvelope } from '@/files';
 import { listDesigns, listMoves, ownRows, belongingsOf, type RinconDatabase, type Settings } from '@/store';
-import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
 
 /** What an export left out. */
@@ -26,7 +26,7 @@ export async function exportEverything(db: RinconDatabase, settings: Settings): 
   const text = writeEnvelope(designs, { prices, shelf, own: ownRows(settings), ...belongings }, now);
   // As long as it would be read: what cannot be read again is no copy.
   const isTooLarge = new Blob([text]).size > MAX_BYTES;
-  if (!isTooLarge) download(fileName(`rincon ${localToday(now)}`), text);
+  if (!isTooLarge) download(fileName(`rincon ${localDay(now.getTime())}`), text);
   return {
     isTooLarge,
     more:

@@ -1,10 +1,10 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { counted } from '@/core/units';
 import { noteCopied, useStore, storageTrouble } from '@/store';
-import { localToday } from '@/ui/days';
 import { download } from '@/ui/download';
 import { makeBackup } from '@/workers/backup';
 
@@ -19,7 +19,7 @@ export function useBackup() {
     const began = Date.now();
     try {
       const { zip, unreadable, faults } = await makeBackup(null, setShare);
-      download(`rincon-${localToday(new Date())}.zip`, zip, 'application/zip');
+      download(`rincon-${localDay(Date.now())}.zip`, zip, 'application/zip');
       const [fault] = faults;
       if (fault) {
         enqueueSnackbar(

@@ -1,12 +1,12 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
 import type { Entry } from '@/core/log';
 import { linesAbout, type AnimalRecord } from '@/core/records';
-import { localDay } from '@/ui/days';
 import { Chart, type Inks, tick } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
 import { onAxis, readingWords } from '@/ui/readingWords';

@@ -1,5 +1,6 @@
 'use client';
 
+import { localDay } from '@/core/time';
 import { useEffect, useMemo, useState } from 'react';
 import {
   dayOfSeason,
@@ -15,7 +16,6 @@ import { settingsAt, settingsOn } from '@/core/document';
 import { uvFrom } from '@/core/light';
 import { DAY, fromSteps, type Series, type Track } from '@/core/readings';
 import { useOpenDesign, useStore, useTracks } from '@/store';
-import { localDay } from '@/ui/days';
 import { useReader } from '@/ui/units';
 import { ClimateStopped, startForecast } from '@/workers/climate';
 import { readingWords } from '@/ui/readingWords';
