@@ -36,7 +36,9 @@ function marked(design: Design, { step, change }: MarkChange): Design {
   };
   const rest = marks.filter((it) => it.step !== step);
   const isEmpty = equal(mark, { step, ...UNTOUCHED });
-  const next = inPlan(design, { marks: isEmpty ? rest : [...rest, mark] });
+  const written = inPlan(design, { marks: isEmpty ? rest : [...rest, mark] });
+  const next =
+    change.done === undefined ? written : putIn(written, step, { from: before.done, to: mark.done });
   const { moveIn } = design.living;
   const known =
     step === 'quarantine' && change.worked !== undefined
@@ -45,6 +47,41 @@ function marked(design: Design, { step, change }: MarkChange): Design {
         ? { ...moveIn, tested: mark.done }
         : moveIn;
   return known === moveIn ? next : { ...next, living: { ...next.living, moveIn: known } };
+}
+
+/**
+ * What a step puts in is in from the day it was done: plants are planted, lamps are lit. What was said of one by itself
+ * stays; taken back, it is as it was.
+ */
+function putIn(
+  design: Design,
+  step: string,
+  { from, to }: { readonly from: string | null; readonly to: string | null },
+): Design {
+  const { standing } = design.plan;
+  // Of a rebuild only what is new goes in.
+  const stood = new Set(
+    [...(standing?.living.plants ?? []), ...(standing?.climate.devices ?? [])].map((it) => it.id),
+  );
+  const day = (id: string, own: string | null): string | null =>
+    !stood.has(id) && (own === null || own === from) ? to : own;
+  if (step === 'plant')
+    return {
+      ...design,
+      living: {
+        ...design.living,
+        plants: design.living.plants.map((it) => ({ ...it, planted: day(it.id, it.planted) })),
+      },
+    };
+  if (step === 'climate')
+    return {
+      ...design,
+      climate: {
+        ...design.climate,
+        devices: design.climate.devices.map((it) => ({ ...it, since: day(it.id, it.since) })),
+      },
+    };
+  return design;
 }
 
 /**
@@ -86,9 +123,12 @@ export const beginRebuild: Edit<{ since: string }> = (design, { since }) => {
   return { ...design, plan: { start: null, marks: [], standing } };
 };
 
-/** The rebuild is done: what was wanted stands. */
-export const endRebuild: Edit<Record<never, never>> = (design) =>
-  design.plan.standing ? inPlan(design, { standing: null, marks: [], start: null }) : design;
+/** The rebuild was done by a day: what was wanted stands, and what is new of it is in since then. */
+export const endRebuild: Edit<{ on: string }> = (design, { on }) => {
+  if (!design.plan.standing) return design;
+  const filled = ['plant', 'climate'].reduce((it, step) => putIn(it, step, { from: null, to: on }), design);
+  return inPlan(filled, { standing: null, marks: [], start: null });
+};
 
 /** The rebuild is given up: the box is as it stood. */
 export const dropRebuild: Edit<Record<never, never>> = (design) => standingOf(design) ?? design;

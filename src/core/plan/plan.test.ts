@@ -242,6 +242,29 @@ describe('the plan', () => {
     expect(tested.living.moveIn.tested).toBe('2026-11-20');
     expect(mark(tested, 'tests', { done: null }).living.moveIn.tested).toBeNull();
   });
+  it('what a step puts in is in from its day: plants are planted, lamps lit; taken back, they are not', () => {
+    const design = whole('anolis-carolinensis');
+    const days = (of: Design) => [
+      new Set(of.living.plants.map((it) => it.planted)),
+      new Set(of.climate.devices.map((it) => it.since)),
+    ];
+    const none = new Set([null]);
+    expect(days(design)).toEqual([none, none]);
+    const planted = mark(design, 'plant', { done: '2026-11-20' });
+    expect(days(planted)).toEqual([new Set(['2026-11-20']), none]);
+    const lit = mark(planted, 'climate', { done: '2026-11-18' });
+    expect(days(lit)).toEqual([new Set(['2026-11-20']), new Set(['2026-11-18'])]);
+    expect(days(mark(lit, 'plant', { done: '2026-11-22' }))[0]).toEqual(new Set(['2026-11-22']));
+    expect(days(mark(mark(lit, 'plant', { done: null }), 'climate', { done: null }))).toEqual([none, none]);
+    // What was said of one by itself stays.
+    const [first] = design.living.plants;
+    const own = applyEdit(
+      design,
+      { edit: 'setPlant', change: { plant: first!.id, change: { planted: '2026-01-05' } } },
+      catalogue,
+    );
+    expect(mark(own, 'plant', { done: '2026-11-20' }).living.plants[0]!.planted).toBe('2026-01-05');
+  });
   it('what is read is judged: out of its band the gate stays shut, whatever was ticked', () => {
     const design = whole(GECKO);
     const { step } = stepOf(design, 'measure');

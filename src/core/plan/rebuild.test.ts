@@ -8,7 +8,7 @@ import { allLayers, type Design } from '../document';
 import { applyEdit, type EditCall } from '../edits';
 import { standingOf } from '../document/standing';
 import { CORNERS } from '../ground/corners';
-import { heldBy, inOrder, planOf, rebuildOf, stepsOf, takesOf, type Fate } from '.';
+import { heldBy, inOrder, planOf, rebuildOf, rebuiltLines, stepsOf, takesOf, type Fate } from '.';
 
 const TODAY = '2026-11-25';
 const DEMO = demoDesigns(catalogue);
@@ -191,12 +191,39 @@ describe('from what stands to what is wanted', () => {
     expect(plan(begun('Limestone')).steps.map((it) => it.step.id)).not.toContain('quarantine');
   });
 
+  it('done, it leaves lines of what came and went; soil laid anew begins its age again, a bed does not', () => {
+    const lines = (design: Design) => rebuiltLines(rebuild(design), design);
+    const soil = thicker(begun('Hedge'), 'substrate', 0.03);
+    expect(lines(soil).map((it) => [it.kind, it.rule ?? null])).toEqual([
+      ['repair', null],
+      ['care', 'soil'],
+    ]);
+    expect(lines(soil)[0]!.text).toMatch(/^Rebuilt\. New: .+\.$/);
+    const bed = thicker(begun('Hedge'), 'drainage', 0.03);
+    expect(lines(bed).map((it) => it.rule ?? null)).not.toContain('soil');
+    expect(lines(bed)[0]!.text).toMatch(/^Rebuilt\. New: Clay pebbles/);
+  });
+  it('what is new of it is in since the day it was done; what stood keeps its own', () => {
+    const before = begun('Bog shelf');
+    const [old] = before.living.plants;
+    const added = edit(before, {
+      edit: 'addPlant',
+      change: { kind: old!.kind },
+    });
+    const fresh = added.living.plants.find((it) => !before.living.plants.some((own) => own.id === it.id))!;
+    expect(fresh.planted).toBeNull();
+    const done = edit(added, { edit: 'endRebuild', change: { on: '2026-11-25' } });
+    const planted = (id: string) => done.living.plants.find((it) => it.id === id)!.planted;
+    expect(planted(fresh.id)).toBe('2026-11-25');
+    expect(planted(old!.id)).toBe(old!.planted);
+    expect(done.climate.devices.map((it) => it.since)).toEqual(before.climate.devices.map((it) => it.since));
+  });
   it('begun, given up and done: the enclosure is as it stood, or as it is wanted', () => {
     const before = DEMO.find((it) => it.name === 'Hedge')!;
     const changed = thicker(begun('Hedge'), 'drainage', 0.03);
     const { ground } = changed;
     expect(edit(changed, { edit: 'dropRebuild', change: {} }).ground).toEqual(before.ground);
-    const done = edit(changed, { edit: 'endRebuild', change: {} });
+    const done = edit(changed, { edit: 'endRebuild', change: { on: '2026-11-25' } });
     expect(done.ground).toEqual(ground);
     expect(done.plan.standing).toBeNull();
     // What stood is kept once: a second beginning does not overwrite it.

@@ -1,3 +1,4 @@
+import type { Draft } from '../log';
 import { assess, type Assessment } from '../assess';
 import {
   findBackgroundKind,
@@ -330,3 +331,31 @@ export function rebuildOf(design: Design, assessment: Assessment, catalogue: Cat
   const lived = was.brief.animal !== null && design.brief.stage === 'inhabited';
   return { rows, there, dug: dug.size > 0, moved, siphoned, waits: lived ? was.brief.count : 0 };
 }
+
+/**
+ * The lines a rebuild leaves in the log: what went and what came, and where soil was laid anew, that it was judged: its age
+ * begins again.
+ */
+export function rebuiltLines({ rows }: Rebuild, { ground }: Design): readonly Draft[] {
+  const soils = new Set(
+    [...ground.layers, ...ground.regions.flatMap((it) => it.layers)]
+      .filter((it) => it.kind === 'substrate')
+      .map((it) => it.id),
+  );
+  const named = (fate: Fate): string =>
+    [
+      ...new Set(rows.filter((it) => it.fate === fate && (it.volume ?? 1) > TRIFLE).map((it) => it.name)),
+    ].join(', ');
+  const [came, went] = [named('new'), named('out')];
+  const text = ['Rebuilt.', ...(came ? [`New: ${came}.`] : []), ...(went ? [`Gone: ${went}.`] : [])].join(
+    ' ',
+  );
+  const isSoilNew = rows.some((it) => soils.has(it.id) && it.fate === 'new' && (it.volume ?? 0) > TRIFLE);
+  return [
+    { kind: 'repair', values: {}, text: text.slice(0, 4000) },
+    ...(isSoilNew ? [{ kind: 'care', values: {}, text: 'Laid anew.', rule: 'soil' } as const] : []),
+  ];
+}
+
+/** m³ of which nobody speaks. */
+const TRIFLE = 5e-5;

@@ -5,11 +5,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { CORNERS } from '@/core/ground/corners';
-import { rebuildOf, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
+import { rebuildOf, rebuiltLines, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
 import { capital, bag, length } from '@/core/units';
-import { useEditing, useOpenDesign, useStore } from '@/store';
+import { useEditing, useLogBook, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
 
@@ -32,6 +32,8 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
   const { edit, travel } = useEditing();
   const { write } = useReader();
   const undoable = useUndoable();
+  const book = useLogBook();
+  const [asking, setAsking] = useState(false);
   const rebuild = useMemo(() => rebuildOf(design, assessment, catalogue), [design, assessment, catalogue]);
   if (!rebuild || !design.plan.standing)
     return (
@@ -58,6 +60,16 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
   const out = plan.steps.find((it) => it.step.id === 'catch');
   const home = plan.steps.find((it) => it.step.id === 'move-in');
   const changed = rebuild.rows.some((it) => it.fate !== 'stays');
+  const left = plan.steps.filter((it) => it.state !== 'done' && it.state !== 'left out');
+  const end = async (): Promise<void> => {
+    const drafts = rebuiltLines(rebuild, design);
+    if (typeof edit({ edit: 'endRebuild', change: { on: today } }) === 'string') return;
+    const lines = await book.write(drafts.map((draft) => ({ design: design.id, draft })));
+    undoable('The rebuild is done.', async () => {
+      travel(-1);
+      await book.strike(lines);
+    });
+  };
   return (
     <Box
       component="section"
@@ -90,14 +102,27 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
         </Button>
         <Button
           variant="outlined"
-          onClick={() => {
-            edit({ edit: 'endRebuild', change: {} });
-            undoable('The rebuild is done.', () => travel(-1));
-          }}
+          onClick={() => (left.length === 0 ? void end() : setAsking(true))}
+          disabled={!changed}
         >
           It is rebuilt
         </Button>
       </Box>
+      {asking && left.length > 0 && (
+        <Box sx={{ borderLeft: 3, borderColor: 'earth.clay', pl: 1.5, mt: 1.25 }} role="alert">
+          <Typography variant="body2">
+            {left.length === 1 ? 'One step is not ticked' : `${left.length} steps are not ticked`}:{' '}
+            {left.map((it) => `${it.step.title.charAt(0).toLowerCase()}${it.step.title.slice(1)}`).join('; ')}
+            .
+          </Typography>
+          <Box sx={{ display: 'flex', gap: 1, mt: 0.75 }}>
+            <Button variant="contained" onClick={() => void end()}>
+              All of it was done
+            </Button>
+            <Button onClick={() => setAsking(false)}>Not yet</Button>
+          </Box>
+        </Box>
+      )}
       {!changed ? (
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
           Nothing is changed yet. Change the design anywhere, or begin with one of the usual cases above.

@@ -50,12 +50,6 @@ export function StepSheet({ it, today, onMoveIn }: Props) {
       }}
     >
       <Typography variant="h2">{step.title}</Typography>
-      {it.outside.length > 0 && (
-        <Box role="alert" sx={{ mt: 0.5, color: 'earth.clay', fontWeight: 600 }}>
-          {it.outside.map((said) => `${capital(tell(said))}. `)}
-          Mend it and read it again: until then it is not done.
-        </Box>
-      )}
       {isMoveIn ? (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1 }}>
           {it.done === null ? (
@@ -73,6 +67,13 @@ export function StepSheet({ it, today, onMoveIn }: Props) {
         <HowFar it={it} today={today} onMark={mark} />
       )}
       <StepFacts it={it} measures={false} />
+      {/* Under what is pressed: typed and pressed at once, the button must not move away. */}
+      {it.outside.length > 0 && (
+        <Box role="alert" sx={{ mt: 1.5, color: 'earth.clay', fontWeight: 600 }}>
+          {it.outside.map((said) => `${capital(tell(said))}. `)}
+          Mend it and read it again: until then it is not done.
+        </Box>
+      )}
       {step.measures.length > 0 && <Measured it={it} onMark={mark} />}
       <Box sx={{ mt: 1.25, maxWidth: 620 }}>
         <LineField
