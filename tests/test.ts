@@ -63,6 +63,7 @@ export const test = base.extend<{ readonly tagged: void }, { browser: Browser }>
     },
     { auto: true },
   ],
+  // The context of a test’s own page comes from here too.
   browser: [
     async ({ browser }, give) => {
       const open = browser.newContext.bind(browser);
@@ -72,8 +73,4 @@ export const test = base.extend<{ readonly tagged: void }, { browser: Browser }>
     },
     { scope: 'worker' },
   ],
-  context: async ({ context }, give) => {
-    await prepared(context);
-    await give(context);
-  },
 });
