@@ -10,7 +10,7 @@ import { RinconDatabase } from './database';
 import { deleteDesign, emptyOldBin, listDesigns } from './designs';
 import { createDesign } from './steps';
 import { takeInFile } from './takeIn';
-import { listLog, strike, takeInLog, writeEntries } from './log';
+import { listCareLog, listLog, strike, takeInLog, writeEntries } from './log';
 import { lastChange, noteCopied } from './derived';
 import { takeOutUnreadable, unreadableNow } from './readable';
 import { addPicture, listPictures, removePicture } from './pictures';
@@ -127,6 +127,38 @@ describe('the trash', () => {
     await emptyTrash(db);
     expect(await db.designs.toCollection().primaryKeys()).toEqual([hedge!.id]);
     expect(await db.log.where('design').equals(bog!.id).count()).toBe(0);
+  });
+});
+
+describe('what care is reckoned from', () => {
+  it('is the last days of the log and, however long ago, the last line of each rule', async () => {
+    const line = (days: number, rule: string | null, kind: Entry['kind'] = 'care') => ({
+      design: bog!.id,
+      at: 5000 * DAY_MS - days * DAY_MS,
+      draft: { kind, values: {}, text: `${days}`, rule },
+    });
+    await writeEntries(
+      db,
+      [
+        line(3000, 'soil'),
+        line(1500, 'soil'),
+        line(1400, 'litter'),
+        line(1300, null, 'note'),
+        line(1200, null, 'water-test'),
+        line(10, 'glass'),
+        line(5, null, 'note'),
+        { ...line(2000, 'soil'), design: hedge!.id },
+      ],
+      5000 * DAY_MS,
+    );
+    const since = 4200 * DAY_MS;
+    const told = async (design: string | null) => (await listCareLog(db, design, since)).map((it) => it.text);
+    expect(await told(bog!.id)).toEqual(['1500', '1400', '1200', '10', '5']);
+    expect(await told(null)).toEqual(['2000', '1500', '1400', '1200', '10', '5']);
+    // What is struck out was not done: the one before it counts.
+    const [struck] = await db.log.filter((it) => it.text === '1500').primaryKeys();
+    await strike(db, [struck!], true, 5000 * DAY_MS);
+    expect(await told(bog!.id)).toEqual(['3000', '1400', '1200', '10', '5']);
   });
 });
 

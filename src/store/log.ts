@@ -1,3 +1,4 @@
+import { settledBy } from '@/core/care';
 import { Entry, entryOf, mergeLogs, type Draft } from '@/core/log';
 import type { RinconDatabase } from './database';
 import { addPicturesOf, type SmallPicture } from './pictures';
@@ -72,4 +73,27 @@ export async function listLog(
     readable('log', rows, Entry).filter((it) => !it.gone),
     [],
   );
+}
+
+/**
+ * What care is reckoned from: all lines since a time, and of what was done before it the last line of each rule, however long
+ * ago that was. The oldest first.
+ */
+export async function listCareLog(
+  db: RinconDatabase,
+  design: string | null,
+  since: number,
+): Promise<readonly Entry[]> {
+  const last = new Map<string, Entry>();
+  const before =
+    design === null
+      ? db.log.where('at').below(since)
+      : db.log.where('[design+at]').between([design, 0], [design, since], true, false);
+  // In the order of their days: the last of each stays.
+  await before.each((it) => {
+    const rule = it.gone ? null : settledBy(it);
+    if (rule !== null) last.set(`${it.design} ${rule}`, it);
+  });
+  const old = readable('log', [...last.values()], Entry);
+  return [...old].sort((a, b) => a.at - b.at).concat(await listLog(db, design, since));
 }

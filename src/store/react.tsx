@@ -44,12 +44,15 @@ import {
   shrinkPicture,
   type SmallPicture,
 } from './pictures';
-import { listLog, rewriteEntry, strike, writeEntries } from './log';
+import { listCareLog, listLog, rewriteEntry, strike, writeEntries } from './log';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 import { heldSession, sessionOpened } from './unsaved';
 
 type Gone = 'deleted' | 'newer';
+
+/** Days of the log that are read whole for what is due: before them only the last line of each rule counts. */
+const LOOK_BACK = 800;
 
 interface Store {
   readonly db: RinconDatabase;
@@ -309,6 +312,13 @@ export function useLog(design: string | null, days: number | 'all'): readonly En
   const { db } = useStore();
   const [since] = useState(() => (days === 'all' ? 0 : Date.now() - days * DAY_MS));
   return useLiveQuery(() => listLog(db, design, since), [db, design, since]);
+}
+
+/** What care is reckoned from, of one enclosure or of all: the last days of the log, and the last line of each rule before. */
+export function useCareLog(design: string | null): readonly Entry[] | undefined {
+  const { db } = useStore();
+  const [since] = useState(() => Date.now() - LOOK_BACK * DAY_MS);
+  return useLiveQuery(() => listCareLog(db, design, since), [db, design, since]);
 }
 
 /** All lines of several enclosures, the oldest first; undefined while they are read. */

@@ -91,7 +91,7 @@ const DOING: Partial<Record<Entry['kind'], string>> = {
 };
 
 /** The rule a line settles; of one that is of a single animal, only the one that it names. */
-const ruleOf = ({ rule, kind, animal }: Pick<Entry, 'rule' | 'kind' | 'animal'>): string | null =>
+export const settledBy = ({ rule, kind, animal }: Pick<Entry, 'rule' | 'kind' | 'animal'>): string | null =>
   rule ?? (animal === null ? (DOING[kind] ?? null) : null);
 
 /** All days on which each rule was done or left out on purpose. */
@@ -101,7 +101,7 @@ export function rulesDone(
 ): ReadonlyMap<string, ReadonlySet<string>> {
   const days = new Map<string, Set<string>>();
   for (const entry of log) {
-    const rule = ruleOf(entry);
+    const rule = settledBy(entry);
     if (rule === null || entry.gone) continue;
     const own = days.get(rule) ?? new Set();
     days.set(rule, own.add(dayOfEntry(entry.at)));
@@ -116,7 +116,7 @@ export function lastDone(
 ): ReadonlyMap<string, string> {
   const last = new Map<string, string>();
   for (const entry of log) {
-    const rule = ruleOf(entry);
+    const rule = settledBy(entry);
     if (rule === null || entry.gone) continue;
     const day = dayOfEntry(entry.at);
     if (day > (last.get(rule) ?? '')) last.set(rule, day);

@@ -10,7 +10,7 @@ import { useMemo, useState } from 'react';
 import { careNow, careOf, isPaused, type Due, type HeldRule } from '@/core/care';
 import { homeOf } from '@/core/records';
 import { DateField } from '@/ui/fields/DateField';
-import { useAnimals, useEditing, useLog, useOpenDesign, useStore } from '@/store';
+import { useAnimals, useCareLog, useEditing, useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
 import { download } from '@/ui/download';
 import { useReader } from '@/ui/units';
@@ -22,7 +22,7 @@ import { useLater } from '@/ui/useLater';
 import { CardList } from './CardList';
 import { DetailCard } from './DetailCard';
 import { DueRow } from './DueRow';
-import { dueIn, LOOK_BACK } from './due';
+import { dueIn } from './due';
 import { WhenField } from './WhenField';
 
 /** What is due here, and every rule it comes from: when, why, last and next, paused or changed. */
@@ -30,7 +30,7 @@ export function CareTab({ today }: { readonly today: string }) {
   const later = useLater();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
-  const log = useLog(design.id, LOOK_BACK);
+  const log = useCareLog(design.id);
   const living = useAnimals()?.filter((it) => homeOf(it) === design.id) ?? [];
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);

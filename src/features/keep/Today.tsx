@@ -10,7 +10,7 @@ import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { capital, counted } from '@/core/units';
-import { useAnimals, useAway, useDesigns, useLog, useStore } from '@/store';
+import { useAnimals, useAway, useCareLog, useDesigns, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
@@ -18,7 +18,7 @@ import { TopBar } from '@/ui/shell/TopBar';
 import { Windowed } from '@/ui/Windowed';
 import { animalsWord, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
-import { keepingDues, LOOK_BACK, type BoxDue } from './due';
+import { keepingDues, type BoxDue } from './due';
 import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
@@ -42,7 +42,7 @@ function byHome(animals: readonly AnimalRecord[]): ReadonlyMap<string, readonly 
 export function Today({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
   const designs = useDesigns();
-  const log = useLog(null, LOOK_BACK);
+  const log = useCareLog(null);
   const animals = useAnimals();
   const today = useToday();
   const [away] = useAway();

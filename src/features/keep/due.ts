@@ -7,9 +7,6 @@ import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
 import { dayWords } from '@/ui/days';
 
-/** Further back nothing that comes again is looked for, days. */
-export const LOOK_BACK = 800;
-
 /** What is due of one enclosure, from its part of the log. */
 export function dueIn(
   design: Design,

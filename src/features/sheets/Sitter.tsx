@@ -11,7 +11,7 @@ import { awayDays, careNow, lastDone } from '@/core/care';
 import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { counted, temperature } from '@/core/units';
-import { useAway, useDesigns, useLog, useStore } from '@/store';
+import { useAway, useCareLog, useDesigns, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
 import { dayWords } from '@/ui/days';
@@ -30,7 +30,7 @@ const MOST = 120;
 export function Sitter({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
   const designs = useDesigns();
-  const log = useLog(null, 800);
+  const log = useCareLog(null);
   const reader = useReader();
   const today = useToday();
   const [away, setAway] = useAway();
