@@ -4,7 +4,7 @@ import { DAY_MS, DAY } from '@/core/physics/constants';
 import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { assess } from '@/core/assess';
-import { careNow, dueOf } from '@/core/care';
+import { awayDays, careNow, dueOf } from '@/core/care';
 import { planOf } from '@/core/plan';
 import { METRIC } from '@/core/units';
 import { careCalendar, planCalendar } from './calendar';
@@ -40,6 +40,35 @@ describe('a plan as iCalendar, read back by another library', () => {
 });
 
 describe('care as iCalendar, read back by another library', () => {
+  it('of any span is, day by day, what the sitter’s sheet says, if each is done on its day', () => {
+    const [from, to] = ['2026-11-25', '2027-04-30'];
+    for (const design of demoDesigns(catalogue)) {
+      // One that is of some months only begins its days anew with each of them; the file cannot say that.
+      const rules = careNow(design, catalogue).filter(
+        ({ when }) => when.by === 'since' || !/INTERVAL.*BYMONTH/.test(when.rrule),
+      );
+      const due = dueOf(rules, new Map(), from, from);
+      const text = careCalendar([{ id: design.id, name: design.name, due }], { prefs: METRIC, locale: 'en' });
+      const inFile = new ICAL.Component(ICAL.parse(text) as unknown[])
+        .getAllSubcomponents('vevent')
+        .map((it) => new ICAL.Event(it))
+        .flatMap((event) => {
+          const days: string[] = [];
+          const times = event.iterator();
+          for (let at = times.next(); at && at.toString() <= to; at = times.next())
+            days.push(`${at.toString()} ${event.uid.split('.')[1]}`);
+          return days;
+        });
+      const onSheet = awayDays(
+        rules.map((it) => ({ ...it, sitter: true })),
+        new Map(),
+        from,
+        from,
+        to,
+      ).flatMap(({ day, rules: own }) => own.map((it) => `${day} ${it.id}`));
+      expect(inFile.sort(), design.name).toEqual(onSheet.sort());
+    }
+  });
   it('comes again as its rule says, from the day it is next due', () => {
     const bog = demoDesigns(catalogue)[0]!;
     const rules = careNow(bog, catalogue);

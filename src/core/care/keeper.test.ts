@@ -91,7 +91,8 @@ class Book {
     return null;
   }
   done(day: string): void {
-    if (this.#last !== null && day < this.#last) return;
+    // Written in afterwards of a day before the last, or before this one was fitted: it tells nothing new.
+    if (day < this.began || (this.#last !== null && day < this.#last)) return;
     this.#last = day;
     const { every: days } = this.rhythm;
     if (days !== null) {
