@@ -150,7 +150,7 @@ function HowFar({ it, today, onMark }: Part & { readonly today: string }) {
           sx={{ width: '100%', mt: 1 }}
         />
       )}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.25 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, rowGap: 1.5, mt: 1.75 }}>
         {waits && (
           <DateField
             label="Work done on"

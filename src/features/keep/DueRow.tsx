@@ -62,7 +62,9 @@ export function DueRow({ design, due, animals }: Props) {
   const isAsked = asksNumbers(rule.id);
   const numbersHere = things.map((thing) => (
     <Box key={thing.key} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-      {thing.label !== '' && <Box sx={{ width: 96, typography: 'body2' }}>{thing.label}</Box>}
+      {thing.label !== '' && (
+        <Box sx={{ width: { xs: '100%', sm: 84 }, typography: 'body2' }}>{thing.label}</Box>
+      )}
       {asked
         .filter(({ name }) => rule.id !== 'probes' || name !== 'uvIndex')
         .map((it) => {
@@ -85,7 +87,7 @@ export function DueRow({ design, due, animals }: Props) {
                   ...(thing.label === '' ? {} : { 'aria-label': `${it.label}: ${thing.label}` }),
                 },
               }}
-              sx={{ width: 132 }}
+              sx={{ width: { xs: 148, sm: 140 } }}
             />
           );
         })}

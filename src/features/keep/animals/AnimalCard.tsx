@@ -9,7 +9,7 @@ import { useState, type ReactNode } from 'react';
 import type { Entry } from '@/core/log';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { useActs, useAnimals, useDesigns, usePictures, useRecordBook, useStore } from '@/store';
-import { momentOn } from '@/ui/days';
+import { dayWords, momentOn } from '@/ui/days';
 import { DateField } from '@/ui/fields/DateField';
 import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
@@ -169,7 +169,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
           />
           {animal.quarantine && (
             <DayField
-              label="until"
+              label="Quarantine until"
               value={animal.quarantine.to}
               onCommit={(to) => animal.quarantine && change({ quarantine: { ...animal.quarantine, to } })}
             />
@@ -191,7 +191,8 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
         <Box component="ul" sx={{ m: 0, mt: 0.75, pl: 2.5, typography: 'body2', color: 'earth.quiet' }}>
           {animal.homes.map((it, index) => (
             <li key={index}>
-              {boxName(it.design)}: {it.from ?? 'from the beginning'} to {it.to ?? 'now'}
+              {boxName(it.design)}: {it.from === null ? 'from the beginning' : dayWords(it.from)} to{' '}
+              {it.to === null ? 'now' : dayWords(it.to)}
             </li>
           ))}
         </Box>
@@ -245,9 +246,9 @@ function Leaving({
 }) {
   const [on, setOn] = useState(today);
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', mt: 1.75 }}>
       <DateField
-        label="Left on"
+        label="Day it leaves"
         value={on}
         max={today}
         onCommit={(day) => (day === null ? 'A day is expected.' : setOn(day))}

@@ -8,6 +8,7 @@ import { findAnimal } from '@/core/catalogue';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { useAnimals, useLogIn, useOpenDesign, useRecordBook, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
+import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
@@ -129,11 +130,11 @@ export function AnimalsTab() {
                     {SEX_WORD[it.sex]}
                     {it.sex !== 'unknown' && it.sexKnown !== 'sure' && ` (${it.sexKnown})`}
                   </td>
-                  <td>{it.hatched ?? '–'}</td>
+                  <td>{it.hatched === null ? '–' : dayWords(it.hatched)}</td>
                   <td className="number">{weightOf(it.id)}</td>
                   <td>
                     {it.left !== null
-                      ? `left ${it.left}`
+                      ? `left ${dayWords(it.left)}`
                       : homeOf(it) === design.id
                         ? it.quarantine && it.quarantine.to === null
                           ? 'here, in quarantine'
