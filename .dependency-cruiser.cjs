@@ -10,7 +10,8 @@ const below = (name, from, mayReach, comment) => ({
 /** Floors of the core, the lowest first: a folder may reach those of lower floors, and none beside or above it; types too. */
 const CORE = [
   ['fields', 'light', 'physics', 'random', 'records', 'units'],
-  ['catalogue', 'log', 'time'],
+  ['time'],
+  ['catalogue', 'log'],
   ['document'],
   ['brief', 'enclosure', 'pieces'],
   ['ground'],

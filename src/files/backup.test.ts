@@ -286,7 +286,7 @@ describe('tables for a spreadsheet', () => {
     const csv = logCsv([entry, { ...entry, id: '2', gone: true }], designs, animals);
     const [head, line, ...rest] = csv.trim().split('\r\n');
     expect(rest).toEqual([]);
-    expect(head!.split(',')).toHaveLength(23);
+    expect(head!.split(',')).toHaveLength(24);
     expect(line).toContain(`"'=HYPERLINK(""http://x"",""y""), ""quoted"""`);
     expect(line).toContain(',-3.5,');
     expect(animalsCsv(animals, designs)).toContain('Sedge,theloderma-corticale,female,sure');

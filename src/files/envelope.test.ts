@@ -71,6 +71,7 @@ describe('files of every earlier version', () => {
     'rack-v11',
     'rack-v12',
     'rack-v13',
+    'rack-v14',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -138,6 +139,15 @@ describe('files of every earlier version', () => {
     expect(
       before.ok && before.value.designs.flatMap((it) => it.plan.marks).map((it) => it.worked),
     ).not.toContain(expect.any(String));
+  });
+
+  it('version 8 of the file tells by which clock a line was written; a line of before does not', () => {
+    const logOf = (name: string) => {
+      const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
+      return read.ok ? read.value.log.map((it) => it.ahead) : [];
+    };
+    expect(new Set(logOf('rack-v13'))).toEqual(new Set([null]));
+    expect(logOf('rack-v14')).toEqual([-360]);
   });
 
   it('version 7 of the file tells the states its designs have been in; earlier ones do not', () => {
@@ -317,7 +327,12 @@ describe('writing and reading', () => {
     ['empty', () => '', /^line 1, column 1$/, /not JSON/],
     ['a list', () => '[]', /whole file/, /object is expected/],
     ['another program', () => '{"a":1}', /^format$/, /another program/],
-    ['a later file', () => broken((it) => (it.version = 8)), /^version$/, /version 8.*Update/],
+    [
+      'a later file',
+      () => broken((it) => (it.version = ENVELOPE_VERSION + 1)),
+      /^version$/,
+      new RegExp(`version ${ENVELOPE_VERSION + 1}.*Update`),
+    ],
     [
       'a later design',
       () => broken((it) => (it.designs[1] = { ...it.designs[1], version: DESIGN_VERSION + 1 } as never)),

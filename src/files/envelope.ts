@@ -10,7 +10,7 @@ import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import type { Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 7;
+export const ENVELOPE_VERSION = 8;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -225,7 +225,9 @@ export function readEnvelope(text: string, most = MAX_BYTES): Read<Envelope> {
   if (isObject(json) && json.version === 5)
     json = { animals: [], equipment: [], points: [], ...json, version: 6 };
   // Version 6 did not tell the states a design has been in.
-  if (isObject(json) && json.version === 6) json = { trails: {}, ...json, version: ENVELOPE_VERSION };
+  if (isObject(json) && json.version === 6) json = { trails: {}, ...json, version: 7 };
+  // Version 7 did not tell by which clock a line of the log was written.
+  if (isObject(json) && json.version === 7) json = { ...json, version: ENVELOPE_VERSION };
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];

@@ -39,6 +39,7 @@ export function logCsv(
       'x_m',
       'y_m',
       'z_m',
+      'clock_ahead_of_utc_min',
     ],
     ...log
       .filter((it) => !it.gone)
@@ -66,6 +67,7 @@ export function logCsv(
         said(values.x),
         said(values.y),
         said(values.z),
+        said(it.ahead ?? null),
       ]),
   ]);
 }

@@ -17,7 +17,16 @@ export async function writeEntries(
   pictures: readonly SmallPicture[] = [],
 ): Promise<readonly string[]> {
   const entries = lines.map(({ design, draft, at = now }) =>
-    written(Entry, entryOf(draft, { id: crypto.randomUUID(), design, at, changed: now })),
+    written(
+      Entry,
+      entryOf(draft, {
+        id: crypto.randomUUID(),
+        design,
+        at,
+        changed: now,
+        ahead: -new Date(at).getTimezoneOffset(),
+      }),
+    ),
   );
   await db.transaction('rw', [db.log, db.pictures], async () => {
     await db.log.bulkAdd(entries);

@@ -2,7 +2,7 @@ import { dayOfDate, dayPlus, daysTill, noonOf } from '../time';
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { standingOf } from '../document/standing';
-import type { Entry } from '../log';
+import { dayOfLine, type Entry } from '../log';
 import { careRules } from './rules';
 import { RRule, rrulestr } from './recurrence';
 import type { CareRule, When } from './rule';
@@ -104,7 +104,7 @@ export function rulesDone(
     const rule = settledBy(entry);
     if (rule === null || entry.gone) continue;
     const own = days.get(rule) ?? new Set();
-    days.set(rule, own.add(dayOfEntry(entry.at)));
+    days.set(rule, own.add(dayOfLine(entry, dayOfEntry)));
   }
   return days;
 }
@@ -118,7 +118,7 @@ export function lastDone(
   for (const entry of log) {
     const rule = settledBy(entry);
     if (rule === null || entry.gone) continue;
-    const day = dayOfEntry(entry.at);
+    const day = dayOfLine(entry, dayOfEntry);
     if (day > (last.get(rule) ?? '')) last.set(rule, day);
   }
   return last;

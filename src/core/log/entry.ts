@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { dayAhead } from '../time';
 import { LAST_MOMENT } from '../physics/constants';
 import { mergeRecords } from '../records';
 
@@ -48,6 +49,14 @@ export const Entry = z.strictObject({
   /** When it happened, and when the line was last changed: ms since 1970. */
   at: z.number().int().min(0).max(LAST_MOMENT),
   changed: z.number().int().min(0).max(LAST_MOMENT),
+  /** Minutes by which the clock it was written by was ahead of UTC; null: not written down. */
+  ahead: z
+    .number()
+    .int()
+    .min(-16 * 60)
+    .max(16 * 60)
+    .nullable()
+    .default(null),
   kind: EntryKind,
   /** Of which animal, where that is known. */
   animal: id.nullable(),
@@ -118,9 +127,16 @@ export interface Draft {
 
 export const entryOf = (
   draft: Draft,
-  own: { readonly id: string; readonly design: string; readonly at: number; readonly changed: number },
+  own: {
+    readonly id: string;
+    readonly design: string;
+    readonly at: number;
+    readonly changed: number;
+    readonly ahead?: number | null;
+  },
 ): Entry => ({
   ...own,
+  ahead: own.ahead ?? null,
   kind: draft.kind,
   animal: draft.animal ?? null,
   rule: draft.rule ?? null,
@@ -136,3 +152,14 @@ export const entryOf = (
  */
 export const mergeLogs = (a: readonly Entry[], b: readonly Entry[]): readonly Entry[] =>
   [...mergeRecords(a, b)].sort((x, y) => x.at - y.at || (x.id < y.id ? -1 : 1));
+
+/** What of a line tells its day. */
+type Dated = Pick<Entry, 'at'> & Partial<Pick<Entry, 'ahead'>>;
+
+/**
+ * The day a line was written on, by the clock it was written by: it stays that day wherever it is read. Lines that do not tell
+ * their clock are of the reader’s.
+ * @param here the reader’s own day of a moment, ms since 1970
+ */
+export const dayOfLine = ({ at, ahead }: Dated, here: (at: number) => string): string =>
+  typeof ahead === 'number' ? dayAhead(at, ahead * 60_000) : here(at);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Entry, entryOf, ENTRY_KINDS, mergeLogs, quickEntries, type QuickPlace } from '.';
+import { dayOfLine, Entry, entryOf, ENTRY_KINDS, mergeLogs, quickEntries, type QuickPlace } from '.';
 
 const PLACES: readonly QuickPlace[] = [
   { id: '1', name: 'Bog shelf' },
@@ -191,5 +191,17 @@ describe('logs of two devices', () => {
         expect(Entry.parse(JSON.parse(JSON.stringify(it)))).toEqual(it);
       }),
     );
+  });
+});
+
+describe('the day of a line', () => {
+  it('is that of the clock it was written by, wherever it is read; without one, the reader’s', () => {
+    // Twenty past eight in the evening of the 27th in Mexico City, UTC−6; in Auckland it is the 28th.
+    const at = Date.parse('2026-11-28T02:20:00Z');
+    const auckland = (it: number): string => new Date(it + 13 * 3_600_000).toISOString().slice(0, 10);
+    expect(dayOfLine({ at, ahead: -360 }, auckland)).toBe('2026-11-27');
+    expect(dayOfLine({ at, ahead: null }, auckland)).toBe('2026-11-28');
+    // As rows were kept before there was such a field.
+    expect(dayOfLine({ at }, auckland)).toBe('2026-11-28');
   });
 });

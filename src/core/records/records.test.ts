@@ -24,7 +24,7 @@ const line = (design: string, day: string, animal: string | null = null) => ({
   animal,
   at: Date.parse(`${day}T12:00:00Z`),
 });
-const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
+const dayOf = ({ at }: { readonly at: number }): string => new Date(at).toISOString().slice(0, 10);
 
 describe('where an animal lived', () => {
   it('is told by its homes; on the day it moved it lived in both', () => {

@@ -112,15 +112,15 @@ interface LineOf {
 
 /**
  * The lines about one animal, wherever it lived: those that name it, and those of a whole box in the days it lived there.
- * @param dayOf the keeper’s own day of a moment, ms since 1970
+ * @param dayOf the day of a line
  */
 export const linesAbout = <T extends LineOf>(
   animal: AnimalRecord,
   log: readonly T[],
-  dayOf: (at: number) => string,
+  dayOf: (line: T) => string,
 ): readonly T[] =>
   log.filter(
-    (it) => it.animal === animal.id || (it.animal === null && livedIn(animal, it.design, dayOf(it.at))),
+    (it) => it.animal === animal.id || (it.animal === null && livedIn(animal, it.design, dayOf(it))),
   );
 
 /** Whether a piece of equipment is to be in use in a month, 1 to 12. */

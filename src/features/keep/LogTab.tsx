@@ -10,7 +10,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { careOf } from '@/core/care';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
-import { ENTRY_KINDS, type Entry, type EntryKind } from '@/core/log';
+import { dayOfLine, ENTRY_KINDS, type Entry, type EntryKind } from '@/core/log';
 import type { AnimalRecord } from '@/core/records';
 import {
   addPicture,
@@ -168,12 +168,20 @@ function daysOf(lines: readonly ToldLine[], kind: EntryKind | 'all', words: stri
   for (const it of lines) {
     if (kind !== 'all' && it.entry.kind !== kind) continue;
     if (!sought.every((own) => it.text.includes(own))) continue;
-    const day = localDay(it.entry.at);
+    const day = dayOfLine(it.entry, localDay);
     const own = days.get(day);
     if (own) own.push(it);
     else days.set(day, [it]);
   }
   return [...days].map(([day, own]) => ({ day, lines: own }));
+}
+
+/** The time of a line by the clock it was written by. */
+function timeWords({ at, ahead }: Entry): string {
+  const format = { hour: '2-digit', minute: '2-digit' } as const;
+  return typeof ahead === 'number'
+    ? new Date(at + ahead * 60_000).toLocaleTimeString(undefined, { ...format, timeZone: 'UTC' })
+    : new Date(at).toLocaleTimeString(undefined, format);
 }
 
 function Line({
@@ -205,7 +213,7 @@ function Line({
             fontVariantNumeric: 'tabular-nums',
           }}
         >
-          {new Date(entry.at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })}
+          {timeWords(entry)}
         </Box>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           {entry.kind !== 'care' && <strong>{KIND_WORD[entry.kind]}</strong>}

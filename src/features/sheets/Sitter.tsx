@@ -10,6 +10,7 @@ import { CAUTIONS } from '@/catalogue';
 import { awayDays, careNow, lastDone } from '@/core/care';
 import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
+import { dayOfLine } from '@/core/log';
 import { counted, temperature } from '@/core/units';
 import { useAway, useCareLog, useDesigns, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
@@ -43,7 +44,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
       if (it.state !== 'ready') return [];
       const { design } = it.row;
       const own = log.filter((line) => line.design === design.id);
-      const before = own.filter((line) => localDay(line.at) < from);
+      const before = own.filter((line) => dayOfLine(line, localDay) < from);
       const days = awayDays(
         careNow(design, catalogue),
         lastDone(before, localDay),

@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
-import type { Entry } from '@/core/log';
+import { dayOfLine, type Entry } from '@/core/log';
 import { linesAbout, type AnimalRecord } from '@/core/records';
 import { Chart, type Inks, tick } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
@@ -133,7 +133,7 @@ export function MealChart({ animal, log }: Props) {
 
 /** Its meals, and those of them it refused. Meals of a box are those of all who lived in it on their day. */
 function mealsOf(animal: AnimalRecord, log: readonly Entry[]): readonly [readonly Entry[], readonly Entry[]] {
-  const meals = linesAbout(animal, log, localDay).filter((it) => it.kind === 'feed');
+  const meals = linesAbout(animal, log, (it) => dayOfLine(it, localDay)).filter((it) => it.kind === 'feed');
   const refused = meals.filter(
     ({ values }) => values.refused === true || (values.count !== null && values.left === values.count),
   );

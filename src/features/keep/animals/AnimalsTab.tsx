@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { homeOf, type AnimalRecord } from '@/core/records';
-import { useAnimals, useLogIn, useOpenDesign, useRecordBook, useStore } from '@/store';
+import { useAnimals, useEditing, useLogIn, useOpenDesign, useRecordBook, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
@@ -28,6 +28,7 @@ export function AnimalsTab() {
   const { design } = useOpenDesign();
   const animals = useAnimals();
   const book = useRecordBook();
+  const { edit } = useEditing();
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
   const today = useToday();
@@ -59,7 +60,13 @@ export function AnimalsTab() {
         left: null,
         note: '',
       })
-      .then(() => setPicked(id));
+      .then(() => {
+        setPicked(id);
+        // One more than were counted came: those written down before were counted already.
+        const { count, stage } = design.brief;
+        if (stage === 'inhabited' && here.length + 1 > count)
+          edit({ edit: 'setCount', change: { count: here.length + 1 } });
+      });
   };
   const weightOf = (id: string): string => {
     const last = log
