@@ -1,5 +1,4 @@
-import { settledBy } from '@/core/care';
-import { Entry, entryOf, mergeLogs, type Draft } from '@/core/log';
+import { Entry, entryOf, mergeLogs, type Draft, settledBy } from '@/core/log';
 import type { RinconDatabase } from './database';
 import { addPicturesOf, type SmallPicture } from './pictures';
 import { readable } from './readable';

@@ -2,7 +2,7 @@ import { dayOfDate, dayPlus, daysTill, noonOf } from '../time';
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { standingOf } from '../document/standing';
-import { dayOfLine, type Entry } from '../log';
+import { dayOfLine, settledBy, type Entry } from '../log';
 import { careRules } from './rules';
 import { RRule, rrulestr } from './recurrence';
 import type { CareRule, When } from './rule';
@@ -78,21 +78,6 @@ export interface Due {
   /** Days since it was last done where more than one of its times went by since then without a word; else null. */
   readonly silent: number | null;
 }
-
-/**
- * Lines that are the doing of a rule itself, however they were written down: typed in a hurry or ticked. A weight is of one
- * animal, and a cleaning of one thing: those are not.
- */
-const DOING: Partial<Record<Entry['kind'], string>> = {
-  feed: 'feed',
-  mist: 'mist',
-  'water-test': 'water-test',
-  crew: 'crew-seen',
-};
-
-/** The rule a line settles; of one that is of a single animal, only the one that it names. */
-export const settledBy = ({ rule, kind, animal }: Pick<Entry, 'rule' | 'kind' | 'animal'>): string | null =>
-  rule ?? (animal === null ? (DOING[kind] ?? null) : null);
 
 /** All days on which each rule was done or left out on purpose. */
 export function rulesDone(

@@ -1,2 +1,3 @@
 export * from './entry';
 export * from './quick';
+export * from './settles';
