@@ -216,11 +216,12 @@ describe('what is due', () => {
     });
     const settled = (...log: Entry[]) =>
       Object.fromEntries(lastDone(log, (at) => new Date(at).toISOString().slice(0, 10)));
-    expect(settled(line('feed'), line('mist'), line('water-test'), line('crew'))).toEqual({
+    expect(settled(line('feed'), line('mist'), line('water-test'), line('crew'), line('lamp'))).toEqual({
       feed: '2026-11-24',
       mist: '2026-11-24',
       'water-test': '2026-11-24',
       'crew-seen': '2026-11-24',
+      'uv-meter': '2026-11-24',
     });
     expect(settled(line('feed', 'sedge'), line('weight'), line('clean'), line('mist', null, true))).toEqual(
       {},

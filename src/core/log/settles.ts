@@ -9,6 +9,7 @@ const DOING: Partial<Record<Entry['kind'], string>> = {
   mist: 'mist',
   'water-test': 'water-test',
   crew: 'crew-seen',
+  lamp: 'uv-meter',
 };
 
 /** The rule a line settles; of one that is of a single animal, only the one that it names. */
