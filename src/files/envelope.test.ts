@@ -141,6 +141,16 @@ describe('files of every earlier version', () => {
     ).not.toContain(expect.any(String));
   });
 
+  it('an enclosure may be called what every object has', () => {
+    const [first] = demoDesigns(catalogue);
+    for (const id of ['constructor', 'toString', '__proto__', 'hasOwnProperty']) {
+      const text = writeEnvelope([{ ...first!, id }], NO_STORES, NOW);
+      const read = readEnvelope(text);
+      expect(read.ok && read.value.designs.map((it) => it.id), id).toEqual([id]);
+      expect(read.ok && Object.keys(read.value.trails)).toEqual([]);
+    }
+  });
+
   it('version 8 of the file tells by which clock a line was written; a line of before does not', () => {
     const logOf = (name: string) => {
       const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));

@@ -1,3 +1,4 @@
+import { ownOf } from '@/core/fields/own';
 import { z } from 'zod';
 import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
@@ -114,7 +115,7 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
     designs: [...designs],
     trails: Object.fromEntries(
       designs.flatMap(({ id }) => {
-        const trail = stores.trails[id];
+        const trail = ownOf(stores.trails, id);
         return trail ? [[id, [...trail]]] : [];
       }),
     ),

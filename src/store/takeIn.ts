@@ -1,3 +1,4 @@
+import { ownOf } from '@/core/fields/own';
 import equal from 'fast-deep-equal';
 import { OWN_KINDS, type OwnRows } from '@/catalogue';
 import { fieldKey, mergeDesigns, withValue, Design, type FieldClash } from '@/core/document';
@@ -72,7 +73,7 @@ export async function takeIn(
     const taken = { added: 0, same: 0, copies: [] as string[] };
     for (const [index, design] of designs.entries()) {
       const row = await db.designs.get(design.id);
-      const trail = trails[design.id] ?? [];
+      const trail = ownOf(trails, design.id) ?? [];
       // One millisecond apart, so that the rack keeps the order of the file.
       const at = now + index;
       if (!row || row.deleted !== 0) {
@@ -189,7 +190,7 @@ export async function clashesWith(
     const opened = row?.deleted === 0 ? openRow(row) : undefined;
     if (!row || opened?.state !== 'ready' || equal(opened.row.design, file)) continue;
     const here = opened.row.design;
-    const both = await joined(db, row, here, file, trails[file.id] ?? []);
+    const both = await joined(db, row, here, file, ownOf(trails, file.id) ?? []);
     if (!both) found.push({ here, file, clashes: null });
     else if (both.clashes.length > 0) found.push({ here, file, clashes: both.clashes });
   }

@@ -1,5 +1,6 @@
 'use client';
 
+import { ownOf } from '@/core/fields/own';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -46,12 +47,12 @@ export function ClashDialog({ clashes, catalogue, onChoose, onCancel }: Props) {
   /** Fields in which the file is to stand, by enclosure. */
   const [fromFile, setFromFile] = useState<Readonly<Record<string, readonly string[]>>>({});
   const pickedOf = ({ here, clashes: fields }: Clash): Picked =>
-    picked[here.id] ?? (fields ? 'merge' : 'both');
+    ownOf(picked, here.id) ?? (fields ? 'merge' : 'both');
   const choices = (): Readonly<Record<string, Choice>> =>
     Object.fromEntries(
       clashes.map((it): [string, Choice] => {
         const value = pickedOf(it);
-        return [it.here.id, value === 'merge' ? { fromFile: fromFile[it.here.id] ?? [] } : value];
+        return [it.here.id, value === 'merge' ? { fromFile: ownOf(fromFile, it.here.id) ?? [] } : value];
       }),
     );
   return (
@@ -75,7 +76,7 @@ export function ClashDialog({ clashes, catalogue, onChoose, onCancel }: Props) {
                   clash={clash}
                   fields={fields}
                   catalogue={catalogue}
-                  fromFile={fromFile[here.id] ?? []}
+                  fromFile={ownOf(fromFile, here.id) ?? []}
                   onChange={(next) => setFromFile({ ...fromFile, [here.id]: next })}
                 />
               ) : (

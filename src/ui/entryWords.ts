@@ -1,3 +1,4 @@
+import { ownOf } from '@/core/fields/own';
 import { NO_VALUES, type Draft, type Entry, type EntryKind } from '@/core/log';
 import { light, mass, percent, temperature } from '@/core/units';
 import type { Reader } from '@/ui/units';
@@ -63,4 +64,4 @@ const KIND_OF: Readonly<Record<string, EntryKind>> = {
   probes: 'reading',
   'uv-meter': 'lamp',
 };
-export const kindOfRule = (rule: string): EntryKind => KIND_OF[rule] ?? 'care';
+export const kindOfRule = (rule: string): EntryKind => ownOf(KIND_OF, rule) ?? 'care';

@@ -1,3 +1,4 @@
+import { ownOf } from '../fields/own';
 import {
   findAnimal,
   findBackgroundKind,
@@ -39,7 +40,7 @@ const KEY_WORDS: Readonly<Record<string, string>> = {
 };
 
 const spelt = (key: string): string =>
-  KEY_WORDS[key] ?? key.replace(/[A-Z]/g, (it) => ` ${it.toLowerCase()}`).replaceAll('-', ' ');
+  ownOf(KEY_WORDS, key) ?? key.replace(/[A-Z]/g, (it) => ` ${it.toLowerCase()}`).replaceAll('-', ' ');
 
 /** What a row of the catalogue is called, whatever table it stands in. */
 function rowName(catalogue: Catalogue, id: string): string | undefined {
