@@ -107,7 +107,8 @@ export function mangled(file: unknown, next: () => number): string {
     const put = (it: Json): void => void ((holder as Record<string | number, Json>)[key] = it);
     const way = next();
     if (way < 0.7) put(near(own, pick, next));
-    else if (way < 0.8) put(pick(HOSTILE));
+    // A copy each time: what is put in may be changed in turn, and would be in all files after it.
+    else if (way < 0.8) put(copy(pick(HOSTILE)));
     else if (way < 0.9 && !Array.isArray(holder)) delete holder[key];
     else {
       const [other, at] = pick(places);
