@@ -130,7 +130,7 @@ describe('the trash', () => {
   });
 });
 
-describe('what care is reckoned from', () => {
+describe('what care is counted from', () => {
   it('is the last days of the log and, however long ago, the last line of each rule', async () => {
     const line = (days: number, rule: string | null, kind: Entry['kind'] = 'care') => ({
       design: bog!.id,

@@ -84,7 +84,7 @@ export async function listLog(
 }
 
 /**
- * What care is reckoned from: all lines since a time, and of what was done before it the last line of each rule, however long
+ * What care is counted from: all lines since a time, and of what was done before it the last line of each rule, however long
  * ago that was. The oldest first.
  */
 export async function listCareLog(

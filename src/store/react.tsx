@@ -314,7 +314,7 @@ export function useLog(design: string | null, days: number | 'all'): readonly En
   return useLiveQuery(() => listLog(db, design, since), [db, design, since]);
 }
 
-/** What care is reckoned from, of one enclosure or of all: the last days of the log, and the last line of each rule before. */
+/** What care is counted from, of one enclosure or of all: the last days of the log, and the last line of each rule before. */
 export function useCareLog(design: string | null): readonly Entry[] | undefined {
   const { db } = useStore();
   const [since] = useState(() => Date.now() - LOOK_BACK * DAY_MS);
