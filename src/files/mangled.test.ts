@@ -9,6 +9,7 @@ import { planOf } from '@/core/plan';
 import { seededRandom } from '@/core/random';
 import { stockOf } from '@/core/shelf';
 import { METRIC } from '@/core/units';
+import { tries } from '../../tests/effort';
 import { mangled, mangledText } from '../../tests/mangle';
 import {
   equipmentCsv,
@@ -29,7 +30,7 @@ import {
 import { careCalendar, planCalendar } from './calendar';
 
 /** `RINCON_FILES=20000` looks at more. */
-const FILES = Number(process.env.RINCON_FILES ?? 2000);
+const FILES = Number(process.env.RINCON_FILES ?? tries(800, 2000));
 const SEED = Number(process.env.RINCON_SEED ?? 20);
 /** Of these, exports; the rest are backups, tables and what the recovery page saved. */
 const ENVELOPES = Math.round(0.7 * FILES);

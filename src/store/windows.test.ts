@@ -5,6 +5,7 @@ import { demoDesigns } from '@/catalogue/demo';
 import { applyEdit, type EditCall } from '@/core/edits';
 import { valueAt, type Design } from '@/core/document';
 import { seededRandom } from '@/core/random';
+import { tries } from '../../tests/effort';
 import { RinconDatabase } from './database';
 import { deleteDesign, loadDesign } from './designs';
 import { listLog, rewriteEntry, strike, writeEntries } from './log';
@@ -13,6 +14,9 @@ import { DesignSession } from './session';
 import { createDesign } from './steps';
 import { clashesWith, takeIn } from './takeIn';
 import { putBack } from './trash';
+
+/** About four edits each. */
+const ROUNDS = tries(50, 125);
 
 let db: RinconDatabase;
 let clock = 0;
@@ -183,12 +187,12 @@ describe('one enclosure in two windows', () => {
     (n) => ({ edit: 'setWaterDepth', change: { depth: (n % 40) / 1000 } }),
   ];
 
-  it('500 edits of both in any order: both converge, and no edit is lost without being shown', async () => {
+  it(`${4 * ROUNDS} edits of both in any order: both converge, and no edit is lost without being shown`, async () => {
     const next = seededRandom(20);
     await createDesign(db, first, now());
     const sessions = [await open('a'), await open('b')];
     let [told, n] = [0, 0];
-    for (let round = 0; round < 125; round += 1) {
+    for (let round = 0; round < ROUNDS; round += 1) {
       const before = await stored();
       const made = sessions.flatMap((session) =>
         Array.from({ length: Math.floor(next() * 4.999) }, () => ({
