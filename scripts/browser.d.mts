@@ -1,2 +1,3 @@
+export const HEADLESS: string;
 export const CHROMIUM: string;
 export const CHROMIUM_ARGS: string[];

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createHash } from 'node:crypto';
-import { CHROMIUM } from './browser.mjs';
+import { CHROMIUM, HEADLESS } from './browser.mjs';
 
 /** Runs a command with its output shown; its exit code, 1 when it could not be started. */
 export function runCode(command, args, env = {}) {
@@ -29,12 +29,15 @@ export function ensurePackages() {
   writeFileSync(mark, wanted);
 }
 
-/** Installs Debian's Chromium, when there is none. */
+/** Installs Debian's Chromium without windows, when there is none; where it cannot be had, the whole one will do. */
 export function ensureChromium() {
-  if (existsSync(CHROMIUM)) return;
+  if (existsSync(process.env.CHROMIUM ?? HEADLESS)) return;
   console.log('Installing Chromium…');
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
-  if (!run('apt-get', ['update'], env) || !run('apt-get', ['install', '-y', 'chromium'], env)) {
+  const install = (name) => run('apt-get', ['install', '-y', name], env);
+  run('apt-get', ['update'], env);
+  if (install('chromium-headless-shell') || existsSync(CHROMIUM)) return;
+  if (!install('chromium')) {
     console.error(`Chromium could not be installed. Install it by hand, or name one in CHROMIUM.`);
     process.exit(1);
   }
