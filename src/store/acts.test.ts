@@ -5,7 +5,7 @@ import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { careNow, dueOf, lampOfRule, lastDone } from '@/core/care';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
-import { animalGoes, replaceLamp } from './acts';
+import { animalGoes, editAndTell, record } from './acts';
 import { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
 import { listLog } from './log';
@@ -34,7 +34,7 @@ const stored = async () => {
 const lamp = careNow({ ...hedge, brief: { ...hedge.brief, stage: 'inhabited' } }, catalogue)
   .map((it) => lampOfRule(it.id))
   .find((it) => it !== null)!;
-const record: EquipmentRecord = {
+const tube: EquipmentRecord = {
   id: 'tube',
   changed: NOW,
   gone: false,
@@ -137,7 +137,7 @@ describe('a lamp that is replaced', () => {
   it('is one act: a line, the day its design counts from, what is written down of it; due in its time, not before', async () => {
     const lived = { edit: 'setStage', change: { stage: 'inhabited', since: '2025-10-01' } } as const;
     await changeDesign(db, hedge.id, lived, catalogue, NOW);
-    await putRecords(db, 'equipment', [record, { ...record, id: 'other', device: 'another' }]);
+    await putRecords(db, 'equipment', [tube, { ...tube, id: 'other', device: 'another' }]);
     const late = async (): Promise<number> => {
       const rules = careNow(await stored(), catalogue);
       const log = await listLog(db, hedge.id, 0);
@@ -148,7 +148,12 @@ describe('a lamp that is replaced', () => {
     const before = await late();
     expect(before).toBeGreaterThan(0);
     const draft = { kind: 'care', values: {}, text: 'new tube', rule: `uv-${lamp}` } as const;
-    const undo = await replaceLamp(db, { design: hedge.id, device: lamp, on: TODAY, draft }, catalogue, NOW);
+    const undo = await record(
+      db,
+      [{ design: hedge.id, draft: { ...draft, effect: { does: 'lamp', device: lamp } } }],
+      catalogue,
+      NOW,
+    );
     const sinceOf = async () => (await stored()).climate.devices.find((it) => it.id === lamp)!.since;
     expect(await sinceOf()).toBe(TODAY);
     expect(await late()).toBeLessThan(-300);
@@ -166,5 +171,96 @@ describe('a lamp that is replaced', () => {
       ['tube', '2025-10-01', '2026-11-20'],
     ]);
     expect(await late()).toBe(before);
+  });
+});
+
+describe('what is written down', () => {
+  const bog = demoDesigns(catalogue).find((it) => it.id === 'demo-bog-shelf')!;
+  beforeEach(async () => {
+    await createDesign(db, { ...bog, brief: { ...bog.brief, count: 4 } }, NOW);
+    await putRecords(db, 'animals', [animal('Sedge', bog.id)]);
+  });
+  const write = (draft: Parameters<typeof record>[1][number]['draft']) =>
+    record(db, [{ design: bog.id, draft, at: AT }], catalogue, NOW);
+
+  it('of young that stay is more that live there; taken back it is as it was, with what came since', async () => {
+    const undo = await write({
+      kind: 'birth',
+      values: { count: 3 },
+      text: '',
+      effect: { does: 'count', by: 3 },
+    });
+    expect(await briefOf(bog.id)).toMatchObject({ count: 7, stage: 'inhabited' });
+    await write({ kind: 'birth', values: { count: 1 }, text: '', effect: { does: 'count', by: 1 } });
+    await undo();
+    expect(await briefOf(bog.id)).toMatchObject({ count: 5 });
+    expect((await listLog(db, bog.id, 0)).filter((it) => !it.gone)).toHaveLength(1);
+  });
+  it('of all that died leaves an enclosure that grows on', async () => {
+    const undo = await write({
+      kind: 'death',
+      values: { count: 4 },
+      text: '',
+      effect: { does: 'count', by: -4 },
+    });
+    expect(await briefOf(bog.id)).toEqual({ count: 1, stage: 'growing-in', since: TODAY });
+    await undo();
+    expect(await briefOf(bog.id)).toMatchObject({ count: 4, stage: 'inhabited', since: bog.brief.since });
+  });
+  it('of an animal by its name that died: it left on that day, and one less lives there', async () => {
+    const undo = await write({
+      kind: 'death',
+      values: {},
+      text: 'old age',
+      animal: 'Sedge',
+      effect: { does: 'left' },
+    });
+    expect(await recordOf('Sedge')).toMatchObject({ left: TODAY, homes: [{ to: TODAY }] });
+    expect(await briefOf(bog.id)).toMatchObject({ count: 3 });
+    expect(await texts(bog.id)).toEqual(['death: old age']);
+    await undo();
+    expect(await recordOf('Sedge')).toMatchObject({ left: null, homes: [{ to: null }] });
+    expect(await briefOf(bog.id)).toMatchObject({ count: 4 });
+  });
+  it('keeps nothing of what it changed in the line itself', async () => {
+    await write({ kind: 'birth', values: { count: 1 }, text: '', effect: { does: 'count', by: 1 } });
+    expect(Object.keys((await listLog(db, bog.id, 0))[0]!)).not.toContain('effect');
+  });
+});
+
+describe('a change that is told in the log', () => {
+  const moveIn = (although = '') => ({
+    design: hedge.id,
+    call: { edit: 'moveIn', change: { on: TODAY, count: 2, although } } as const,
+    drafts: [{ kind: 'move', values: { count: 2 }, text: 'Moved in.' } as const],
+    at: AT,
+  });
+  it('is both or neither, and is taken back whole; what was changed since stays', async () => {
+    const before = await briefOf(hedge.id);
+    const undo = await editAndTell(db, moveIn(), catalogue, NOW);
+    expect(await briefOf(hedge.id)).toEqual({ count: 2, stage: 'inhabited', since: TODAY });
+    expect(await texts(hedge.id)).toEqual(['move: Moved in.']);
+    await changeDesign(db, hedge.id, { edit: 'setNote', change: { note: 'later' } }, catalogue, NOW);
+    await undo();
+    expect(await briefOf(hedge.id)).toEqual(before);
+    expect((await listLog(db, hedge.id, 0)).filter((it) => !it.gone)).toEqual([]);
+    expect((await stored()).brief.note).toBe('later');
+  });
+  it('that could not be read again is refused, and writes no line', async () => {
+    const wrong = moveIn();
+    await expect(
+      editAndTell(
+        db,
+        { ...wrong, call: { edit: 'moveIn', change: { on: 'soon', count: 2, although: '' } } },
+        catalogue,
+        NOW,
+      ),
+    ).rejects.toThrow(/since|done|plan/);
+    expect(await listLog(db, hedge.id, 0)).toEqual([]);
+  });
+  it('of an enclosure that is gone is refused', async () => {
+    await expect(editAndTell(db, { ...moveIn(), design: 'nowhere' }, catalogue, NOW)).rejects.toThrow(
+      'the enclosure is gone',
+    );
   });
 });

@@ -1,61 +1,170 @@
 import equal from 'fast-deep-equal';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/document';
-import type { Draft } from '@/core/log';
+import { Design } from '@/core/document';
+import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
+import type { Draft, Effect } from '@/core/log';
 import { homeOf, leave, moveTo, type AnimalRecord } from '@/core/records';
+import { localDay } from '@/core/time';
 import type { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
 import { strike, writeEntries } from './log';
 import type { SmallPicture } from './pictures';
 import { changeRecord, listRecords } from './records';
+import { saveDesign } from './steps';
+import { thisWindow } from './windows';
+import { RefusedWrite, written } from './written';
 
-/** A lamp that is replaced, in its enclosure, with the line that says so. */
-export interface Replaced {
+/** A change of an enclosure that is told in its log. */
+export interface ToldEdit {
   readonly design: string;
-  readonly device: string;
-  /** Day the new one is first lit, ISO 8601. */
-  readonly on: string;
-  readonly draft: Draft;
+  readonly call: EditCall;
+  readonly drafts: readonly Draft[];
+  /** Moment the lines are of. */
+  readonly at: number;
 }
 
 /**
- * A lamp is replaced: the line of the log, the day from which its design counts it, and what is written down of it change
- * together, or none of them does. Gives how all of it is taken back.
+ * An enclosure is changed and its log says so: both, or neither. Gives how both are taken back; what was changed otherwise
+ * since then stays.
+ * @throws where the enclosure is gone, or what came of it could not be read again
  */
-export async function replaceLamp(
+export async function editAndTell(
   db: RinconDatabase,
-  { design, device, on, draft }: Replaced,
+  { design: id, call, drafts, at }: ToldEdit,
   catalogue: Catalogue,
   now: number,
-  pictures: readonly SmallPicture[] = [],
 ): Promise<() => Promise<void>> {
-  const all = [db.designs, db.steps, db.log, db.pictures, db.equipment];
+  const all = [db.designs, db.steps, db.log, db.pictures];
+  const by = thisWindow().me;
   return db.transaction('rw', all, async () => {
-    const loaded = await loadDesign(db, design);
-    const before =
-      loaded.state === 'ready'
-        ? (loaded.row.design.climate.devices.find((it) => it.id === device)?.since ?? null)
-        : null;
-    const lines = await writeEntries(db, [{ design, draft }], now, pictures);
-    const owned = (await listRecords(db, 'equipment')).filter(
-      (it) => it.design === design && it.device === device,
+    const loaded = await loadDesign(db, id);
+    if (loaded.state !== 'ready') throw new RefusedWrite('the enclosure is gone. It may lie in the trash');
+    const { design: base, revision } = loaded.row;
+    const design = applyEdit(base, call, catalogue);
+    written(Design, design);
+    const label = EDIT_LABELS[call.edit];
+    const { row } = await saveDesign(db, { base, revision, design, label, gesture: null, by }, now);
+    const lines = await writeEntries(
+      db,
+      drafts.map((draft) => ({ design: id, draft, at })),
+      now,
     );
-    const lit = async (since: string | null, at: number): Promise<void> => {
-      const change = { edit: 'setDevice', change: { device, change: { since } } } as const;
-      await changeDesign(db, design, change, catalogue, at);
-    };
-    await lit(on, now);
-    for (const { id } of owned)
-      await changeRecord(db, 'equipment', id, { installed: on, failed: null, spare: false }, now);
     return () =>
       db.transaction('rw', all, async () => {
         const later = Date.now();
         await strike(db, lines, true, later);
-        await lit(before, later);
-        for (const { id, installed, failed, spare } of owned)
-          await changeRecord(db, 'equipment', id, { installed, failed, spare }, later);
+        const back = { base: row.design, revision: row.revision, design: base };
+        await saveDesign(db, { ...back, label, gesture: null, by }, later);
       });
   });
+}
+
+/** A line of the log to be written, of now unless it says when. */
+export interface Line {
+  readonly design: string;
+  readonly draft: Draft;
+  readonly at?: number;
+}
+
+/** Takes back what was done; what others did since stays. */
+type Back = (at: number) => Promise<void>;
+
+/**
+ * Writes lines into the log, with all that they change besides (`Effect`), in one transaction: however a thing was written
+ * down, it does the same. Gives how all of it is taken back.
+ * @param pictures of the first line
+ */
+export async function record(
+  db: RinconDatabase,
+  lines: readonly Line[],
+  catalogue: Catalogue,
+  now: number,
+  pictures: readonly SmallPicture[] = [],
+): Promise<() => Promise<void>> {
+  const all = [db.animals, db.designs, db.steps, db.log, db.pictures, db.equipment];
+  return db.transaction('rw', all, async () => {
+    const ids = await writeEntries(db, lines, now, pictures);
+    const backs: Back[] = [];
+    for (const { design, draft, at = now } of lines) {
+      const own = { design, animal: draft.animal ?? null, on: localDay(at) };
+      if (draft.effect) backs.unshift(await carryOut(db, draft.effect, own, catalogue, now));
+    }
+    return () =>
+      db.transaction('rw', all, async () => {
+        const later = Date.now();
+        await strike(db, ids, true, later);
+        for (const back of backs) await back(later);
+      });
+  });
+}
+
+async function carryOut(
+  db: RinconDatabase,
+  effect: Effect,
+  { design, animal, on }: { readonly design: string; readonly animal: string | null; readonly on: string },
+  catalogue: Catalogue,
+  now: number,
+): Promise<Back> {
+  if (effect.does === 'lamp') return replaceLamp(db, design, effect.device, on, catalogue, now);
+  if (effect.does === 'count') return countBy(db, design, { by: effect.by, on, named: 0 }, catalogue, now);
+  const record = (await listRecords(db, 'animals')).find((it) => it.id === animal);
+  return record ? animalLeaves(db, record, leave(record, on), on, catalogue, now) : async () => undefined;
+}
+
+/** The day from which a design counts a lamp, and what is written down of it. */
+async function replaceLamp(
+  db: RinconDatabase,
+  design: string,
+  device: string,
+  on: string,
+  catalogue: Catalogue,
+  now: number,
+): Promise<Back> {
+  const loaded = await loadDesign(db, design);
+  const before =
+    loaded.state === 'ready'
+      ? (loaded.row.design.climate.devices.find((it) => it.id === device)?.since ?? null)
+      : null;
+  const owned = (await listRecords(db, 'equipment')).filter(
+    (it) => it.design === design && it.device === device,
+  );
+  const lit = async (since: string | null, at: number): Promise<void> => {
+    const change = { edit: 'setDevice', change: { device, change: { since } } } as const;
+    await changeDesign(db, design, change, catalogue, at);
+  };
+  await lit(on, now);
+  for (const { id } of owned)
+    await changeRecord(db, 'equipment', id, { installed: on, failed: null, spare: false }, now);
+  return async (later) => {
+    await lit(before, later);
+    for (const { id, installed, failed, spare } of owned)
+      await changeRecord(db, 'equipment', id, { installed, failed, spare }, later);
+  };
+}
+
+/** An animal lives no more where it did: its record, and how many live there. */
+async function animalLeaves(
+  db: RinconDatabase,
+  animal: AnimalRecord,
+  next: AnimalRecord,
+  on: string,
+  catalogue: Catalogue,
+  now: number,
+): Promise<Back> {
+  const from = homeOf(animal);
+  const came = animal.homes.at(-1)?.from ?? null;
+  if (came !== null && on < came)
+    throw new RefusedWrite(`${animal.name} moved in on ${came}, and cannot have left before that`);
+  const named = (await listRecords(db, 'animals')).filter((it) => homeOf(it) === from).length;
+  await changeRecord(db, 'animals', animal.id, next, now);
+  const back = from === null ? null : await countBy(db, from, { by: -1, on, named }, catalogue, now);
+  return async (later) => {
+    const here = (await listRecords(db, 'animals')).find((it) => it.id === animal.id);
+    if (here && !equal([here.homes, here.left], [next.homes, next.left]))
+      throw new RefusedWrite(`${animal.name} has moved or left since. Take that back first`);
+    await changeRecord(db, 'animals', animal.id, { homes: animal.homes, left: animal.left }, later);
+    await back?.(later);
+  };
 }
 
 /** An animal moves to another box or to none, dies, or goes to somebody else. */
@@ -83,9 +192,7 @@ export async function animalGoes(
   return db.transaction('rw', all, async () => {
     const from = homeOf(animal);
     const next = what === 'moved' ? moveTo(animal, to, on) : leave(animal, on);
-    const named = (await listRecords(db, 'animals')).filter((it) => homeOf(it) === from).length;
-    await changeRecord(db, 'animals', animal.id, next, now);
-    const [left, come] = [from, what === 'moved' ? to : null];
+    const come = what === 'moved' ? to : null;
     const line = (design: string, text: string) => ({
       design,
       at,
@@ -94,21 +201,20 @@ export async function animalGoes(
     const lines = await writeEntries(
       db,
       [
-        ...(left === null ? [] : [line(left, await leavingWords(db, animal, what, come))]),
+        ...(from === null ? [] : [line(from, await leavingWords(db, animal, what, come))]),
         ...(come === null ? [] : [line(come, `${animal.name} moved in.`)]),
       ],
       now,
     );
-    const before = [
-      ...(left === null ? [] : [await countOne(db, left, { by: -1, on, named }, catalogue, now)]),
-      ...(come === null ? [] : [await countOne(db, come, { by: 1, on, named: 0 }, catalogue, now)]),
+    const backs = [
+      await animalLeaves(db, animal, next, on, catalogue, now),
+      ...(come === null ? [] : [await countBy(db, come, { by: 1, on, named: 0 }, catalogue, now)]),
     ];
     return () =>
       db.transaction('rw', all, async () => {
         const later = Date.now();
         await strike(db, lines, true, later);
-        await changeRecord(db, 'animals', animal.id, { homes: animal.homes, left: animal.left }, later);
-        for (const back of before) await back(later);
+        for (const back of backs) await back(later);
       });
   });
 }
@@ -126,16 +232,16 @@ async function leavingWords(
 }
 
 /**
- * One more or one less lives in a box; gives how that is taken back.
+ * So many more or less live in a box; gives how that is taken back.
  * @param named how many were written down there before: one that was over the count was not among it
  */
-async function countOne(
+async function countBy(
   db: RinconDatabase,
   id: string,
-  { by, on, named }: { readonly by: 1 | -1; readonly on: string; readonly named: number },
+  { by, on, named }: { readonly by: number; readonly on: string; readonly named: number },
   catalogue: Catalogue,
   now: number,
-): Promise<(at: number) => Promise<void>> {
+): Promise<Back> {
   const briefOf = async (): Promise<Lived | null> => {
     const loaded = await loadDesign(db, id);
     if (loaded.state !== 'ready') return null;
@@ -148,24 +254,25 @@ async function countOne(
   };
   const before = await briefOf();
   if (!before) return async () => undefined;
-  const next = by > 0 ? oneMore(before, on) : named > before.count ? before : oneLess(before, on);
+  const next = by < 0 && named > before.count ? before : livingAfter(before, by, on);
   await put(next, now);
   return async (at) => {
     const here = await briefOf();
     if (!here || equal(next, before)) return;
     // What came and went since is kept.
-    await put(equal(here, next) ? before : by > 0 ? oneLess(here, on) : oneMore(here, on), at);
+    await put(equal(here, next) ? before : livingAfter(here, -by, on), at);
   };
 }
 
 /** How many live in a box, and whether anybody does. */
 type Lived = Pick<Design['brief'], 'count' | 'stage' | 'since'>;
 
-const oneMore = ({ count, stage, since }: Lived, on: string): Lived =>
-  stage === 'inhabited' ? { count: count + 1, stage, since } : { count: 1, stage: 'inhabited', since: on };
-const oneLess = (brief: Lived, on: string): Lived =>
-  brief.stage !== 'inhabited'
-    ? brief
-    : brief.count > 1
-      ? { ...brief, count: brief.count - 1 }
-      : { count: 1, stage: 'growing-in', since: on };
+/** After so many came, or went: where nobody lived somebody does, where the last one went nobody. */
+function livingAfter(brief: Lived, by: number, on: string): Lived {
+  const { count, stage } = brief;
+  const isLivedIn = stage === 'inhabited';
+  if (by > 0)
+    return isLivedIn ? { ...brief, count: count + by } : { count: by, stage: 'inhabited', since: on };
+  if (!isLivedIn) return brief;
+  return count + by > 0 ? { ...brief, count: count + by } : { count: 1, stage: 'growing-in', since: on };
+}

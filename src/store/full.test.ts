@@ -4,7 +4,7 @@ import { catalogue } from '@/catalogue';
 import { demoAnimals, demoDesigns, demoEquipment, demoReadings } from '@/catalogue/demo';
 import { applyEdit } from '@/core/edits';
 import { RinconDatabase } from './database';
-import { replaceLamp } from './acts';
+import { animalGoes, editAndTell, record } from './acts';
 import { changeDesign, deleteDesign, restoreDesign } from './designs';
 import { rewriteEntry, strike, writeEntries } from './log';
 import { storageTrouble } from './persist';
@@ -62,12 +62,58 @@ const ACTS: readonly (readonly [string, (db: RinconDatabase) => Promise<unknown>
   [
     'a lamp is replaced',
     (db) =>
-      replaceLamp(
+      record(
         db,
-        { design: first.id, device: first.climate.devices[0]!.id, on: '2026-11-25', draft: note },
+        [
+          {
+            design: first.id,
+            draft: { ...note, effect: { does: 'lamp', device: first.climate.devices[0]!.id } },
+          },
+        ],
         catalogue,
         NOW,
         [picture],
+      ),
+  ],
+  [
+    'animals move in',
+    (db) =>
+      editAndTell(
+        db,
+        {
+          design: first.id,
+          call: { edit: 'moveIn', change: { on: '2026-11-25', count: 3, although: '' } },
+          drafts: [note],
+          at: NOW,
+        },
+        catalogue,
+        NOW,
+      ),
+  ],
+  [
+    'one dies, and another is born',
+    (db) =>
+      record(
+        db,
+        [
+          { design: first.id, draft: { ...note, effect: { does: 'count', by: 1 } } },
+          {
+            design: first.id,
+            draft: { ...note, animal: demoAnimals(NOW)[0]!.id, effect: { does: 'left' } },
+          },
+        ],
+        catalogue,
+        NOW,
+      ),
+  ],
+  [
+    'one is given away',
+    (db) =>
+      animalGoes(
+        db,
+        { animal: demoAnimals(NOW)[1]!, what: 'given away', to: null, on: '2026-11-25', at: NOW },
+        catalogue,
+        NOW,
       ),
   ],
   [

@@ -21,7 +21,7 @@ import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
-import { animalGoes, replaceLamp, type Gone as Left, type Replaced } from './acts';
+import { animalGoes, editAndTell, record, type Gone as Left, type Line, type ToldEdit } from './acts';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
@@ -36,15 +36,9 @@ import {
   setPrice,
   type Settings,
 } from './settings';
-import {
-  addPicture,
-  isThere,
-  listPictures,
-  removePicture,
-  shrinkPicture,
-  type SmallPicture,
-} from './pictures';
-import { listCareLog, listLog, rewriteEntry, strike, writeEntries } from './log';
+import { addPicture, isThere, listPictures, NotAPicture, removePicture, shrinkPicture } from './pictures';
+import { storageTrouble } from './persist';
+import { listCareLog, listLog, rewriteEntry, strike } from './log';
 import { dateMove, listMoves, setUndone, writeMoves, type NewMove } from './shelf';
 import { DesignSession, type SessionView } from './session';
 import { heldSession, sessionOpened } from './unsaved';
@@ -331,29 +325,46 @@ export function useLogIn(designs: readonly string[]): readonly Entry[] | undefin
   }, [db, ids]);
 }
 
-/** Ways to write into the log. */
+/** Has what fails say why in words for the reader. */
+async function readable<T>(act: () => Promise<T>): Promise<T> {
+  try {
+    return await act();
+  } catch (error) {
+    throw new Error(error instanceof NotAPicture ? error.message : `${storageTrouble(error)}.`);
+  }
+}
+
+/** Ways to change lines of the log that stand; new ones are written by `useActs().record`. */
 export function useLogBook() {
   const { db } = useStore();
   return useMemo(
     () => ({
-      write: (lines: Parameters<typeof writeEntries>[1], pictures?: readonly SmallPicture[]) =>
-        writeEntries(db, lines, Date.now(), pictures),
-      rewrite: (entry: Entry, pictures?: readonly SmallPicture[]) =>
-        rewriteEntry(db, entry, Date.now(), pictures),
+      rewrite: (entry: Entry, files: readonly File[] = []) =>
+        readable(async () =>
+          rewriteEntry(db, entry, Date.now(), await Promise.all(files.map(shrinkPicture))),
+        ),
       strike: (ids: readonly string[], gone = true) => strike(db, ids, gone, Date.now()),
     }),
     [db],
   );
 }
 
-/** Acts that change more than the log: all of it together, or nothing. Each gives how it is taken back. */
+/**
+ * What is done and written down: all that it changes together, or nothing. Each gives how it is taken back; what fails says
+ * so in words for the reader.
+ */
 export function useActs() {
   const { db, catalogue } = useStore();
   return useMemo(
     () => ({
-      replaceLamp: (lamp: Replaced, pictures?: readonly SmallPicture[]) =>
-        replaceLamp(db, lamp, catalogue, Date.now(), pictures),
-      animalGoes: (gone: Left) => animalGoes(db, gone, catalogue, Date.now()),
+      record: (lines: readonly Line[], files: readonly File[] = []) =>
+        readable(async () => {
+          // A file that is no picture is found out before anything is written.
+          const pictures = await Promise.all(files.map(shrinkPicture));
+          return record(db, lines, catalogue, Date.now(), pictures);
+        }),
+      editAndTell: (told: ToldEdit) => readable(() => editAndTell(db, told, catalogue, Date.now())),
+      animalGoes: (gone: Left) => readable(() => animalGoes(db, gone, catalogue, Date.now())),
     }),
     [db, catalogue],
   );

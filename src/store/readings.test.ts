@@ -49,6 +49,24 @@ afterEach(() => {
 });
 const all = () => readTrack(db, 'warm', -Infinity, Infinity);
 
+describe('a file that is read in', () => {
+  const humidity: Series = { ...series, id: 'damp', quantity: 'humidity' };
+  const add = async (...given: Parameters<typeof addReadings>[1]) => (await addReadings(db, given)).readUpTo;
+  it('is the probes read up to its last reading, where it tells temperature and humidity of that day', async () => {
+    expect(await add({ series, track: hours(0, 100) }, { series: humidity, track: hours(0, 90) })).toBe(
+      START + 89 * HOUR,
+    );
+    // One of them alone, or the other of another day, is not the whole of it.
+    expect(await add({ series, track: hours(0, 100) })).toBeNull();
+    expect(await add({ series: humidity, track: hours(0, 100) })).toBeNull();
+    expect(await add({ series, track: hours(0, 100) }, { series: humidity, track: hours(0, 77) })).toBe(
+      START + 76 * HOUR,
+    );
+    expect(await add({ series, track: hours(0, 100) }, { series: humidity, track: hours(0, 76) })).toBeNull();
+    expect(await add()).toBeNull();
+  });
+});
+
 describe('readings kept by the week', () => {
   it('come back in order, whole or in part, and by the hour and the day', async () => {
     const batch = await addReadings(db, [{ series, track: hours(0, 24 * 30) }]);

@@ -18,6 +18,7 @@ import {
   type Summary,
   type Track,
 } from '@/core/readings';
+import { DAY_MS } from '@/core/physics/constants';
 import type { BlockRow, RinconDatabase } from './database';
 import { readable } from './readable';
 import { putRecords } from './records';
@@ -50,6 +51,8 @@ const blocksOf = (series: string, week: number, track: Track): readonly BlockRow
 export interface ReadingsBatch {
   /** Readings that were not here before. */
   readonly fresh: number;
+  /** Moment up to which it tells temperature and humidity both, as one who goes by reads them; null: not both of one day. */
+  readonly readUpTo: number | null;
   /** Points that were not here before. */
   readonly created: readonly string[];
   /** Weeks as they stood, null where there was none. */
@@ -85,10 +88,20 @@ export async function addReadings(
       }
     return {
       fresh,
+      readUpTo: readUpTo(given),
       created: given.flatMap(({ series }, i) => (known[i] ? [] : [series.id])),
       before,
     };
   });
+}
+
+function readUpTo(given: readonly { readonly series: Series; readonly track: Track }[]): number | null {
+  const last = (quantity: ReadQuantity): number =>
+    Math.max(
+      ...given.filter((it) => it.series.quantity === quantity).map((it) => it.track.at.at(-1) ?? -Infinity),
+    );
+  const [temperature, humidity] = [last('temperature'), last('humidity')];
+  return Math.abs(temperature - humidity) < DAY_MS ? Math.min(temperature, humidity) : null;
 }
 
 /** Takes a batch out again: weeks stand as before it. */

@@ -241,7 +241,7 @@ describe('one enclosure in two windows', () => {
       }
       for (const session of sessions) session.leave(...session.view().clashes);
     }
-    expect(n).toBeGreaterThan(450);
+    expect(n).toBeGreaterThan(3.6 * ROUNDS);
     expect(told).toBeGreaterThan(10);
   }, 120_000);
 

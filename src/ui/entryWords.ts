@@ -1,5 +1,5 @@
 import { ownOf } from '@/core/fields/own';
-import { NO_VALUES, type Draft, type Entry, type EntryKind } from '@/core/log';
+import { NO_VALUES, type Draft, type Effect, type Entry, type EntryKind } from '@/core/log';
 import { light, mass, percent, temperature } from '@/core/units';
 import type { Reader } from '@/ui/units';
 
@@ -49,6 +49,16 @@ export function entryWords(
   if (values.left !== null) said.push(`${values.left} left`);
   if (text !== '' && !(kind === 'feed' && values.count !== null)) said.push(text);
   return said.join(', ');
+}
+
+/** What a line changes besides the log, said before it is written. */
+export function effectWords(effect: Effect): string {
+  if (effect.does === 'lamp') return 'the new lamp counts from now';
+  if (effect.does === 'left') return 'it lives here no more';
+  const [many, one] =
+    effect.by < 0 ? ['fewer live here', 'one less lives here'] : ['more live here', 'one more lives here'];
+  const by = Math.abs(effect.by);
+  return by === 1 ? one : `${by} ${many}`;
 }
 
 /** What an entry of a rule is an entry of, where there is a kind of its own for it. */

@@ -15,7 +15,17 @@ export function useUndoable() {
             color="inherit"
             onClick={() => {
               closeSnackbar(key);
-              void undo();
+              void Promise.resolve()
+                .then(undo)
+                .catch((error: unknown) =>
+                  enqueueSnackbar(
+                    `Not taken back: ${error instanceof Error ? error.message : String(error)}.`,
+                    {
+                      variant: 'error',
+                      persist: true,
+                    },
+                  ),
+                );
             }}
           >
             Undo

@@ -7,6 +7,21 @@ import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type Wh
 /** The lamp a rule asks to be replaced; null: it asks for something else. */
 export const lampOfRule = (rule: string): string | null => /^uv-(?!meter$)(.+)$/.exec(rule)?.[1] ?? null;
 
+const ruleOfLamp = (device: string): string => `uv-${device}`;
+
+/** A lamp that is replaced by its age, and the rule that asks for it. */
+export interface AgingLamp {
+  readonly device: string;
+  readonly name: string;
+  readonly rule: string;
+}
+
+/** The lamps of an enclosure whose UV is gone before their light is. */
+export const agingLamps = ({ climate }: Design, catalogue: Catalogue): readonly AgingLamp[] =>
+  climate.devices
+    .filter((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv')
+    .map(({ id, name }) => ({ device: id, name, rule: ruleOfLamp(id) }));
+
 /** Hours of UV a day that a tube is worn by. */
 const LIT_HOURS = 12;
 const NOTHING: Message = [];
@@ -393,7 +408,7 @@ function equipment({ climate, scape }: Design, catalogue: Catalogue, add: (draft
     if (kind?.group !== 'uv') continue;
     const hours = kind.uvHalf?.value ?? 4380;
     add({
-      id: `uv-${device.id}`,
+      id: ruleOfLamp(device.id),
       group: 'equipment',
       what: `Replace the ${device.name.toLowerCase()}`,
       why: 'It shines long after its UV is gone. A meter may say sooner or later.',

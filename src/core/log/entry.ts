@@ -115,6 +115,15 @@ export const NO_VALUES: EntryValues = {
   z: null,
 };
 
+/** What a line changes besides the log, once it is written. */
+export type Effect =
+  /** A lamp was replaced: the new one counts from the day of the line. */
+  | { readonly does: 'lamp'; readonly device: string }
+  /** So many more live there from then on; negative: so many less. */
+  | { readonly does: 'count'; readonly by: number }
+  /** The animal it is about lives there no more. */
+  | { readonly does: 'left' };
+
 /** A line yet to be written: what was not said is nothing. */
 export interface Draft {
   readonly kind: EntryKind;
@@ -123,6 +132,8 @@ export interface Draft {
   readonly rule?: string | null;
   readonly outcome?: Entry['outcome'];
   readonly animal?: string | null;
+  /** Left out: nothing. It is no part of the line that is kept. */
+  readonly effect?: Effect;
 }
 
 export const entryOf = (

@@ -61,6 +61,47 @@ describe('a line in a hurry', () => {
     expect(part!.draft).toBeNull();
     expect(part!.wrong).toMatch(why);
   });
+  describe('changes more than the log', () => {
+    const fern = { id: 'a3', name: 'Old Fern' };
+    const tube = { device: 'uv', name: 'UV tube', rule: 'uv-uv' };
+    const spot = { device: 'halogen', name: 'Mercury lamp', rule: 'uv-halogen' };
+    const places: readonly QuickPlace[] = [
+      { id: '1', name: 'Bog shelf' },
+      { id: '2', name: 'Hedge', animals: [fern], lamps: [tube] },
+      { id: '3', name: 'Dry wash', lamps: [tube, spot] },
+    ];
+    const of = (line: string) => {
+      const [{ draft, wrong }] = quickEntries(line, places, null) as [
+        ReturnType<typeof quickEntries>[number],
+      ];
+      return wrong ?? { kind: draft?.kind, rule: draft?.rule ?? null, effect: draft?.effect ?? null };
+    };
+    const lamp = { kind: 'repair', rule: 'uv-uv', effect: { does: 'lamp', device: 'uv' } };
+    const mercury = { kind: 'repair', rule: 'uv-halogen', effect: { does: 'lamp', device: 'halogen' } };
+    const count = (kind: string, by: number) => ({ kind, rule: null, effect: { does: 'count', by } });
+    const nothing = (kind: string) => ({ kind, rule: null, effect: null });
+    it.each([
+      ['hedge replaced lamp', lamp],
+      ['hedge replaced the bulb', lamp],
+      ['hedge replaced UV', lamp],
+      ['dry wash replaced mercury lamp', mercury],
+      ['dry wash replaced lamp', 'Which one: UV tube or Mercury lamp?'],
+      ['hedge replaced the pump', nothing('repair')],
+      ['hedge repaired the lamp holder', nothing('repair')],
+      ['bog replaced lamp', nothing('repair')],
+      ['bog died', count('death', -1)],
+      ['bog died 3', count('death', -3)],
+      ['bog born 4, stay', count('birth', 4)],
+      ['bog hatched 2 stayed', count('hatching', 2)],
+      ['bog born 4', nothing('birth')],
+      ['bog hatched 2', nothing('hatching')],
+      // Where one lives that is written down, it is that one.
+      ['hedge died', { kind: 'death', rule: null, effect: { does: 'left' } }],
+      ['Old Fern died', { kind: 'death', rule: null, effect: { does: 'left' } }],
+    ] as const)('%s', (line, expected) => {
+      expect(of(line)).toEqual(expected);
+    });
+  });
   describe('with animals named in it', () => {
     const sedge = { id: 'a1', name: 'Sedge' };
     const moss = { id: 'a2', name: 'Moss' };

@@ -6,6 +6,15 @@ export interface QuickPlace {
   readonly name: string;
   /** Animals that live there, by their names. */
   readonly animals?: readonly QuickAnimal[];
+  /** Lamps that are replaced by their age. */
+  readonly lamps?: readonly QuickLamp[];
+}
+
+export interface QuickLamp {
+  readonly device: string;
+  readonly name: string;
+  /** The care that asks for a new one. */
+  readonly rule: string;
 }
 
 export interface QuickAnimal {
@@ -77,7 +86,7 @@ function placeIn(
 }
 
 /** Lines that are of one animal: where only one lives, of that one. */
-const OF_ONE: ReadonlySet<EntryKind> = new Set(['weight', 'shed']);
+const OF_ONE: ReadonlySet<EntryKind> = new Set(['weight', 'shed', 'death']);
 
 interface NamedAnimal {
   readonly animal: QuickAnimal;
@@ -194,6 +203,25 @@ function draftOf(
   return { draft: { kind: 'note', values: {}, text } };
 }
 
+const LAMP = /\b(lamps?|tubes?|bulbs?|uv[ab]?)\b/i;
+
+/** A line with what it changes besides the log: a new lamp, one less that lives there, or some more. */
+function withEffect(draft: Draft, place: QuickPlace, said: string): Draft | { readonly wrong: string } {
+  const by = draft.values.count ?? 1;
+  if (draft.kind === 'death')
+    return { ...draft, effect: draft.animal ? { does: 'left' } : { does: 'count', by: -by } };
+  // Young are taken out by most: that they stay is said.
+  if ((draft.kind === 'birth' || draft.kind === 'hatching') && /\b(stay|stays|stayed|kept)\b/i.test(said))
+    return { ...draft, effect: { does: 'count', by } };
+  const lamps = place.lamps ?? [];
+  if (draft.kind !== 'repair' || !/^replaced\b/i.test(said) || lamps.length === 0) return draft;
+  const named = lamps.filter((it) => plain(said).includes(plain(it.name)));
+  const [lamp, ...others] = named.length > 0 ? named : LAMP.test(said) ? lamps : [];
+  if (!lamp) return draft;
+  if (others.length > 0) return { wrong: `Which one: ${lamps.map((it) => it.name).join(' or ')}?` };
+  return { ...draft, rule: lamp.rule, effect: { does: 'lamp', device: lamp.device } };
+}
+
 /**
  * A line typed in a hurry, such as “bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %”: parts by semicolons, each with
  * the place named before it, or the one that is open; an animal that lives there may be named in it. What is not understood is kept as a note; what cannot be is said.
@@ -237,6 +265,7 @@ export function quickEntries(
       // Where one lives, what it is fed is what the box is fed.
       const rule = animal && isOnly && read.draft.kind === 'feed' ? 'feed' : null;
       const draft = animal ? { ...read.draft, animal: animal.id, ...(rule ? { rule } : {}) } : read.draft;
-      return { source, place, animal, draft, wrong: null };
+      const whole = withEffect(draft, place, said);
+      return 'wrong' in whole ? wrong(whole.wrong) : { source, place, animal, draft: whole, wrong: null };
     });
 }

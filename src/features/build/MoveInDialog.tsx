@@ -11,12 +11,12 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import type { BuildPlan } from '@/core/plan';
-import { useEditing, useLogBook, useOpenDesign, useStore } from '@/store';
+import { useActs, useOpenDesign, useStore } from '@/store';
 import { momentOn } from '@/ui/days';
 import { DateField } from '@/ui/fields/DateField';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { useReader } from '@/ui/units';
-import { useUndoable } from '@/ui/useUndoable';
+import { useAct } from '@/ui/useAct';
 
 interface Props {
   readonly plan: BuildPlan;
@@ -31,10 +31,9 @@ interface Props {
 export function MoveInDialog({ plan, today, onClose }: Props) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
-  const { edit, travel } = useEditing();
-  const book = useLogBook();
+  const acts = useActs();
+  const write = useAct();
   const { tell } = useReader();
-  const undoable = useUndoable();
   const [on, setOn] = useState(today);
   const [count, setCount] = useState(design.brief.count);
   const [why, setWhy] = useState('');
@@ -45,15 +44,10 @@ export function MoveInDialog({ plan, today, onClose }: Props) {
   const move = async (): Promise<void> => {
     const reasons = shut.map((it) => tell(it.because)).join('; ');
     const although = shut.length === 0 ? '' : `Moved in although ${reasons}: ${why.trim()}.`;
-    const refused = edit({ edit: 'moveIn', change: { on, count, although } });
-    if (typeof refused === 'string') return;
-    onClose();
     const draft = { kind: 'move', values: { count }, text: `Moved in. ${although}`.trim() } as const;
-    const lines = await book.write([{ design: design.id, draft, at: momentOn(on) }]);
-    undoable('Moved in. Its care begins.', async () => {
-      travel(-1);
-      await book.strike(lines);
-    });
+    const call = { edit: 'moveIn', change: { on, count, although } } as const;
+    const told = { design: design.id, call, drafts: [draft], at: momentOn(on) };
+    if (await write('Moved in. Its care begins.', () => acts.editAndTell(told))) onClose();
   };
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="move-in">

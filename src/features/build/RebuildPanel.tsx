@@ -9,9 +9,10 @@ import { useMemo, useState } from 'react';
 import { CORNERS } from '@/core/ground/corners';
 import { rebuildOf, rebuiltLines, type BuildPlan, type Fate, type RebuildRow } from '@/core/plan';
 import { capital, bag, length } from '@/core/units';
-import { useEditing, useLogBook, useOpenDesign, useStore } from '@/store';
+import { useActs, useEditing, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
+import { useAct } from '@/ui/useAct';
 
 /** More of a layer at one press, m: what a bed is usually raised and topped up by (common practice). */
 const MORE = 0.03;
@@ -32,7 +33,8 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
   const { edit, travel } = useEditing();
   const { write } = useReader();
   const undoable = useUndoable();
-  const book = useLogBook();
+  const acts = useActs();
+  const act = useAct();
   const [asking, setAsking] = useState(false);
   const rebuild = useMemo(() => rebuildOf(design, assessment, catalogue), [design, assessment, catalogue]);
   if (!rebuild || !design.plan.standing)
@@ -62,13 +64,9 @@ export function RebuildPanel({ plan, today }: { readonly plan: BuildPlan; readon
   const changed = rebuild.rows.some((it) => it.fate !== 'stays');
   const left = plan.steps.filter((it) => it.state !== 'done' && it.state !== 'left out');
   const end = async (): Promise<void> => {
-    const drafts = rebuiltLines(rebuild, design);
-    if (typeof edit({ edit: 'endRebuild', change: { on: today } }) === 'string') return;
-    const lines = await book.write(drafts.map((draft) => ({ design: design.id, draft })));
-    undoable('The rebuild is done.', async () => {
-      travel(-1);
-      await book.strike(lines);
-    });
+    const call = { edit: 'endRebuild', change: { on: today } } as const;
+    const told = { design: design.id, call, drafts: rebuiltLines(rebuild, design), at: Date.now() };
+    await act('The rebuild is done.', () => acts.editAndTell(told));
   };
   return (
     <Box

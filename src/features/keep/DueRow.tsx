@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
 import { useState } from 'react';
 import { CAUTIONS } from '@/catalogue';
-import { lampOfRule, type Due } from '@/core/care';
+import { type Due } from '@/core/care';
 import type { AnimalRecord } from '@/core/records';
 import { capital } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
@@ -16,10 +16,9 @@ import { dayWords } from '@/ui/days';
 import { kindOfRule } from '@/ui/entryWords';
 import { useActs } from '@/store';
 import { useReader } from '@/ui/units';
-import { useToday } from '@/ui/useToday';
 import { checkNumber, numbersOf } from './entryFields';
 import { areNumbers, asksNumbers, linesOfTick, measuredFor, type Typed } from './measured';
-import { useWrite } from './useWrite';
+import { useAct } from '@/ui/useAct';
 
 interface Props {
   readonly design: string;
@@ -32,9 +31,8 @@ interface Props {
 export function DueRow({ design, due, animals }: Props) {
   const reader = useReader();
   const { tell } = reader;
-  const write = useWrite();
+  const write = useAct();
   const acts = useActs();
-  const today = useToday();
   const [more, setMore] = useState(false);
   const [note, setNote] = useState('');
   const [typed, setTyped] = useState<Typed>({});
@@ -47,17 +45,9 @@ export function DueRow({ design, due, animals }: Props) {
   const isRight = areNumbers(rule.id, typed, reader);
   const settle = async (outcome: 'done' | 'skipped'): Promise<void> => {
     const drafts = linesOfTick(rule.id, { things, typed, note, outcome }, reader);
-    const [draft] = drafts;
     const said = outcome === 'done' ? `Done: ${rule.what}.` : `Left out this time: ${rule.what}.`;
-    const lamp = outcome === 'done' ? lampOfRule(rule.id) : null;
-    await write(
-      drafts.map((it) => ({ design, draft: it })),
-      said,
-      picture,
-      lamp === null
-        ? null
-        : (pictures) => acts.replaceLamp({ design, device: lamp, on: today, draft }, pictures),
-    );
+    const lines = drafts.map((draft) => ({ design, draft }));
+    await write(said, () => acts.record(lines, picture ? [picture] : []));
   };
   const isAsked = asksNumbers(rule.id);
   const numbersHere = things.map((thing) => (

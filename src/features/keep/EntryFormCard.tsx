@@ -9,14 +9,16 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
+import { agingLamps } from '@/core/care';
 import { DAY_MS } from '@/core/physics/constants';
 import { ENTRY_KINDS, type Entry } from '@/core/log';
 import { counted } from '@/core/units';
-import { NotAPicture, shrinkPicture, storageTrouble, useAnimals, useLogBook, useOpenDesign } from '@/store';
+import { useActs, useAnimals, useLogBook, useOpenDesign, useStore } from '@/store';
 import { FileButton } from '@/ui/FileButton';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader } from '@/ui/units';
 import { BoxMap, type Spot } from './BoxMap';
+import { EffectField, NOTHING_CHOSEN, withChosen } from './EffectField';
 import {
   checkNumber,
   draftOfForm,
@@ -38,8 +40,10 @@ interface Props {
 /** A line of the log by its fields: a new one, or one that is changed. */
 export function EntryFormCard({ entry, onDone }: Props) {
   const { design } = useOpenDesign();
+  const { catalogue } = useStore();
   const animals = useAnimals();
   const book = useLogBook();
+  const acts = useActs();
   const undoable = useUndoable();
   const reader = useReader();
   const [opened] = useState(() => Date.now());
@@ -65,29 +69,28 @@ export function EntryFormCard({ entry, onDone }: Props) {
   );
   const [placing, setPlacing] = useState(spot !== null);
   const [files, setFiles] = useState<readonly File[]>([]);
+  const [chosen, setChosen] = useState(NOTHING_CHOSEN);
   const [wrong, setWrong] = useState<string | null>(null);
   const here = (animals ?? []).filter((it) => it.homes.some((home) => home.design === design.id));
 
   const submit = handleSubmit(async (form) => {
     setWrong(null);
     try {
-      const small = await Promise.all(files.map(shrinkPicture));
       const draft = draftOfForm(form, reader);
       const placed = PLACED.has(form.kind) && placing && spot ? { x: spot.x, y: spot.y, z: spot.z } : {};
       const full = { ...draft, values: { ...draft.values, ...placed } };
       const stamp = new Date(form.when).getTime();
       const at = Number.isFinite(stamp) ? stamp : opened;
-      let id = entry?.id;
-      if (entry) await book.rewrite(withDraft(entry, full, at), small);
-      else [id] = await book.write([{ design: design.id, draft: full, at }], small);
-      if (entry) undoable('Changed.', () => book.rewrite(entry));
-      else if (id !== undefined) {
-        const own = id;
-        undoable('Written.', () => book.strike([own]));
+      if (entry) {
+        await book.rewrite(withDraft(entry, full, at), files);
+        undoable('Changed.', () => book.rewrite(entry));
+      } else {
+        const told = withChosen(full, chosen, agingLamps(design, catalogue));
+        undoable('Written.', await acts.record([{ design: design.id, draft: told, at }], files));
       }
       onDone();
     } catch (error) {
-      setWrong(error instanceof NotAPicture ? error.message : `Not written: ${storageTrouble(error)}.`);
+      setWrong(`Not written: ${error instanceof Error ? error.message : String(error)}`);
     }
   });
   return (
@@ -160,6 +163,7 @@ export function EntryFormCard({ entry, onDone }: Props) {
         {(kind === 'reading' || kind === 'lamp') && (
           <TextField label="Where it was read" {...register('point')} sx={{ width: 180 }} />
         )}
+        {!entry && <EffectField kind={kind} chosen={chosen} onChange={setChosen} />}
         {kind === 'feed' && (
           <Controller
             control={control}

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
-import { useAnimals, useOpenDesign } from '@/store';
+import { useAnimals, useOpenDesign, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { AnimalsTab } from './animals/AnimalsTab';
 import { CareTab } from './CareTab';
@@ -41,11 +41,12 @@ const PANELS: Record<KeepTab, (today: string) => ReactNode> = {
 /** What keeps an enclosure going, and what was seen, done and read in it. */
 export function Keep() {
   const { design } = useOpenDesign();
+  const { catalogue } = useStore();
   const params = useSearchParams();
   const [tab, setTab] = useState<KeepTab>(() => tabOf(params.get('tab')));
   const today = useToday();
   const animals = useAnimals();
-  const places = useMemo(() => quickPlaces([design], animals), [design, animals]);
+  const places = useMemo(() => quickPlaces([design], animals, catalogue), [design, animals, catalogue]);
   return (
     <Box
       className="rincon-page"

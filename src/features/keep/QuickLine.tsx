@@ -5,10 +5,11 @@ import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
 import { quickEntries, type QuickPlace } from '@/core/log';
+import { useActs } from '@/store';
 import { useReader } from '@/ui/units';
 import { useDraft } from '@/ui/useDraft';
-import { useWrite } from './useWrite';
-import { entryWords, KIND_WORD } from '@/ui/entryWords';
+import { useAct } from '@/ui/useAct';
+import { effectWords, entryWords, KIND_WORD } from '@/ui/entryWords';
 
 interface Props {
   readonly places: readonly QuickPlace[];
@@ -20,15 +21,15 @@ interface Props {
 export function QuickLine({ places, open }: Props) {
   const [line, setLine] = useDraft(`line ${open?.id ?? ''}`);
   const reader = useReader();
-  const write = useWrite();
+  const write = useAct();
+  const acts = useActs();
   const parts = quickEntries(line, places, open, reader.locale);
   const ready = parts.length > 0 && parts.every((it) => it.wrong === null);
   const submit = (): void => {
     if (!ready) return;
     const lines = parts.flatMap(({ place, draft }) => (place && draft ? [{ design: place.id, draft }] : []));
-    void write(lines, lines.length === 1 ? 'Written.' : `${lines.length} lines written.`).then(
-      (done) => done && setLine(''),
-    );
+    const said = lines.length === 1 ? 'Written.' : `${lines.length} lines written.`;
+    void write(said, () => acts.record(lines)).then((done) => done && setLine(''));
   };
   return (
     <Box
@@ -73,6 +74,7 @@ export function QuickLine({ places, open }: Props) {
                   {animal && <strong>{animal.name} · </strong>}
                   {draft &&
                     `${KIND_WORD[draft.kind]}${entryWords(draft, reader) ? `: ${entryWords(draft, reader)}` : ''}`}
+                  {draft?.effect && <em> · {effectWords(draft.effect)}</em>}
                 </>
               }
             />

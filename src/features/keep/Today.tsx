@@ -105,6 +105,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               places={quickPlaces(
                 kept.map((it) => it.design),
                 animals,
+                catalogue,
               )}
               open={null}
             />

@@ -1,3 +1,4 @@
+import { lampOfRule } from '@/core/care';
 import type { Draft } from '@/core/log';
 import type { AnimalRecord } from '@/core/records';
 import { kindOfRule } from '@/ui/entryWords';
@@ -59,6 +60,7 @@ export function linesOfTick(
   reader: Reader,
 ): readonly [Draft, ...Draft[]] {
   const kind = kindOfRule(rule);
+  const lamp = lampOfRule(rule);
   const draft = ({ key, animal, point }: Measured): Draft => ({
     ...draftOfForm(
       { kind, when: '', animal, text: note, point, refused: false, numbers: typed[key] ?? {} },
@@ -66,6 +68,7 @@ export function linesOfTick(
     ),
     rule,
     outcome: outcome ?? 'done',
+    ...(lamp === null || outcome === 'skipped' ? {} : { effect: { does: 'lamp', device: lamp } as const }),
   });
   const [first, ...more] = things
     .filter(({ key }) => Object.values(typed[key] ?? {}).some((it) => it.trim() !== ''))

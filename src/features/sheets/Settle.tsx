@@ -11,10 +11,10 @@ import { rulesDone, type HeldRule, type SitterDay } from '@/core/care';
 import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import { counted } from '@/core/units';
-import { useLogBook } from '@/store';
+import { useActs } from '@/store';
 import { dayWords, momentOn } from '@/ui/days';
 import { kindOfRule } from '@/ui/entryWords';
-import { useUndoable } from '@/ui/useUndoable';
+import { useAct } from '@/ui/useAct';
 
 export interface AwayBox {
   readonly design: Design;
@@ -39,8 +39,8 @@ interface Task {
 
 /** Back again: which of the things on the sheet were done. What is ticked is written in the log of its day. */
 export function Settle({ boxes, who, today, onSettled }: Props) {
-  const book = useLogBook();
-  const undoable = useUndoable();
+  const acts = useActs();
+  const act = useAct();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const tasks = useMemo(() => openTasks(boxes, today), [boxes, today]);
   const days = [...new Set(tasks.map((it) => it.day))];
@@ -53,16 +53,13 @@ export function Settle({ boxes, who, today, onSettled }: Props) {
     setTicked(next);
   };
   const write = async (): Promise<void> => {
-    const lines = await book.write(
-      done.map(({ day, design, rule }) => ({
-        design: design.id,
-        draft: { kind: kindOfRule(rule.id), values: {}, text: who && `By ${who}.`, rule: rule.id },
-        at: momentOn(day),
-      })),
-    );
+    const lines = done.map(({ day, design, rule }) => ({
+      design: design.id,
+      draft: { kind: kindOfRule(rule.id), values: {}, text: who && `By ${who}.`, rule: rule.id },
+      at: momentOn(day),
+    }));
     const said = `${counted(lines.length, 'line')} written. What was not done is due on Today.`;
-    undoable(said, () => book.strike(lines));
-    onSettled();
+    if (await act(said, () => acts.record(lines))) onSettled();
   };
   return (
     <Box

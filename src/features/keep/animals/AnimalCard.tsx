@@ -13,6 +13,7 @@ import { dayWords, momentOn } from '@/ui/days';
 import { DateField } from '@/ui/fields/DateField';
 import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
+import { useAct } from '@/ui/useAct';
 import { useUndoable } from '@/ui/useUndoable';
 import { DetailCard } from '../DetailCard';
 import { MealChart, WeightChart } from './AnimalCharts';
@@ -42,6 +43,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
   const { catalogue } = useStore();
   const book = useRecordBook();
   const acts = useActs();
+  const act = useAct();
   const undoable = useUndoable();
   const designs = useDesigns();
   const all = useAnimals();
@@ -52,7 +54,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
     boxes.find((it) => it.id === id)?.name ?? 'an enclosure that is gone';
   const home = homeOf(animal);
   const go = (what: GoneWhat, to: string | null, on: string, said: string): void => {
-    void acts.animalGoes({ animal, what, to, on, at: momentOn(on) }).then((undo) => undoable(said, undo));
+    void act(said, () => acts.animalGoes({ animal, what, to, on, at: momentOn(on) }));
   };
   const nameOf = (parent: string): string => all?.find((it) => it.id === parent)?.name ?? parent;
   return (

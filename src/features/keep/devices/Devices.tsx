@@ -7,10 +7,10 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { addFromSource, forgetSince, listSeries, ownRows, useOpenDesign, useStore } from '@/store';
+import { addFromSource, forgetSince, listSeries, ownRows, useActs, useOpenDesign, useStore } from '@/store';
 import { useReader } from '@/ui/units';
 import { readingWords } from '@/ui/readingWords';
-import { useWrite } from '../useWrite';
+import { useAct } from '@/ui/useAct';
 import { DeviceTrouble, hubSince, meter, mistFor, placeBox, scale, setFaults, sourceTracks } from './client';
 
 const FAULTS = [
@@ -29,7 +29,8 @@ export function Devices() {
   const { db, settings, set } = useStore();
   const { design } = useOpenDesign();
   const reader = useReader();
-  const write = useWrite();
+  const write = useAct();
+  const acts = useActs();
   const joined = settings.joined.includes(design.id);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string | null>(null);
@@ -71,9 +72,10 @@ export function Devices() {
       const [first] = got;
       // A meter’s reading belongs in the log too: by it the lamps are replaced.
       if (first?.quantity === 'uvIndex')
-        await write(
-          [{ design: design.id, draft: { kind: 'lamp', values: { uvIndex: first.value }, text: '' } }],
-          'The UV index is written down.',
+        await write('The UV index is written down.', () =>
+          acts.record([
+            { design: design.id, draft: { kind: 'lamp', values: { uvIndex: first.value }, text: '' } },
+          ]),
         );
       return first ? `${what}: ${readingWords(first.value, first.quantity, reader)}.` : `${what}: nothing.`;
     });
@@ -131,9 +133,10 @@ export function Devices() {
               onClick={() =>
                 void attempt(async () => {
                   await mistFor(design.id, 10);
-                  await write(
-                    [{ design: design.id, draft: { kind: 'mist', values: { seconds: 10 }, text: '' } }],
-                    'Misted for 10 s.',
+                  await write('Misted for 10 s.', () =>
+                    acts.record([
+                      { design: design.id, draft: { kind: 'mist', values: { seconds: 10 }, text: '' } },
+                    ]),
                   );
                   return 'Misted for 10 s.';
                 })

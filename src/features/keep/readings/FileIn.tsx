@@ -25,7 +25,7 @@ import {
   type PackFormat,
   type TableHead,
 } from '@/files';
-import { storageTrouble, useReadingsBook, useStore, type ReadingsBatch } from '@/store';
+import { storageTrouble, useActs, useReadingsBook, useStore, type ReadingsBatch } from '@/store';
 import { PlainTable } from '@/ui/PlainTable';
 import { TableWriting } from '@/ui/TableWriting';
 import { useUndoable } from '@/ui/useUndoable';
@@ -57,6 +57,7 @@ interface Open {
 export function FileIn({ design, onDone }: { readonly design: string; readonly onDone: () => void }) {
   const { settings, set } = useStore();
   const book = useReadingsBook();
+  const acts = useActs();
   const undoable = useUndoable();
   const input = useRef<HTMLInputElement>(null);
   const [open, setOpen] = useState<Open | null>(null);
@@ -66,12 +67,17 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
   const stop = useRef<() => void>(undefined);
   useEffect(() => () => stop.current?.(), []);
 
-  const written = (batch: ReadingsBatch, told: string): void => {
+  const written = async (batch: ReadingsBatch, told: string): Promise<void> => {
     setOpen(null);
     setReport(told);
-    undoable(batch.fresh === 1 ? 'One reading is new.' : `${batch.fresh} readings are new.`, () =>
-      book.takeOut(batch),
-    );
+    // A file that tells temperature and humidity is the probes read, up to its last reading.
+    const at = batch.fresh > 0 ? batch.readUpTo : null;
+    const draft = { kind: 'reading', values: {}, text: told, rule: 'probes' } as const;
+    const unwrite = at === null || at > Date.now() ? null : await acts.record([{ design, draft, at }]);
+    undoable(batch.fresh === 1 ? 'One reading is new.' : `${batch.fresh} readings are new.`, async () => {
+      await book.takeOut(batch);
+      await unwrite?.();
+    });
     onDone();
   };
   const choose = async (file: File): Promise<void> => {
@@ -121,7 +127,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
       return;
     }
     try {
-      written(
+      await written(
         await book.addFromSource(design, sourceTracks(readings)),
         `${file.name}: ${counted(readings.length, 'reading')} of ${counted(records, 'record')}.`,
       );
@@ -138,7 +144,7 @@ export function FileIn({ design, onDone }: { readonly design: string; readonly o
     try {
       const { report: told, batch } = await work.done;
       await set('matches', { ...settings.matches, [signatureOf(open.head)]: open.match });
-      written(batch, reportWords(open.file.name, told));
+      await written(batch, reportWords(open.file.name, told));
     } catch (cause) {
       setError(
         cause instanceof IngestStopped
