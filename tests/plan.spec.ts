@@ -64,7 +64,7 @@ test('a new enclosure from plan to move-in: a gate holds the animal back, a late
   await gates.locator('[data-gate=band]').click();
   const week = page.getByRole('region', { name: 'Measure for a week, by day and by night' });
   await week.getByRole('textbox', { name: 'Warm side, by day' }).fill('39');
-  await week.getByRole('button', { name: 'Work done today' }).click();
+  await week.getByRole('button', { name: 'The wait begins today' }).click();
   await expect(week.locator('[data-state=waiting]')).toContainText('likely until');
   await week.getByRole('button', { name: 'The wait is over' }).click();
   await expect(week.getByRole('alert')).toContainText(/Warm side, by day was 39.°C, over/);
@@ -113,7 +113,7 @@ test('a new enclosure from plan to move-in: a gate holds the animal back, a late
     const shut = gates.locator('[data-open=false]').first();
     if ((await shut.count()) === 0) break;
     await shut.click();
-    const worked = page.getByRole('button', { name: 'Work done today' });
+    const worked = page.getByRole('button', { name: 'The wait begins today' });
     if (await worked.isVisible()) await worked.click();
     await page.getByRole('button', { name: /^(Done today|The wait is over)$/ }).click();
   }

@@ -283,8 +283,10 @@ export function usePictures(design: string, about: string) {
         const small = await shrinkPicture(file);
         await addPicture(db, { id: crypto.randomUUID(), design, about, at: Date.now(), ...small });
       },
-      remove: (id: string) => removePicture(db, id, Date.now()),
-      putBack: (row: PictureRow) => addPicture(db, row),
+      remove: async (id: string) => {
+        const row = await removePicture(db, id, Date.now());
+        return row && (() => addPicture(db, row));
+      },
     }),
     [db, design, about, pictures],
   );

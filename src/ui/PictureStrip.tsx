@@ -8,6 +8,7 @@ import Dialog from '@mui/material/Dialog';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useCallback, useRef, useState } from 'react';
+import { useUndoable } from './useUndoable';
 
 export interface Picture {
   readonly id: string;
@@ -23,11 +24,13 @@ interface Props {
   readonly pictures: readonly Picture[];
   /** Throws with what to do when the file will not do; left out: none are added here. */
   readonly onAdd?: (file: Blob) => Promise<void>;
-  readonly onRemove: (id: string) => void;
+  /** Gives how it is put back; nothing where it was gone already. */
+  readonly onRemove: (id: string) => Promise<(() => unknown) | undefined>;
 }
 
 /** Pictures side by side, one opened large; a camera or a file adds another. */
 export function PictureStrip({ label, pictures, onAdd, onRemove }: Props) {
+  const undoable = useUndoable();
   const input = useRef<HTMLInputElement>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [shown, setShown] = useState<Picture | null>(null);
@@ -99,7 +102,7 @@ export function PictureStrip({ label, pictures, onAdd, onRemove }: Props) {
             </Typography>
             <Button
               onClick={() => {
-                onRemove(shown.id);
+                void onRemove(shown.id).then((back) => back && undoable('Picture taken away.', back));
                 setShown(null);
               }}
             >

@@ -37,6 +37,7 @@ describe('a line in a hurry', () => {
     ['warm 28,5 °C', 'reading', { temperature: 28.5, point: 'warm' }],
     ['uvi 1.4', 'reading', { uvIndex: 1.4 }],
     ['eggs 2 under bark', 'eggs', { count: 2 }],
+    ['born 3, all stay', 'birth', { count: 3 }],
     ['shed in one piece', 'shed', {}],
     ['looked sleepy today', 'note', {}],
   ] as const)('%s', (line, kind, values) => {
@@ -44,6 +45,11 @@ describe('a line in a hurry', () => {
     expect(wrong).toBeNull();
     expect(draft!.kind).toBe(kind);
     expect(draft!.values).toMatchObject(values);
+  });
+  it('a number is not told twice', () => {
+    expect(one('eggs 2 under bark').draft!.text).toBe('under bark');
+    expect(one('born 3, all stay').draft!.text).toBe('all stay');
+    expect(one('died').draft!.text).toBe('');
   });
   it('reads Fahrenheit as what it is', () => {
     expect(one('74 F').draft!.values.temperature).toBeCloseTo(23.333, 3);

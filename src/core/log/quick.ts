@@ -178,7 +178,14 @@ function draftOf(
   }
   if (kind === 'eggs' || kind === 'hatching' || kind === 'birth' || kind === 'death') {
     const count = /\d+/.exec(text)?.[0];
-    return { draft: { kind, values: { count: count === undefined ? null : Number(count) }, text: after } };
+    return {
+      draft: {
+        kind,
+        values: { count: count === undefined ? null : Number(count) },
+        // Its number is said by itself.
+        text: after.replace(/^\d+\s*[,:]?\s*/, ''),
+      },
+    };
   }
   if (kind !== undefined) return { draft: { kind, values: {}, text: after } };
   const reading = readingIn(text, locale);

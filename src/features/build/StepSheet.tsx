@@ -14,7 +14,6 @@ import { LineField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useReader } from '@/ui/units';
-import { useUndoable } from '@/ui/useUndoable';
 import { StepFacts } from './StepFacts';
 
 type Mark = Extract<EditCall, { edit: 'markStep' }>['change']['change'];
@@ -32,7 +31,6 @@ export function StepSheet({ it, today, onMoveIn }: Props) {
   const { step } = it;
   const { design } = useOpenDesign();
   const shots = usePictures(design.id, `step:${step.id}`);
-  const undoable = useUndoable();
   const { tell } = useReader();
   const mark = (change: Mark) => edit({ edit: 'markStep', change: { step: step.id, change } });
   const isMoveIn = step.id === 'move-in' && onMoveIn !== null;
@@ -91,11 +89,7 @@ export function StepSheet({ it, today, onMoveIn }: Props) {
           label={step.title}
           pictures={shots.pictures}
           onAdd={shots.add}
-          onRemove={(id) =>
-            void shots
-              .remove(id)
-              .then((row) => row && undoable('Picture taken away.', () => shots.putBack(row)))
-          }
+          onRemove={shots.remove}
         />
       </Box>
       {it.notBefore !== null && it.state === 'not begun' && (
@@ -118,7 +112,7 @@ function HowFar({ it, today, onMark }: Part & { readonly today: string }) {
   const [leaving, setLeaving] = useState(false);
   const waits = step.wait !== null;
   const next = waits && state !== 'waiting' ? { worked: today } : { done: today };
-  const words = !waits ? 'Done today' : state === 'waiting' ? 'The wait is over' : 'Work done today';
+  const words = !waits ? 'Done today' : state === 'waiting' ? 'The wait is over' : 'The wait begins today';
   const isOpen = state !== 'done' && state !== 'left out';
   return (
     <>
@@ -153,7 +147,7 @@ function HowFar({ it, today, onMark }: Part & { readonly today: string }) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, rowGap: 1.5, mt: 1.75 }}>
         {waits && (
           <DateField
-            label="Work done on"
+            label="Wait begun on"
             value={it.worked}
             max={today}
             onCommit={(worked) => onMark({ worked })}

@@ -123,6 +123,12 @@ export function EquipmentTab() {
           What has a plug here, since when, and what lies in reserve.
         </Message>
       )}
+      {list.length === 0 && drawn.length > 0 && (
+        <Typography sx={{ color: 'earth.quiet', maxWidth: 620 }}>
+          Nothing is written down of what is installed here: since when it runs, how long its warranty lasts,
+          what has failed and what lies in reserve.
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button variant="outlined" onClick={() => void add('Something with a plug', null, today)}>
           Write a thing down

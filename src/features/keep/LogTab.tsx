@@ -64,7 +64,7 @@ export function LogTab() {
     );
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
-      <Box role="search" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      <Box role="search" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, rowGap: 1.5 }}>
         <TextField
           label="Search the log"
           value={words}
@@ -253,11 +253,10 @@ function Line({
           <PictureStrip
             label={`${KIND_WORD[entry.kind]} ${words}`}
             pictures={pictures}
-            onRemove={(id) =>
-              void removePicture(db, id, Date.now()).then(
-                (row) => row && undoable('Picture taken away.', () => addPicture(db, row)),
-              )
-            }
+            onRemove={async (id) => {
+              const row = await removePicture(db, id, Date.now());
+              return row && (() => addPicture(db, row));
+            }}
           />
         </Box>
       )}

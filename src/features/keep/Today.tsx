@@ -103,7 +103,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
             <Alarms standing={standing ?? []} named />
             <QuickLine
               places={quickPlaces(
-                kept.map((it) => it.design),
+                (ready ?? []).filter((it) => !it.brief.putAway),
                 animals,
                 catalogue,
               )}

@@ -14,7 +14,6 @@ import { DateField } from '@/ui/fields/DateField';
 import { LineField } from '@/ui/fields/PlainFields';
 import { PictureStrip } from '@/ui/PictureStrip';
 import { useAct } from '@/ui/useAct';
-import { useUndoable } from '@/ui/useUndoable';
 import { DetailCard } from '../DetailCard';
 import { MealChart, WeightChart } from './AnimalCharts';
 
@@ -44,7 +43,6 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
   const book = useRecordBook();
   const acts = useActs();
   const act = useAct();
-  const undoable = useUndoable();
   const designs = useDesigns();
   const all = useAnimals();
   const shots = usePictures(homeOf(animal) ?? animal.homes[0]?.design ?? '', `animal:${animal.id}`);
@@ -218,16 +216,7 @@ export function AnimalCard({ animal, log, today, onClose }: Props) {
         value={animal.note}
         onCommit={(note) => change({ note })}
       />
-      <PictureStrip
-        label={animal.name}
-        pictures={shots.pictures}
-        onAdd={shots.add}
-        onRemove={(id) =>
-          void shots
-            .remove(id)
-            .then((row) => row && undoable('Picture taken away.', () => shots.putBack(row)))
-        }
-      />
+      <PictureStrip label={animal.name} pictures={shots.pictures} onAdd={shots.add} onRemove={shots.remove} />
     </DetailCard>
   );
 }

@@ -87,7 +87,7 @@ export function AnimalsTab() {
             </Button>
           }
         >
-          Who it is, from whom, since when, and what it weighs: then meals and weights are its mine.
+          Who it is, from whom and since when: its meals, weights and sheds are then kept under its name.
         </Message>
       ) : (
         <>
