@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Catalogue, countBasis, ScientificName, type Sourced } from '@/core/catalogue';
 import { UV_ZONES } from '@/core/light/zones';
 import { catalogue, withPrices } from '.';
+import { OTHERWISE_NAMED } from './otherNames';
 
 /** Every sourced value anywhere in the catalogue. */
 function sourced(value: unknown, found: Sourced<unknown>[] = []): Sourced<unknown>[] {
@@ -11,6 +12,40 @@ function sourced(value: unknown, found: Sourced<unknown>[] = []): Sourced<unknow
   }
   return found;
 }
+
+describe('other names', () => {
+  it('are of rows that are there, and no two species are called the same', () => {
+    const rows = [...catalogue.animals, ...catalogue.living.plants, ...catalogue.living.crew];
+    const ids = new Set(rows.map((it) => it.id));
+    expect(OTHERWISE_NAMED.filter((it) => !ids.has(it))).toEqual([]);
+    const english = new Set(rows.map((it) => it.english.toLowerCase()));
+    for (const row of rows)
+      for (const name of row.names ?? []) {
+        expect(name, row.id).not.toBe('');
+        // It is another name, not that of another.
+        expect(english.has(name.toLowerCase()), `${row.id}: ${name}`).toBe(false);
+      }
+  });
+  it.each([
+    ['white tree frog', 'ranoidea-caerulea'],
+    ['dumpy', 'ranoidea-caerulea'],
+    ['Litoria', 'ranoidea-caerulea'],
+    ['superworm', 'zophobas-atratus'],
+    ['powder orange', 'porcellionides-pruinosus'],
+    ['dairy cow', 'porcellio-laevis'],
+    ['wandering', 'tradescantia-zebrina'],
+    ['Königspython', 'python-regius'],
+    ['beardie', 'pogona-vitticeps'],
+  ])('%s is found', (called, id) => {
+    const rows = [...catalogue.animals, ...catalogue.living.plants, ...catalogue.living.crew];
+    const found = rows.filter((row) =>
+      [row.english, row.scientific, ...(row.names ?? [])].some((it) =>
+        it.toLowerCase().includes(called.toLowerCase()),
+      ),
+    );
+    expect(found.map((it) => it.id)).toContain(id);
+  });
+});
 
 describe('the catalogue', () => {
   it('follows its schema: every value has a basis, and a published one a source', () => {

@@ -4,11 +4,11 @@ import type { CautionStep } from '@/core/catalogue';
 export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly text: string }> = {
   mixing: {
     title: 'Dust',
-    text: 'Damp down sand, charcoal, perlite and dry coir before you pour, and wear a mask.',
+    text: 'Damp down sand, charcoal, perlite and dry coir before you pour; stone dust holds silica: wear a mask of class FFP2 or N95. Compost, castings and leaf mould can carry Legionella: open bags away from your face, and wash your hands. Gloves for sphagnum.',
   },
   curing: {
     title: 'Foam, silicone, sealer, epoxy',
-    text: 'Fumes and skin contact: work outdoors or with strong ventilation, wear gloves, read the label. Nothing alive goes in before all of it has cured and nothing smells.',
+    text: 'Fumes and skin contact: work outdoors or with strong ventilation, wear gloves and something over the eyes, no flame near by, read the label. Foam and some glues hold isocyanates, which sensitise: who has asthma leaves them to others. Nothing alive goes in before all of it has cured and nothing smells.',
   },
   stone: {
     title: 'Stone',
@@ -16,7 +16,7 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
   },
   electric: {
     title: 'Electricity near water',
-    text: 'Residual-current protection, a drip loop in every cable, a thermostat on every heater. Fixed wiring is for a licensed electrician, to the local code.',
+    text: 'Residual-current protection of 30 mA, a drip loop in every cable, a thermostat on every heater, fittings rated for spray near mist, a guard over every bulb an animal can reach. A broken mercury lamp is aired and swept up, not vacuumed. Fixed wiring is for a licensed electrician, to the local code.',
   },
   pumps: {
     title: 'Pumps and filters',
@@ -24,7 +24,7 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
   },
   collecting: {
     title: 'Collecting and baking',
-    text: 'Collect only with permission, where nothing is sprayed, and never a protected plant. Bake leaves at low heat or boil them, and never leave them unattended.',
+    text: 'Collect only with permission, where nothing is sprayed, and never a protected plant. No oleander, yew, cherry laurel, rhododendron, walnut, cedar or fresh conifer: they are poisonous. Not from where wild amphibians live: chytrid travels with soil and leaves. Bake leaves at low heat or boil them, and never leave them unattended.',
   },
   cutting: {
     title: 'Cutting',
@@ -56,7 +56,19 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
   },
   hygiene: {
     title: 'Hands',
-    text: 'Wash your hands after soil and animals: both can carry Salmonella. Small children, pregnant and immunocompromised people ask a doctor first.',
+    text: 'Wash your hands after soil, animals and thawed food: all can carry Salmonella. Not in the kitchen sink. Children under five, pregnant and immunocompromised people keep away from reptiles and amphibians, or ask a doctor first.',
+  },
+  mist: {
+    title: 'Water that is sprayed',
+    text: 'Warm water that stands in a bottle or a fogger grows Legionella: empty, rinse and dry it every week, fill it fresh, and keep your face out of the fog. Who has a weak immune system stays away from it.',
+  },
+  cleaning: {
+    title: 'Cleaning',
+    text: 'Hot water first. Never bleach on urates or with anything sour: the gas is poisonous. No phenol and no pine oil; rinse until nothing smells.',
+  },
+  release: {
+    title: 'Nothing alive leaves',
+    text: 'Soil, water, crew and plants are frozen or baked and go into the bin, never outside or down a drain: they carry chytrid, among salamanders the one that kills them (Batrachochytrium salamandrivorans), and settle where they do not belong.',
   },
   law: {
     title: 'Permits',

@@ -1,5 +1,6 @@
 import type { CrewKind, LitterKind } from '@/core/catalogue';
 import { memory, practice } from './basis';
+import { otherNames } from './otherNames';
 import { readTable, within } from './table';
 
 /**
@@ -19,7 +20,7 @@ Trichorhina tomentosa     | dwarf white isopod      | isopod     | soil    | 4  
 Nagurus cristatus         | dwarf striped isopod    | isopod     | soil    | 6   | 4    | 15-25-31 | 40-85 | 3 | 30 | 80  | 260  | 0.14 | 99.4   | 99.5 | 5   | 70/20/10 | 45  | 3    | 40 |                    | southeast-asia  | 20  | 11
 Porcellionides pruinosus  | powdery isopod          | isopod     | litter  | 10  | 22   | 12-26-33 | 25-75 | 3 | 24 | 75  | 300  | 0.28 | 99.4 | 99.5 | 5   | 65/25/10 | 18  | 2    | 70 |                    | mediterranean   | 20  | 10
 Porcellio laevis          | smooth isopod           | isopod     | litter  | 18  | 130  | 12-25-32 | 25-75 | 5 | 28 | 110 | 500  | 0.35 | 99.4 | 99.6 | 4.5 | 55/30/15 | 6   | 1    | 75 | protein air        | mediterranean   | 15  | 10
-Porcellio scaber          | rough isopod            | isopod     | wood    | 15  | 90   | 5-21-29  | 30-75 | 4 | 35 | 150 | 600  | 0.16 | 99.4 | 99.7 | 4   | 70/20/10 | 8   | 1    | 55 | air                | europe          | 15  | 8
+Porcellio scaber          | rough isopod            | isopod     | wood    | 15  | 90   | 5-21-29  | 30-75 | 4 | 35 | 150 | 600  | 0.16 | 99.4 | 99.7 | 4   | 70/20/10 | 8   | 1    | 55 | air protein        | europe          | 15  | 8
 Oniscus asellus           | common shiny isopod     | isopod     | wood    | 16  | 95   | 4-19-26  | 45-90 | 4 | 35 | 170 | 600  | 0.13 | 99.4 | 99.7 | 4   | 75/15/10 | 7   | 1    | 50 |                    | europe          | 12  | 9
 Armadillidium vulgare     | common pill isopod      | isopod     | litter  | 16  | 120  | 5-22-31  | 20-65 | 5 | 35 | 200 | 800  | 0.15 | 99.4 | 99.8 | 3.5 | 80/15/5  | 7   | 1    | 65 | air                | mediterranean   | 12  | 8
 Armadillidium maculatum   | spotted pill isopod     | isopod     | litter  | 14  | 110  | 10-23-30 | 25-70 | 5 | 35 | 190 | 800  | 0.13 | 99.4 | 99.8 | 3.5 | 80/15/5  | 7   | 1    | 65 | air                | mediterranean   | 10  | 14
@@ -29,13 +30,13 @@ Porcellio expansus        | giant flat isopod       | isopod     | surface | 25 
 Tenebrio molitor          | yellow mealworm beetle  | beetle     | surface | 16  | 140  | 10-26-34 | 2-35  | 4 | 9  | 130 | 75   | 2.5  | 97.8 | 98.5 | 4   | 25/45/30 | 10  | 0.6  | 75 | protein            | mediterranean   | 100 | 5
 Zophobas atratus          | giant mealworm beetle   | beetle     | surface | 32  | 650  | 17-27-35 | 8-50  | 8 | 9  | 150 | 150  | 1.5  | 97.8 | 99   | 3.5 | 25/45/30 | 4   | 0.3  | 70 | protein            | central-america | 50  | 7
 Alphitobius diaperinus    | lesser mealworm beetle  | beetle     | litter  | 6   | 12   | 14-29-38 | 5-55  | 3 | 5  | 45  | 250  | 2    | 97.8   | 99   | 5   | 20/50/30 | 40  | 2    | 45 | protein escapes    | africa          | 150 | 6
-Dermestes maculatus       | hide beetle             | beetle     | surface | 8   | 25   | 16-28-38 | 0-25  | 3 | 4  | 45  | 90   | 2    | 97.8   | 98.5 | 5   | 0/90/10  | 20  | 1    | 40 | protein escapes    | mediterranean   | 60  | 10
+Dermestes maculatus       | hide beetle             | beetle     | surface | 8   | 25   | 16-28-38 | 0-25  | 3 | 4  | 45  | 90   | 2    | 97.8   | 98.5 | 5   | 0/90/10  | 20  | 1    | 40 | protein escapes unwanted | mediterranean   | 60  | 10
 Alphitobius laevigatus    | black fungus beetle     | beetle     | litter  | 5   | 10   | 15-28-36 | 10-60 | 3 | 6  | 50  | 200  | 1.5  | 97.8   | 99   | 5   | 25/40/35 | 40  | 2    | 40 | protein            | africa          | 80  | 8
-Pycnoscelus surinamensis  | Surinam burrowing roach | roach      | soil    | 22  | 350  | 18-28-34 | 25-75 | 5 | 0  | 150 | 300  | 0.4  | 99.2 | 99.5 | 4   | 55/35/10 | 4   | 0.4  | 40 |                    | southeast-asia  | 20  | 9
+Pycnoscelus surinamensis  | Surinam burrowing roach | roach      | soil    | 22  | 350  | 18-28-34 | 25-75 | 5 | 0  | 150 | 300  | 0.4  | 99.2 | 99.5 | 4   | 55/35/10 | 4   | 0.4  | 40 | escapes            | southeast-asia  | 20  | 9
 Parcoblatta divisa        | wood roach              | roach      | wood    | 16  | 160  | 8-23-31  | 20-65 | 4 | 35 | 180 | 110  | 0.5  | 99.2 | 99   | 4   | 55/35/10 | 4   | 0.5  | 60 | escapes climbs air | north-america   | 12  | 16
 Blaptica dubia            | spotted wood roach      | roach      | surface | 42  | 1900 | 18-29-36 | 10-55 | 5 | 0  | 170 | 500  | 0.3  | 99.2   | 99.7 | 3.5 | 30/60/10 | 1.2 | 0.15 | 60 | protein            | south-america   | 20  | 9
 Euborellia annulipes      | ring-legged earwig      | earwig     | litter  | 12  | 35   | 12-25-33 | 25-75 | 4 | 14 | 80  | 200  | 0.5  | 98.2 | 99.3 | 5   | 15/60/25 | 8   | 0.6  | 45 | protein            | mediterranean   | 10  | 14
-Oxidus gracilis           | greenhouse millipede    | millipede  | litter  | 20  | 70   | 8-23-30  | 45-90 | 4 | 18 | 140 | 180  | 0.9  | 99.2 | 99.2 | 4   | 85/10/5  | 10  | 0.8  | 50 |                    | east-asia       | 20  | 9
+Oxidus gracilis           | greenhouse millipede    | millipede  | litter  | 20  | 70   | 8-23-30  | 45-90 | 4 | 18 | 140 | 180  | 0.9  | 99.2 | 99.2 | 4   | 85/10/5  | 10  | 0.8  | 50 | unwanted           | east-asia       | 20  | 9
 Anadenobolus monilicornis | bumblebee millipede     | millipede  | litter  | 70  | 1300 | 16-25-31 | 40-80 | 8 | 25 | 300 | 900  | 0.25 | 99.2 | 99.8 | 3   | 85/10/5  | 1   | 0.15 | 50 | climbs             | caribbean       | 8   | 20
 Eisenia fetida            | compost worm            | worm       | soil    | 70  | 400  | 4-22-30  | 55-90 | 8 | 23 | 50  | 700  | 0.35 | 98.5 | 99.7 | 5   | 40/50/10 | 3   | 0.5  | 15 |                    | europe          | 100 | 9
 Enchytraeus buchholzi     | white pot worm          | worm       | soil    | 8   | 1    | 5-20-27  | 60-95 | 3 | 12 | 22  | 80   | 1.2  | 96.5 | 98.5 | 12  | 20/60/20 | 150 | 10   | 8  |                    | europe          | 300 | 8
@@ -54,6 +55,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
     scientific: cell(0),
+    ...otherNames(cell(0).toLowerCase().replaceAll(' ', '-')),
     group: cell(2) as CrewKind['group'],
     wanted: !ways.includes('unwanted'),
     habit: memory(cell(3) as CrewKind['habit']['value']),

@@ -1,5 +1,5 @@
 import type { Animal, Legal, Life, RegionName } from '@/core/catalogue';
-import { memory } from './basis';
+import { memory, practice } from './basis';
 import { readTable, within } from './table';
 
 /**
@@ -9,28 +9,28 @@ import { readTable, within } from './table';
  */
 const TABLE = `
 Theloderma corticale         | 1.5 | 14  | 10  | spawn | 8-20       | on wood or bark just over the water      | 20-23 | 10-20   | any      | rarely | insects                 |                    |
-Dendrobates tinctorius       | 1.3 | 12  | 10  | spawn | 4-10       | on a smooth leaf or dish under cover     | 22-25 | 12-16   | pair     | never  | tiny insects            | females            | permit
+Dendrobates tinctorius       | 1.3 | 12  | 15  | spawn | 4-10       | on a smooth leaf or dish under cover     | 22-25 | 12-16   | pair     | never  | tiny insects            | females            | permit
 Goniurosaurus hainanensis    | 7   | 14  | 12  | eggs  | 2-2        | in a moist hide                          | 25-28 | 55-75   | pair     | rarely | insects                 | males              | permit
 Hemitheconyx caudicinctus    | 6   | 12  | 15  | eggs  | 2-2        | in a moist hide                          | 28-31 | 50-70   | alone    | weekly | insects                 | males              |
-Correlophus ciliatus         | 7   | 16  | 15  | eggs  | 2-2        | in a tub of moist moss or soil           | 22-26 | 60-100  | alone    | weekly | insects and fruit       | males              |
-Anolis carolinensis          | 5   | 9   | 5   | eggs  | 1-1        | in damp soil or moss, one at a time      | 25-29 | 30-45   | one male | rarely | insects                 | males              |
+Correlophus ciliatus         | 7   | 16  | 20  | eggs  | 2-2        | in a tub of moist moss or soil           | 22-26 | 60-100  | alone    | weekly | insects and fruit       | males              |
+Anolis carolinensis          | 5   | 9   | 5   | eggs  | 1-1        | in damp soil or moss, one at a time      | 25-29 | 30-45   | one male | rarely | insects                 | males              | invasive
 Pogona vitticeps             | 9   | 16  | 10  | eggs  | 15-30      | in 20 to 30 cm of damp sand and soil     | 27-30 | 55-75   | alone    | often  | insects and plants      | males eats-small   |
 Teratoscincus scincus        | 6   | 16  | 12  | eggs  | 2-2        | buried in damp sand                      | 28-31 | 70-95   | alone    | never  | insects                 | males              |
 Varanus acanthurus           | 15  | 20  | 15  | eggs  | 6-16       | in a deep damp den                       | 28-30 | 85-130  | alone    | weekly | insects                 | males eats-small   | permit
 Eryx colubrinus              | 18  | 30  | 20  | live  | 5-20       | a moist hide for the mother              |       |         | alone    | weekly | vertebrates             | eats-small         | permit
-Pantherophis guttatus        | 25  | 30  | 18  | eggs  | 8-25       | in a tub of damp moss                    | 26-29 | 55-70   | alone    | often  | vertebrates             | feeding            |
-Cynops orientalis            | 4   | 24  | 12  | spawn | 60-100     | wrapped singly in water plants           | 16-20 | 15-25   | any      | never  | tiny insects            | feeding            |
+Pantherophis guttatus        | 25  | 30  | 25  | eggs  | 8-25       | in a tub of damp moss                    | 26-29 | 55-70   | alone    | often  | vertebrates             | feeding            |
+Cynops orientalis            | 4   | 24  | 12  | spawn | 60-100     | wrapped singly in water plants           | 16-20 | 15-25   | any      | never  | worms and water animals | feeding            | permit
 Ranitomeya imitator          | 0.8 | 10  | 8   | spawn | 2-4        | in film cups or plant cups               | 21-24 | 10-16   | pair     | never  | tiny insects            | females            | permit
 Agalychnis callidryas        | 1.8 | 14  | 6   | spawn | 30-70      | under a leaf over water                  | 22-25 | 6-10    | any      | never  | insects                 |                    | permit
 Ceratophrys cranwelli        | 2.5 | 18  | 10  | spawn | 500-2000   | in shallow water after a dry rest        | 24-27 | 2-4     | alone    | rarely | insects and vertebrates | eats-small         |
-Bombina orientalis           | 1.3 | 12  | 12  | spawn | 40-200     | in shallow water among plants            | 20-24 | 3-8     | any      | never  | insects                 | feeding            |
-Ambystoma tigrinum           | 8   | 24  | 15  | spawn | 25-100     | in cold standing water                   | 10-15 | 20-50   | alone    | rarely | insects                 | eats-small         | permit
+Bombina orientalis           | 1.3 | 12  | 20  | spawn | 40-200     | in shallow water among plants            | 20-24 | 3-8     | any      | never  | insects                 | feeding            |
+Ambystoma tigrinum           | 8   | 24  | 20  | spawn | 25-100     | in cold standing water                   | 10-15 | 20-50   | alone    | rarely | worms and water animals | eats-small         | permit
 Lepidodactylus lugubris      | 3.5 | 9   | 8   | eggs  | 2-2        | glued in a crack or bamboo               | 24-28 | 65-100  | females  | never  | insects and fruit       | eats-small         | invasive
 Phelsuma grandis             | 6   | 14  | 12  | eggs  | 2-2        | in a bamboo tube                         | 27-29 | 48-60   | pair     | never  | insects and fruit       | males females      | permit
-Eublepharis macularius       | 8   | 12  | 18  | eggs  | 2-2        | in a moist hide                          | 26-31 | 45-65   | alone    | often  | insects                 | males              |
-Chalcides ocellatus          | 8   | 18  | 12  | live  | 4-12       | a cool moist corner for the mother       |       |         | alone    | rarely | insects                 | males eats-small   |
-Lampropeltis californiae     | 25  | 30  | 18  | eggs  | 5-12       | in a tub of damp moss                    | 26-29 | 55-70   | alone    | weekly | vertebrates             | eats-small feeding |
-Thamnophis sirtalis          | 17  | 24  | 10  | live  | 10-30      | a warm hide for the mother               |       |         | any      | weekly | vertebrates             | feeding            | permit
+Eublepharis macularius       | 8   | 12  | 25  | eggs  | 2-2        | in a moist hide                          | 26-31 | 45-65   | alone    | often  | insects                 | males              |
+Chalcides ocellatus          | 8   | 18  | 12  | live  | 4-12       | a cool moist corner for the mother       |       |         | alone    | rarely | insects                 | males eats-small   | permit
+Lampropeltis californiae     | 25  | 30  | 18  | eggs  | 5-12       | in a tub of damp moss                    | 26-29 | 55-70   | alone    | weekly | vertebrates             | eats-small feeding | invasive
+Thamnophis sirtalis          | 17  | 24  | 10  | live  | 10-30      | a warm hide for the mother               |       |         | any      | weekly | fish and worms          | feeding            | permit
 Furcifer pardalis            | 6   | 10  | 6   | eggs  | 15-40      | in 20 to 30 cm of damp soil, in a tunnel | 24-28 | 160-280 | alone    | never  | insects                 | males females      | permit
 Dendrobates auratus          | 1.2 | 12  | 10  | spawn | 4-9        | on a smooth leaf or dish under cover     | 22-25 | 12-16   | any      | never  | tiny insects            | females            | permit
 Phyllobates terribilis       | 1.4 | 14  | 10  | spawn | 8-18       | on a smooth dish under cover             | 22-25 | 12-16   | any      | never  | tiny insects            |                    | permit
@@ -38,36 +38,36 @@ Epipedobates anthonyi        | 1   | 9   | 7   | spawn | 10-30      | on a smoot
 Ranoidea caerulea            | 2   | 20  | 16  | spawn | 200-1500   | in shallow still water                   | 24-28 | 1-3     | any      | rarely | insects                 | eats-small         |
 Dryophytes cinereus          | 1.5 | 12  | 6   | spawn | 200-700    | in shallow planted water                 | 22-26 | 3-6     | any      | rarely | insects                 |                    |
 Anaxyrus americanus          | 1   | 24  | 10  | spawn | 2000-10000 | in strings in shallow water              | 15-20 | 3-12    | any      | rarely | insects                 | eats-small         | permit
-Dyscophus guineti            | 1.5 | 20  | 8   | spawn | 500-1500   | in shallow warm water                    | 23-26 | 1-3     | any      | rarely | insects                 |                    |
+Dyscophus guineti            | 1.5 | 20  | 8   | spawn | 500-1500   | in shallow warm water                    | 23-26 | 1-3     | any      | rarely | insects                 |                    | permit
 Mantella aurantiaca          | 1   | 10  | 8   | spawn | 20-60      | in damp moss near water                  | 19-22 | 10-16   | any      | never  | tiny insects            |                    | permit
-Trachycephalus resinifictrix | 1.8 | 15  | 10  | spawn | 200-1500   | in a water-filled tube                   | 23-26 | 1-3     | any      | rarely | insects                 |                    |
+Trachycephalus resinifictrix | 1.8 | 15  | 20  | spawn | 200-1500   | in a water-filled tube                   | 23-26 | 1-3     | any      | rarely | insects                 |                    |
 Pyxicephalus adspersus       | 2   | 24  | 25  | spawn | 1000-4000  | in warm shallow water after a dry rest   | 25-30 | 1-3     | alone    | rarely | insects and vertebrates | eats-small         |
-Salamandra salamandra        | 5   | 36  | 20  | live  | 20-40      | larvae set down in clean cold water      |       |         | any      | never  | insects                 |                    | permit
-Tylototriton verrucosus      | 5   | 36  | 12  | spawn | 30-100     | in or at the edge of water               | 17-21 | 12-25   | any      | never  | insects                 |                    | permit
-Pleurodeles waltl            | 7   | 18  | 15  | spawn | 200-800    | on water plants                          | 16-20 | 10-18   | any      | never  | insects                 | feeding            |
-Plethodon cinereus           | 2   | 30  | 10  | eggs  | 4-10       | hung in damp wood, guarded               | 13-17 | 42-65   | pair     | never  | tiny insects            | males              |
+Salamandra salamandra        | 5   | 36  | 30  | live  | 20-40      | larvae set down in clean cold water      |       |         | any      | never  | worms and water animals |                    | permit
+Tylototriton verrucosus      | 5   | 36  | 20  | spawn | 30-100     | in or at the edge of water               | 17-21 | 12-25   | any      | never  | worms and water animals |                    | permit
+Pleurodeles waltl            | 7   | 18  | 20  | spawn | 200-800    | on water plants                          | 16-20 | 10-18   | any      | never  | worms and water animals | feeding            | permit
+Plethodon cinereus           | 2   | 30  | 10  | eggs  | 4-10       | hung in damp wood, guarded               | 13-17 | 42-65   | pair     | never  | tiny insects            | males              | permit
 Rhacodactylus leachianus     | 12  | 40  | 25  | eggs  | 2-2        | in a tub of moist soil                   | 23-27 | 70-100  | alone    | rarely | insects and fruit       | males females      |
 Gekko gecko                  | 9   | 18  | 15  | eggs  | 2-2        | glued to a wall or bark                  | 26-30 | 90-180  | pair     | never  | insects                 | males eats-small   | permit
 Uroplatus phantasticus       | 3.5 | 18  | 9   | eggs  | 2-2        | under litter                             | 20-23 | 60-120  | pair     | never  | insects                 |                    | permit
 Phelsuma klemmeri            | 3   | 9   | 8   | eggs  | 2-2        | in bamboo                                | 26-28 | 40-55   | pair     | never  | insects and fruit       | males              | permit
 Coleonyx variegatus          | 5.5 | 10  | 14  | eggs  | 2-2        | in a moist hide                          | 26-30 | 45-60   | one male | rarely | insects                 | males              |
-Lygodactylus williamsi       | 2.5 | 8   | 6   | eggs  | 2-2        | glued in a crack or leaf axil            | 26-28 | 60-90   | pair     | never  | insects and fruit       | males              | permit
+Lygodactylus williamsi       | 2.5 | 8   | 6   | eggs  | 2-2        | glued in a crack or leaf axil            | 26-28 | 60-90   | pair     | never  | insects and fruit       | males              | certificate
 Paroedura picta              | 4.5 | 9   | 8   | eggs  | 2-2        | buried in damp sand                      | 26-29 | 55-70   | one male | rarely | insects                 | males              |
 Stenodactylus sthenodactylus | 4   | 9   | 6   | eggs  | 2-2        | buried in damp sand                      | 27-30 | 55-75   | one male | never  | insects                 | males              |
 Chamaeleo calyptratus        | 6.5 | 10  | 7   | eggs  | 30-70      | in 25 to 30 cm of damp soil, in a tunnel | 26-29 | 160-220 | alone    | never  | insects and plants      | males females      | permit
 Rieppeleon brevicaudatus     | 2.5 | 8   | 3   | eggs  | 4-9        | under litter                             | 20-23 | 50-70   | one male | never  | insects                 | males              | permit
 Tribolonotus gracilis        | 7   | 36  | 12  | eggs  | 1-1        | in damp litter, guarded                  | 25-27 | 65-80   | pair     | never  | insects                 | males              |
-Basiliscus plumifrons        | 12  | 18  | 10  | eggs  | 6-15       | in damp sand and soil                    | 27-30 | 55-75   | one male | never  | insects and plants      | males              |
+Basiliscus plumifrons        | 12  | 18  | 10  | eggs  | 6-15       | in damp sand and soil                    | 27-30 | 55-75   | one male | never  | insects                 | males              |
 Crotaphytus collaris         | 9   | 14  | 8   | eggs  | 4-10       | in damp sand under a stone               | 28-31 | 50-70   | one male | rarely | insects                 | males eats-small   | permit
-Python regius                | 42  | 36  | 28  | eggs  | 4-10       | in a warm moist hide, brooded            | 31-32 | 55-60   | alone    | weekly | vertebrates             | feeding            | permit
+Python regius                | 42  | 36  | 40  | eggs  | 4-10       | in a warm moist hide, brooded            | 31-32 | 55-60   | alone    | weekly | vertebrates             | feeding            | permit
 Heterodon nasicus            | 17  | 30  | 15  | eggs  | 8-20       | in a tub of damp moss                    | 26-29 | 50-65   | alone    | weekly | vertebrates             |                    | venom
 Opheodrys aestivus           | 18  | 20  | 7   | eggs  | 3-8        | in damp rotten wood                      | 25-28 | 35-50   | any      | never  | insects                 |                    |
-Morelia viridis              | 28  | 36  | 18  | eggs  | 10-25      | in a hanging nest, brooded                | 29-31 | 45-55   | alone    | rarely | vertebrates             | feeding            | permit
-Testudo hermanni             | 3.5 | 120 | 60  | eggs  | 3-8        | in warm damp earth, 10 cm down           | 30-33 | 55-75   | alone    | rarely | plants                  | males              | permit
+Morelia viridis              | 28  | 36  | 18  | eggs  | 10-25      | in a hanging nest, brooded               | 29-31 | 45-55   | alone    | rarely | vertebrates             | feeding            | permit
+Testudo hermanni             | 3.5 | 120 | 60  | eggs  | 3-8        | in warm damp earth, 10 cm down           | 30-33 | 55-75   | alone    | rarely | plants                  | males              | certificate
 Cuora flavomarginata         | 4   | 84  | 50  | eggs  | 1-3        | in damp soil                             | 27-29 | 70-90   | alone    | rarely | mixed                   | males              | permit
 Terrapene carolina           | 3   | 84  | 50  | eggs  | 3-6        | in damp soil                             | 26-29 | 60-90   | alone    | rarely | mixed                   | males              | permit
-Tliltocatl albopilosus       | 0.4 | 48  | 18  | eggs  | 200-600    | in a silk sac, carried                   | 24-26 | 45-70   | alone    | rarely | insects                 | eats-small         | permit
-Pandinus imperator           | 3.5 | 48  | 8   | live  | 10-30      | a deep moist burrow                      |       |         | any      | rarely | insects                 | eats-small         | permit
+Tliltocatl albopilosus       | 0.4 | 48  | 18  | eggs  | 200-600    | in a silk sac, carried                   | 24-26 | 45-70   | alone    | rarely | insects, seldom         | eats-small         | permit
+Pandinus imperator           | 3.5 | 48  | 8   | live  | 10-30      | a deep moist burrow                      |       |         | any      | rarely | insects, seldom         | eats-small         | permit
 Archispirostreptus gigas     | 0.5 | 36  | 8   | eggs  | 100-500    | in damp soil and rotten wood             | 24-27 | 60-100  | any      | rarely | litter                  |                    |
 Phyllium philippinicum       | 1.6 | 7   | 1.5 | eggs  | 100-400    | dropped on the ground                    | 22-26 | 120-210 | females  | rarely | leaves                  |                    | permit
 `;
@@ -80,13 +80,37 @@ const CAUTION = {
 } as const;
 const LEGAL: Readonly<Record<string, Legal>> = {
   permit: 'protected',
+  certificate: 'certificate',
   invasive: 'invasive',
   venom: 'venomous',
+};
+
+/** What hurts hands and eyes (common practice of keepers; how much differs by animal and by person). */
+const DEFENCE: Readonly<Record<string, NonNullable<Life['defence']>['value']>> = {
+  'Salamandra salamandra': 'skin poison',
+  'Anaxyrus americanus': 'skin poison',
+  'Bombina orientalis': 'skin poison',
+  'Trachycephalus resinifictrix': 'skin poison',
+  'Dyscophus guineti': 'skin poison',
+  'Phyllobates terribilis': 'skin poison',
+  'Cynops orientalis': 'skin poison',
+  'Tylototriton verrucosus': 'skin poison',
+  'Pleurodeles waltl': 'skin poison',
+  'Archispirostreptus gigas': 'skin poison',
+  'Tliltocatl albopilosus': 'hairs',
+  'Pandinus imperator': 'sting',
+  'Gekko gecko': 'bite',
+  'Pyxicephalus adspersus': 'bite',
+  'Ceratophrys cranwelli': 'bite',
+  'Varanus acanthurus': 'bite',
+  'Heterodon nasicus': 'bite',
+  'Morelia viridis': 'bite',
 };
 
 const lives = new Map(
   readTable(TABLE, 14).map((cell) => {
     const legal = LEGAL[cell(13)];
+    const defence = DEFENCE[cell(0)];
     return [
       cell(0).toLowerCase().replace(' ', '-'),
       {
@@ -106,6 +130,7 @@ const lives = new Map(
             .filter((it): it is keyof typeof CAUTION => it in CAUTION)
             .map((it) => CAUTION[it]),
         ),
+        ...(defence ? { defence: practice(defence) } : {}),
         ...(legal ? { legal } : {}),
       },
     ] as const;

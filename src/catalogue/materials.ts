@@ -297,7 +297,7 @@ const rows: Row[] = [
     settling: 0.15,
     received: 0.25,
     moist: 0.36,
-    cautions: ['fertiliser', 'wetting-agent'],
+    cautions: ['fertiliser', 'wetting-agent', 'legionella'],
     packs: [quarts(4, 9), quarts(8, 15), quarts(24, 34)],
   },
   {
@@ -376,7 +376,7 @@ const rows: Row[] = [
     settling: 0.25,
     received: 0.02,
     moist: 0.3,
-    cautions: ['dust'],
+    cautions: ['dust', 'sphagnum'],
     packs: [bag(6, 8), bag(12, 14)],
   },
   {
@@ -421,6 +421,7 @@ const rows: Row[] = [
     settling: 0.15,
     received: 0.28,
     moist: 0.42,
+    cautions: ['legionella'],
     packs: [bag(2, 5), bag(10, 15)],
   },
   {
@@ -431,7 +432,7 @@ const rows: Row[] = [
     settling: 0.2,
     received: 0.25,
     moist: 0.4,
-    cautions: ['collecting'],
+    cautions: ['collecting', 'legionella'],
     packs: [bag(10, 7), bag(30, 16)],
   },
   {
@@ -499,7 +500,7 @@ const rows: Row[] = [
     settling: 0.12,
     received: 0.03,
     moist: 0.48,
-    cautions: ['dust'],
+    cautions: ['dust', 'eaten'],
     packs: [bag(10, 7.5), bag(50, 22)],
   },
   {
@@ -511,7 +512,7 @@ const rows: Row[] = [
     received: 0.03,
     moist: 0.38,
     grain: [0.001, 0.004],
-    cautions: ['dust'],
+    cautions: ['dust', 'eaten'],
     packs: [bag(5, 8), bag(20, 19)],
   },
   {
@@ -544,7 +545,7 @@ const rows: Row[] = [
     settling: 0.18,
     received: 0.35,
     moist: 0.52,
-    cautions: ['fertiliser'],
+    cautions: ['fertiliser', 'legionella'],
     packs: [bag(20, 5), bag(40, 8)],
   },
   {
@@ -581,7 +582,7 @@ const rows: Row[] = [
     received: 0.02,
     moist: 0.06,
     grain: [0.002, 0.005],
-    cautions: ['dust'],
+    cautions: ['dust', 'silica', 'eaten'],
     packs: [bag(5, 5), bag(15, 9.5)],
   },
   {
@@ -688,7 +689,7 @@ const rows: Row[] = [
     settling: 0.22,
     received: 0.02,
     moist: 0.42,
-    cautions: ['dust'],
+    cautions: ['dust', 'sphagnum'],
     packs: [bag(5, 7), bag(15, 17)],
   },
   {
@@ -846,7 +847,7 @@ const rows: Row[] = [
     received: 0.04,
     moist: 0.48,
     grain: [0.001, 0.005],
-    cautions: ['dust'],
+    cautions: ['dust', 'silica', 'dries-out'],
     packs: [bag(5, 9), bag(20, 26)],
   },
   {
@@ -858,7 +859,7 @@ const rows: Row[] = [
     received: 0.02,
     moist: 0.3,
     grain: [0, 0.0005],
-    cautions: ['dust'],
+    cautions: ['dust', 'silica', 'alkaline'],
     packs: [bag(3, 5), bag(10, 12)],
   },
   {
@@ -870,7 +871,7 @@ const rows: Row[] = [
     received: 0.02,
     moist: 0.06,
     grain: [0.002, 0.005],
-    cautions: ['dust'],
+    cautions: ['dust', 'eaten'],
     packs: [bag(5, 4.5), bag(15, 9)],
   },
   {
@@ -882,7 +883,7 @@ const rows: Row[] = [
     received: 0.02,
     moist: 0.1,
     grain: [0.001, 0.006],
-    cautions: ['dust'],
+    cautions: ['dust', 'eaten'],
     packs: [bag(2, 4), bag(10, 12)],
   },
   {
@@ -894,7 +895,7 @@ const rows: Row[] = [
     received: 0.01,
     moist: 0.34,
     grain: [0, 0.0005],
-    cautions: ['dust'],
+    cautions: ['dust', 'alkaline'],
     packs: [bag(2, 4), bag(10, 11)],
   },
   {

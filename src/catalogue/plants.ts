@@ -1,5 +1,6 @@
 import type { Legal, Plant } from '@/core/catalogue';
-import { memory } from './basis';
+import { memory, practice } from './basis';
+import { otherNames } from './otherNames';
 import { readTable, within } from './table';
 
 /**
@@ -57,7 +58,7 @@ Cissus alata               | grape ivy                   | climber   | 60-150 | 
 Hedera helix               | common ivy                  | climber   | 50-150 | 25-40 | 12 | 1.5-8   | 5-23  | 45-85  | 30-65  | 250  | 8  | toxic    | europe          | pot     | 4
 Tradescantia zebrina       | inch plant                  | ground    | 10-20  | 30-60 | 6  | 3-12    | 15-29 | 45-90  | 30-70  | 60   | 5  | irritant | central-america | pot     | 6
 Tradescantia fluminensis   | small-leaved spiderwort     | ground    | 8-20   | 30-60 | 6  | 2-10    | 13-27 | 50-95  | 35-80  | 60   | 4  | irritant | south-america   | pot     | 6
-Callisia repens            | creeping inch plant         | ground    | 4-10   | 20-40 | 6  | 3-12    | 16-29 | 45-90  | 25-65  | 40   | 3  |          | caribbean       | pot     | 6
+Callisia repens            | creeping inch plant         | ground    | 4-10   | 20-40 | 6  | 3-12    | 16-29 | 45-90  | 25-65  | 40   | 3  | irritant | caribbean       | pot     | 6
 Chlorophytum comosum       | spider plant                | ground    | 20-35  | 30-50 | 10 | 2-10    | 12-28 | 35-80  | 25-65  | 400  | 10 |          | africa          | pot     | 4
 Maranta leuconeura         | prayer plant                | ground    | 15-30  | 25-40 | 12 | 1.5-6   | 18-28 | 60-95  | 40-75  | 80   | 6  |          | south-america   | pot     | 3
 Goeppertia roseopicta      | rose-painted calathea       | ground    | 25-45  | 30-45 | 14 | 1.5-5   | 18-28 | 65-95  | 45-75  | 100  | 8  |          | south-america   | pot     | 2
@@ -70,7 +71,7 @@ Chamaedorea elegans        | parlour palm                | ground    | 50-100 | 
 Heptapleurum arboricola    | dwarf umbrella tree         | ground    | 50-120 | 35-60 | 18 | 3-14    | 14-30 | 35-85  | 25-65  | 1200 | 14 | toxic    | east-asia       | pot     | 3
 Codiaeum variegatum        | garden croton               | ground    | 40-80  | 30-50 | 20 | 6-18    | 18-31 | 50-90  | 35-65  | 600  | 12 | toxic    | australasia     | pot     | 1
 Hibiscus rosa-sinensis     | China rose                  | ground    | 50-120 | 40-80 | 12 | 8-25    | 16-32 | 45-85  | 35-70  | 700  | 15 |          | southeast-asia  | pot     | 1
-Coffea arabica             | Arabian coffee              | ground    | 50-120 | 40-70 | 24 | 3-12    | 16-27 | 50-90  | 40-75  | 400  | 14 | irritant | africa          | pot     | 6
+Coffea arabica             | Arabian coffee              | ground    | 50-120 | 40-70 | 24 | 3-12    | 16-27 | 50-90  | 40-75  | 400  | 14 | toxic    | africa          | pot     | 6
 Murraya paniculata         | orange jasmine              | ground    | 50-100 | 40-60 | 24 | 6-18    | 17-31 | 50-85  | 35-65  | 700  | 14 |          | south-asia      | pot     | 1
 Coleus scutellarioides     | painted nettle              | ground    | 30-60  | 25-45 | 5  | 5-18    | 16-29 | 45-90  | 40-75  | 60   | 8  | irritant | southeast-asia  | pot     | 4
 Plectranthus verticillatus | Swedish ivy                 | ground    | 10-25  | 30-60 | 7  | 4-14    | 13-28 | 40-85  | 30-65  | 60   | 6  |          | africa          | pot     | 5
@@ -130,16 +131,16 @@ Gasteria bicolor           | ox-tongue gasteria          | succulent | 12-25  | 
 Aristaloe aristata         | lace aloe                   | succulent | 10-15  | 12-22 | 30 | 7-25    | 6-34  | 20-60  | 2-30   | 400  | 8  | irritant | africa          | pot     | 4
 Dracaena trifasciata       | mother-in-law’s tongue      | succulent | 35-80  | 20-35 | 30 | 2-16    | 14-33 | 20-75  | 3-45   | 1500 | 10 | toxic    | africa          | pot     | 4
 Dracaena angolensis        | cylindrical bowstring hemp  | succulent | 12-20  | 15-25 | 30 | 2-16    | 14-33 | 20-75  | 3-45   | 700  | 7  | toxic    | africa          | pot     | 3
-Crassula ovata             | jade plant                  | succulent | 25-60  | 25-45 | 36 | 8-28    | 8-33  | 20-60  | 2-30   | 500  | 9  | irritant | africa          | pot     | 3
+Crassula ovata             | jade plant                  | succulent | 25-60  | 25-45 | 36 | 8-28    | 8-33  | 20-60  | 2-30   | 500  | 9  | toxic    | africa          | pot     | 3
 Sedum pachyphyllum         | many-fingers stonecrop      | succulent | 6-12   | 12-25 | 18 | 9-30    | 6-34  | 20-55  | 2-28   | 30   | 5  | irritant | central-america | pot     | 6
 Sedum acre                 | biting stonecrop            | succulent | 3-8    | 15-30 | 14 | 9-30    | 0-30  | 25-65  | 3-35   | 40   | 4  | irritant | mediterranean   | pot     | 6
 Portulacaria afra          | elephant bush               | succulent | 30-80  | 30-60 | 24 | 9-30    | 8-36  | 20-60  | 2-32   | 700  | 10 |          | africa          | pot     | 4
-Opuntia microdasys         | bunny-ears prickly pear     | succulent | 25-50  | 20-40 | 30 | 12-35   | 5-36  | 15-50  | 1-25   | 700  | 8  | irritant | central-america | pot     | 3
+Opuntia microdasys         | bunny-ears prickly pear     | succulent | 25-50  | 20-40 | 30 | 12-35   | 5-36  | 15-50  | 1-25   | 700  | 8  | spines   | central-america | pot     | 3
 Euphorbia milii            | crown of thorns             | succulent | 30-60  | 25-45 | 24 | 10-30   | 10-35 | 20-60  | 3-32   | 700  | 10 | toxic    | madagascar      | pot     | 2
 Kalanchoe tomentosa        | panda plant                 | succulent | 20-40  | 15-30 | 24 | 9-28    | 10-34 | 20-55  | 2-28   | 200  | 8  | toxic    | madagascar      | pot     | 3
 Ceropegia woodii           | string of hearts            | succulent | 20-90  | 10-20 | 14 | 5-18    | 12-32 | 30-70  | 5-40   | 20   | 5  |          | africa          | pot     | 4
 Rhipsalis baccifera        | mistletoe cactus            | mounted   | 30-80  | 20-40 | 18 | 3-12    | 14-29 | 50-90  | 15-50  | 60   | 5  |          | south-america   | pot     | 4
-Isolatocereus dumortieri   | candle cactus               | succulent | 40-90  | 10-20 | 48 | 12-35   | 8-36  | 15-50  | 1-25   | 1500 | 10 | irritant | central-america | pot     | 1
+Isolatocereus dumortieri   | candle cactus               | succulent | 40-90  | 10-20 | 48 | 12-35   | 8-36  | 15-50  | 1-25   | 1500 | 10 | spines   | central-america | pot     | 1
 Eleusine tristachya        | tussock goosegrass          | succulent | 15-30  | 20-35 | 5  | 10-35   | 12-35 | 25-65  | 8-45   | 400  | 8  |          | south-america   | pot     | 4
 Festuca glauca             | blue fescue                 | succulent | 15-30  | 15-25 | 14 | 10-35   | -5-30 | 25-65  | 8-45   | 500  | 8  |          | mediterranean   | pot     | 5
 Carex comans               | New Zealand hair sedge      | ground    | 20-35  | 25-40 | 14 | 6-25    | 2-27  | 35-85  | 30-70  | 500  | 10 |          | australasia     | pot     | 5
@@ -169,6 +170,25 @@ const LEGAL: Readonly<Record<string, Legal>> = {
   'Isolatocereus dumortieri': 'protected',
   'Rhipsalis baccifera': 'protected',
   'Euphorbia milii': 'protected',
+  'Aristaloe aristata': 'protected',
+  'Selaginella kraussiana': 'invasive',
+  'Syngonium podophyllum': 'invasive',
+  'Dracaena trifasciata': 'invasive',
+  'Murraya paniculata': 'invasive',
+  'Tradescantia zebrina': 'invasive',
+  'Phyllanthus fluitans': 'invasive',
+};
+
+/** Of rare ones, which cost several times what others of their sort do (order of magnitude, common practice). */
+const DEAR: Readonly<Record<string, number>> = {
+  'Tillandsia xerographica': 25,
+  'Macodes petola': 18,
+  'Alocasia reginula': 20,
+  'Rhaphidophora hayi': 15,
+  'Masdevallia veitchiana': 22,
+  'Marcgravia umbellata': 15,
+  'Platycerium bifurcatum': 14,
+  'Hoya linearis': 15,
 };
 
 /** Typical prices by how it is sold. */
@@ -181,6 +201,7 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
     scientific: cell(0),
+    ...otherNames(cell(0).toLowerCase().replaceAll(' ', '-')),
     form: cell(2) as Plant['form'],
     height: memory(within(cell(3), 0.01)),
     width: memory(within(cell(4), 0.01)),
@@ -196,6 +217,6 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     sold: memory(sold),
     divides: memory(Number(cell(15))),
     ...(legal ? { legal } : {}),
-    price: memory(PRICE[sold]),
+    price: practice(DEAR[cell(0)] ?? PRICE[sold]),
   };
 });

@@ -344,7 +344,7 @@ describe('care as its keeper changed it', () => {
 
 describe('while an enclosure only grows in', () => {
   it('all care is there but what goes with an animal', () => {
-    const box = firstDesign('epipedobates-anthonyi', 'middle');
+    const box = firstDesign('dendrobates-tinctorius', 'middle');
     const at = (stage: Design['brief']['stage']): string[] =>
       careNow(edit(box, { edit: 'setStage', change: { stage, since: null } }), catalogue).map((it) => it.id);
     const lived = at('inhabited');
@@ -353,7 +353,7 @@ describe('while an enclosure only grows in', () => {
     );
     const grows = at('growing-in');
     expect(lived.filter((it) => !grows.includes(it)).sort()).toEqual(
-      ['dish', 'dust', 'feed', 'feeders', 'look', 'spot-clean', 'vitamins', 'weigh'].filter((it) =>
+      ['dish', 'dust', 'feed', 'feeders', 'look', 'powders', 'spot-clean', 'vitamins', 'weigh'].filter((it) =>
         lived.includes(it),
       ),
     );

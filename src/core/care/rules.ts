@@ -1,8 +1,9 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { changeOvers, seasonsSaid } from '../climate/seasonWords';
 import { monthsOf, type Design } from '../document/schema';
+import { feedingOf, isWeighed } from './food';
 import { clock, length, light, percent, message, type Message } from '../units';
-import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type When } from './rule';
+import { after, daily, inMonths, monthly, weekly, yearly, type CareRule } from './rule';
 
 /** The lamp a rule asks to be replaced; null: it asks for something else. */
 export const lampOfRule = (rule: string): string | null => /^uv-(?!meter$)(.+)$/.exec(rule)?.[1] ?? null;
@@ -101,7 +102,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       why: 'A dry pump is a broken pump, and the leaves are dry with it.',
       when: after(7),
       minutes: 3,
-      caution: 'pumps',
+      caution: 'mist',
       sitter: true,
     });
   if (mist.by === 'nozzles')
@@ -190,6 +191,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
     why: 'With water and a cloth of its own: nothing that cleans may stay on it.',
     when: after(7),
     minutes: 5,
+    caution: 'cleaning',
   });
 
   // Plants and crew.
@@ -201,6 +203,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       why: 'What grows into lamp or glass burns or rots.',
       when: after(30),
       minutes: 10,
+      caution: 'release',
     });
   }
   if (living.crew.length > 0) {
@@ -269,17 +272,14 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
     });
 
   equipment(design, catalogue, add);
-  if (animal && animal.kind !== 'invertebrate') {
-    const young =
-      living.company.ageMonths !== null &&
-      living.company.ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
+  if (animal && isWeighed(animal)) {
     add({
       id: 'weigh',
       needsAnimal: true,
       group: 'animal',
       what: design.brief.count > 1 ? 'Weigh every animal' : 'Weigh it',
       why: 'Weight falls weeks before an animal looks thin.',
-      when: after(young ? 7 : 30),
+      when: after(isYoung(animal, living) ? 7 : 30),
       minutes: 3 * design.brief.count,
       caution: 'hygiene',
     });
@@ -287,39 +287,11 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
   return rules;
 }
 
-/** How often a kind is fed (common practice); what and how much is its keeper's to know. */
-function feedWhen(animal: Animal, young: boolean): { readonly when: When; readonly words: string } {
-  const diet = animal.growing?.diet.value ?? 'insects';
-  switch (diet) {
-    case 'tiny insects':
-      return { when: daily(), words: 'as many flies or springtails as are gone in a quarter of an hour' };
-    case 'insects':
-      return animal.kind === 'lizard' || young
-        ? { when: young ? daily() : daily(2), words: 'prey no wider than the gap between the eyes' }
-        : { when: daily(young ? 1 : 3), words: 'prey no wider than the gap between the eyes' };
-    case 'insects and fruit':
-      return { when: daily(2), words: 'prepared diet, one part to two of water; insects once a week' };
-    case 'insects and plants':
-      return { when: daily(), words: 'greens daily; insects every second day, for young ones daily' };
-    case 'insects and vertebrates':
-      return { when: after(young ? 3 : 7), words: 'no wider than its head' };
-    case 'vertebrates':
-      return { when: after(young ? 7 : 14), words: 'one, no thicker than its body at its widest' };
-    case 'plants':
-      return { when: daily(), words: 'weeds and leaves, as much as its shell is large' };
-    case 'litter':
-    case 'leaves':
-      return { when: after(diet === 'leaves' ? 2 : 14), words: 'before the last of it is gone' };
-    case 'mixed':
-      return { when: daily(2), words: 'varied, what is gone in a night' };
-  }
-}
+/** Days that powders keep once they are opened, in the refrigerator (common practice; the label decides). */
+const POWDER_KEEPS = 240;
 
 function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) => void): void {
-  const { ageMonths } = living.company;
-  const young = ageMonths !== null && ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
-  const { when, words } = feedWhen(animal, young);
-  const diet = animal.growing?.diet.value ?? 'insects';
+  const food = feedingOf(animal, isYoung(animal, living));
   add({
     id: 'feed',
     needsAnimal: true,
@@ -328,24 +300,30 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
       brief.count > 1 && animal.growing?.cautions.value.includes('fights over food')
         ? 'Feed, each apart, and watch'
         : 'Feed',
-    why: 'What is left next morning is taken out: crickets bite, and food rots.',
-    when,
-    amount: [words],
+    why:
+      food.watch !== ''
+        ? food.watch
+        : 'What is left next morning is taken out: crickets bite, and food rots.',
+    when: food.when,
+    amount: [food.words],
     minutes: 5,
     sitter: true,
   });
-  if (diet.includes('insects')) {
+  if (food.calcium !== null)
     add({
       id: 'dust',
       needsAnimal: true,
       group: 'food',
       what: 'Dust the food with calcium',
-      why: 'Feeder insects have hardly any of their own. How much: by its label, or your veterinarian.',
-      when: diet === 'tiny insects' ? after(2) : after(4),
+      why: food.feeders
+        ? 'Feeder insects have hardly any of their own. How much: by its label, or your veterinarian.'
+        : 'Shell and bones need more than its food holds. How much: by its label, or your veterinarian.',
+      when: after(food.calcium),
       amount: ['a thin coat, shaken off'],
       minutes: 1,
       sitter: true,
     });
+  if (food.vitamins !== null)
     add({
       id: 'vitamins',
       needsAnimal: true,
@@ -354,10 +332,21 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
         animal.kind === 'frog'
           ? 'Dust the food with vitamins, with vitamin A'
           : 'Dust the food with vitamins',
-      why: 'Too little and too much both harm: the rota keeps the count. Opened it keeps eight months in the refrigerator.',
-      when: after(14),
+      why: 'Too little and too much both harm: the rota keeps the count.',
+      when: after(food.vitamins),
       minutes: 1,
     });
+  if (food.calcium !== null || food.vitamins !== null)
+    add({
+      id: 'powders',
+      needsAnimal: true,
+      group: 'food',
+      what: 'Open new powders, and write the day on them',
+      why: 'Vitamins fade in an open tub: about eight months in the refrigerator, less where the label says so.',
+      when: after(POWDER_KEEPS),
+      minutes: 1,
+    });
+  if (food.feeders)
     add({
       id: 'feeders',
       needsAnimal: true,
@@ -368,7 +357,11 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
       minutes: 5,
       sitter: true,
     });
-  }
+}
+
+/** Whether it still grows, by the age its keeper wrote down. */
+function isYoung(animal: Animal, { company }: Design['living']): boolean {
+  return company.ageMonths !== null && company.ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
 }
 
 function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => void): void {
@@ -403,6 +396,16 @@ function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => voi
 }
 
 function equipment({ climate, scape }: Design, catalogue: Catalogue, add: (draft: Draft) => void): void {
+  if (climate.devices.some((it) => findDeviceKind(catalogue, it.kind)?.form === 'fogger'))
+    add({
+      id: 'fogger',
+      group: 'equipment',
+      what: 'Empty the fogger, rinse it and let it dry',
+      why: 'What grows in warm standing water is breathed with the fog.',
+      when: after(7),
+      minutes: 5,
+      caution: 'mist',
+    });
   for (const device of climate.devices) {
     const kind = findDeviceKind(catalogue, device.kind);
     if (kind?.group !== 'uv') continue;

@@ -14,4 +14,7 @@ export type CautionStep =
   | 'panes'
   | 'lifting'
   | 'hygiene'
+  | 'mist'
+  | 'cleaning'
+  | 'release'
   | 'law';

@@ -24,8 +24,11 @@ export const REGIONS = [
 export const Region = z.enum(REGIONS);
 export type RegionName = z.infer<typeof Region>;
 
-/** What the law commonly says of a kind; the local authority says what it says here. */
-export const Legal = z.enum(['protected', 'invasive', 'venomous']);
+/**
+ * What the law commonly says of a kind; the local authority says what it says here. `certificate`: of the highest grade of
+ * protection (CITES Appendix I, or Annex A in the EU), sold with a certificate of its own.
+ */
+export const Legal = z.enum(['protected', 'certificate', 'invasive', 'venomous']);
 export type Legal = z.infer<typeof Legal>;
 
 export const PLANT_FORMS = [
@@ -43,6 +46,8 @@ export const Plant = z.strictObject({
   id: z.string(),
   english: z.string(),
   scientific: ScientificName,
+  /** What else people call it, in any language, and names it had: it is found by them. */
+  names: z.array(z.string().max(80)).max(30).optional(),
   form: z.enum(PLANT_FORMS),
   /** Grown, in a box: of a climber or hanging plant the length it covers or hangs. */
   height: sourced(Range),
@@ -59,7 +64,8 @@ export const Plant = z.strictObject({
   bears: sourced(positive),
   /** Soil its roots want, m; 0: it needs none. */
   roots: sourced(z.number().min(0).max(0.5)),
-  harm: sourced(z.enum(['none', 'irritant', 'toxic'])),
+  /** `spines`: hooked or barbed, they lodge in mouth, eyes and feet. */
+  harm: sourced(z.enum(['none', 'irritant', 'spines', 'toxic'])),
   region: sourced(Region),
   sold: sourced(z.enum(['pot', 'bare', 'cutting', 'mat', 'bulb'])),
   /** Plants that one bought can be divided into. */
@@ -85,6 +91,8 @@ export const CrewKind = z.strictObject({
   id: z.string(),
   english: z.string(),
   scientific: ScientificName,
+  /** What else people call it, in any language, and names it had: it is found by them. */
+  names: z.array(z.string().max(80)).max(30).optional(),
   group: z.enum(CREW_GROUPS),
   /** False: it comes with plants, and nobody asks for it. */
   wanted: z.boolean(),
@@ -168,9 +176,12 @@ export const Life = z.strictObject({
     z.enum([
       'tiny insects',
       'insects',
+      'insects, seldom',
       'insects and fruit',
       'insects and plants',
       'insects and vertebrates',
+      'worms and water animals',
+      'fish and worms',
       'vertebrates',
       'plants',
       'mixed',
@@ -181,6 +192,8 @@ export const Life = z.strictObject({
   cautions: sourced(
     z.array(z.enum(['males fight', 'females fight', 'fights over food', 'eats smaller ones'])),
   ),
+  /** What it does to hands; absent: nothing that is known. */
+  defence: sourced(z.enum(['skin poison', 'hairs', 'sting', 'bite'])).optional(),
   legal: Legal.optional(),
 });
 export type Life = z.infer<typeof Life>;

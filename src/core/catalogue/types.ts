@@ -96,7 +96,18 @@ export const Mixing = z.strictObject({
 });
 export type Mixing = z.infer<typeof Mixing>;
 
-export const MATERIAL_CAUTIONS = ['dust', 'collecting', 'fertiliser', 'wetting-agent', 'eaten'] as const;
+export const MATERIAL_CAUTIONS = [
+  'dust',
+  'silica',
+  'alkaline',
+  'legionella',
+  'sphagnum',
+  'dries-out',
+  'collecting',
+  'fertiliser',
+  'wetting-agent',
+  'eaten',
+] as const;
 export type MaterialCaution = (typeof MATERIAL_CAUTIONS)[number];
 
 export const Material = z.strictObject({
@@ -157,6 +168,8 @@ export const Animal = z.strictObject({
   id: z.string(),
   english: z.string(),
   scientific: ScientificName,
+  /** What else people call it, in any language, and names it had: it is found by them. */
+  names: z.array(z.string().max(80)).max(30).optional(),
   kind: z.enum(['frog', 'newt', 'gecko', 'lizard', 'snake', 'tortoise', 'invertebrate']),
   /** Which ground suits it: standing water, wet soil, damp below and drier above, or dry. */
   ground: sourced(z.enum(['half-water', 'wet', 'damp', 'dry'])),

@@ -26,7 +26,7 @@ import { freeHeight } from './freeHeight';
 import { lifting } from './lifting';
 import { litterForgotten } from './litterForgotten';
 import { company, crewHabits, noCrew } from './living/crew';
-import { dugUp, nothingPlanted, plantLaw, plantRoom, poisonous } from './living/plants';
+import { dugUp, nothingPlanted, plantLaw, plantRoom, poisonous, spiny } from './living/plants';
 import { mixSum } from './mixSum';
 import { panelLoad } from './panelLoad';
 import { regions, sunkTooLarge } from './regions';
@@ -108,6 +108,7 @@ const RULES: readonly Rule[] = [
   nothingPlanted,
   plantRoom,
   poisonous,
+  spiny,
   dugUp,
   plantLaw,
   noCrew,

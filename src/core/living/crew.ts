@@ -20,6 +20,8 @@ import { wasteOf } from './waste';
 const HUNTS: Readonly<Record<string, number>> = {
   'tiny insects': 0.2,
   insects: 0.08,
+  'insects, seldom': 0.03,
+  'worms and water animals': 0.05,
   'insects and fruit': 0.06,
   'insects and plants': 0.04,
   'insects and vertebrates': 0.03,

@@ -19,6 +19,7 @@ export const FACTORS = [
   'weight',
   'digging',
   'eaten',
+  'spines',
 ] as const;
 export type Factor = (typeof FACTORS)[number];
 
@@ -59,6 +60,8 @@ export interface Tread {
   readonly digs: number;
   readonly digger: boolean;
   readonly grazes: boolean;
+  /** Spines lodge in its skin, mouth and eyes. */
+  readonly pricked: boolean;
 }
 
 const GRAZERS = new Set(['plants', 'mixed', 'insects and plants', 'leaves', 'litter']);
@@ -74,6 +77,7 @@ export function treadOf(animal: Animal | undefined): Tread {
     digs: animal?.digs.value ?? 0,
     digger: animal?.life.value === 'burrowing',
     grazes: diet !== undefined && GRAZERS.has(diet),
+    pricked: animal !== undefined && animal.kind !== 'invertebrate',
   };
 }
 
@@ -154,6 +158,7 @@ export function fitAt(plant: Plant, place: Place, tread: Tread, potted = false):
   const weight = place.kind === 'ground' ? tread.onGround : place.kind === 'water' ? 0 : tread.onHigh;
   // Twice what it bears bends it, eight times flattens it.
   worse(Math.max(0.15, falling(weight / plant.bears.value, 1.5, 10)), 'weight', '');
+  if (tread.pricked && plant.harm.value === 'spines') worse(0, 'spines', '');
   if (tread.grazes)
     worse(plant.harm.value === 'toxic' ? 0 : plant.harm.value === 'irritant' ? 0.3 : 0.75, 'eaten', '');
   return { value, by, season };

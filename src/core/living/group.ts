@@ -155,3 +155,13 @@ export function judgeGroup(design: Design, animal: Animal | undefined): readonly
   }
   return words;
 }
+
+/** How large a prey may be, by what swallows it (common practice); null: it takes none. */
+export function preyRule(animal: Animal): string | null {
+  const diet = animal.growing?.diet.value;
+  if (diet === 'plants' || diet === 'litter' || diet === 'leaves') return null;
+  if (animal.kind === 'snake') return 'no thicker than its body at its widest';
+  if (animal.kind === 'newt') return 'no wider than its head';
+  if (animal.kind === 'invertebrate') return 'no longer than its own body';
+  return 'no wider than the gap between its eyes';
+}

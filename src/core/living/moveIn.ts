@@ -1,4 +1,4 @@
-import type { Animal } from '../catalogue';
+import type { Animal, Life } from '../catalogue';
 
 export interface MoveInStep {
   readonly id: string;
@@ -17,10 +17,21 @@ export const quarantineDays = (animal: Animal | undefined): readonly [number, nu
       ? [60, 90]
       : [30, 90];
 
+/** What its defence asks of hands (common practice). */
+export const DEFENCE_WORD: Record<NonNullable<Life['defence']>['value'], string> = {
+  'skin poison':
+    'Its skin or spray is poisonous: wet gloves without powder, nothing near the eyes, and never two species together.',
+  hairs:
+    'It throws hairs that lodge in eyes and skin: gloves and goggles whenever the enclosure is opened or soil is moved.',
+  sting: 'It stings: long tongs, never a hand, and help at hand for those who react badly.',
+  bite: 'It bites hard or holds on: a hook or a screen between it and the hand, and never at face height.',
+};
+
 /** Before an animal moves in, and its first week. A veterinarian decides about health; Rincon gives no medical advice. */
 export function moveInOf(animal: Animal | undefined): readonly MoveInStep[] {
   const amphibian = animal?.kind === 'frog' || animal?.kind === 'newt';
   const spineless = animal?.kind === 'invertebrate';
+  const defence = animal?.growing?.defence?.value;
   const wet = animal?.water.value === 'pool' || animal?.ground.value === 'half-water';
   const steps: MoveInStep[] = [
     {
@@ -76,6 +87,7 @@ export function moveInOf(animal: Animal | undefined): readonly MoveInStep[] {
       what: 'First week: water, dim light, no handling, a little food after two or three days',
       why: 'It must find hides and water before it meets hands.',
       days: [7, 7],
+      ...(defence ? { caution: DEFENCE_WORD[defence] } : {}),
     },
     {
       id: 'watch',

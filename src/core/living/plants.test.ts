@@ -42,7 +42,7 @@ const needs = (design: Design) =>
 
 const { plants } = catalogue.living;
 const plant = (id: string): Plant => findPlant(catalogue, id)!;
-const NOBODY: Tread = { onGround: 0, onHigh: 0, digs: 0, digger: false, grazes: false };
+const NOBODY: Tread = { onGround: 0, onHigh: 0, digs: 0, digger: false, grazes: false, pricked: false };
 const goodFor = (it: Plant, told: Partial<Place> = {}, air: Partial<Conditions> = {}): Place =>
   placeLike(
     {

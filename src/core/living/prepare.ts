@@ -42,7 +42,9 @@ export function preparePlant(
       'Wear gloves, and wash hands after',
       plant.harm.value === 'toxic'
         ? 'It is poisonous to eat, and its sap may sting.'
-        : 'Its sap or hairs may irritate skin.',
+        : plant.harm.value === 'spines'
+          ? 'Its spines break off in the skin: thick gloves, tongs, and something over the eyes.'
+          : 'Its sap or hairs may irritate skin.',
       {
         caution:
           'Keep it from children and from animals that eat leaves. After swallowing, call a poison centre.',

@@ -10,6 +10,7 @@ const CAPTIVE = 0.5;
 /** kJ that can be used of a g of dry food, by diet (from memory: insects 18, vertebrates 19, plants 9, mixed 14). */
 const USABLE: Readonly<Record<string, number>> = {
   vertebrates: 19,
+  'fish and worms': 19,
   plants: 9,
   leaves: 8,
   litter: 4,
@@ -21,12 +22,14 @@ const COMES_OUT: Readonly<Record<string, number>> = {
   leaves: 0.55,
   litter: 0.75,
   vertebrates: 0.15,
+  'fish and worms': 0.15,
 };
 const NITROGEN: Readonly<Record<string, number>> = {
   plants: 0.03,
   leaves: 0.03,
   litter: 0.012,
   vertebrates: 0.1,
+  'fish and worms': 0.1,
 };
 
 /** What one animal eats and leaves a day. Masses in kg dry, energy in kJ. */

@@ -1,4 +1,4 @@
-import { findPieceKind } from '../catalogue';
+import { findDeviceKind, findPieceKind } from '../catalogue';
 import { materialsIn } from '../ground/layers';
 import type { PieceResult } from '../scape/scape';
 import { message } from '../units';
@@ -42,6 +42,9 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
   // Lamps, heat, mist.
   const { devices } = climate;
   let fitted: string[] = [];
+  const sprays =
+    design.climate.mist.by === 'nozzles' ||
+    devices.some((it) => findDeviceKind(catalogue, it.kind)?.form === 'fogger');
   if (devices.length > 0) {
     fitted = [
       add({
@@ -53,7 +56,7 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
         amounts: devices.map((it) => message`${it.name}${it.power > 0 ? `, ${it.power} W` : ''}`),
         hands: 20 + 15 * devices.length,
         after: set,
-        cautions: ['electric'],
+        cautions: sprays ? ['electric', 'mist'] : ['electric'],
         holds: devices.map((it) => it.id),
       }),
     ];

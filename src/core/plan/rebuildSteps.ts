@@ -261,7 +261,7 @@ export function rebuildSteps(
         amounts: counted(taken, 'out'),
         hands: 20 + 15 * taken.length,
         after: last,
-        cautions: ['lifting', 'hygiene'],
+        cautions: ['lifting', 'hygiene', 'release'],
       }),
     ];
   if (dug || freshBack)

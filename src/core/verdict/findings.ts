@@ -393,4 +393,5 @@ const FACTOR_WORDS: Readonly<Record<string, string>> = {
   weight: 'strength to bear what steps on it',
   digging: 'ground that is not dug over',
   eaten: 'peace from being eaten',
+  spines: 'an animal its spines cannot hurt',
 };

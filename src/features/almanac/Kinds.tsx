@@ -53,6 +53,7 @@ export function Kinds<K extends Named>({ kind, label, rows, example, children }:
         id: it.id,
         name: capital(it.english),
         hint: it.scientific,
+        also: it.names ?? [],
         own: mine.has(it.id),
       }))}
       selected={row?.id ?? null}

@@ -18,6 +18,7 @@ const SOLD_WORD: Record<Plant['sold']['value'], string> = {
 const HARM_WORD: Record<Plant['harm']['value'], string> = {
   none: 'harmless, as far as known',
   irritant: 'may irritate',
+  spines: 'spines that lodge in skin and mouth',
   toxic: 'poisonous to eat',
 };
 
@@ -158,7 +159,7 @@ function Values({ row, own, alter }: ValuesProps) {
       </Box>
       {row.legal && (
         <Typography variant="body2" sx={{ mt: 1.5 }}>
-          {row.legal === 'protected'
+          {row.legal !== 'invasive'
             ? 'Commonly protected: buy it propagated, with its papers, never from the wild.'
             : 'Runs wild where it is let out; in some places it may not be kept.'}{' '}
           Ask the local authority.

@@ -303,7 +303,7 @@ function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: S
       getOptionLabel={({ kind }) => kind.english}
       getOptionKey={({ kind }) => kind.id}
       filterOptions={(all, { inputValue }) =>
-        seek(all, inputValue, ({ kind }) => [kind.english, kind.scientific])
+        seek(all, inputValue, ({ kind }) => [kind.english, kind.scientific, ...(kind.names ?? [])])
       }
       onChange={(_, picked) => {
         if (!picked) return;

@@ -4,9 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { many, findAnimal, type Animal, type Basis, type Life } from '@/core/catalogue';
-import { youngPlan } from '@/core/living';
-import { counted, length, mass, temperature } from '@/core/units';
+import { many, findAnimal, type Animal, type Basis, type Legal, type Life } from '@/core/catalogue';
+import { DEFENCE_WORD, preyRule, youngPlan } from '@/core/living';
+import { capital, counted, length, mass, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -27,6 +27,13 @@ const HANDLING: Record<Life['handling']['value'], string> = {
   rarely: 'Only when it must be.',
   weekly: 'At most weekly, for minutes.',
   often: 'Bears short handling; stop when it wants to leave.',
+};
+const LAW: Record<Legal, string> = {
+  protected: 'Commonly protected: ask for its papers and keep them.',
+  certificate:
+    'Strictly protected: it may not be bought, sold or lent without a certificate of its own, which goes with it.',
+  invasive: 'Runs wild where it gets out, and in some places may not be kept or bred: never release it.',
+  venomous: 'Counted as venomous in some places: ask before you buy.',
 };
 const YOUNG: Record<Life['young']['value'], string> = {
   eggs: 'Eggs',
@@ -58,6 +65,7 @@ export function GroupTab({ today }: { readonly today: Date }) {
   const put = (change: Partial<typeof company>) =>
     edit({ edit: 'setLiving', change: { company: { ...company, ...change } } });
   const plan = youngPlan(animal, company.ageMonths);
+  const prey = preyRule(animal);
   const age = company.ageMonths;
   const adult = life?.monthsToAdult.value ?? 12;
   const number = ({ low, high }: { low: number; high: number }): string =>
@@ -117,8 +125,8 @@ export function GroupTab({ today }: { readonly today: Date }) {
               )}
             </Fact>
             <Fact name="Food" basis={life.diet.basis}>
-              {life.diet.value.replace(/^./, (it) => it.toUpperCase())}; prey up to {write(length(plan.prey))}{' '}
-              long now, no wider than the gap between its eyes.
+              {capital(life.diet.value)}
+              {prey === null ? '.' : `; prey up to ${write(length(plan.prey))} long now, ${prey}.`}
             </Fact>
             <Fact name="Drinks" basis={animal.water.basis}>
               {DRINKS[animal.water.value]}
@@ -130,6 +138,11 @@ export function GroupTab({ today }: { readonly today: Date }) {
             <Fact name="Handling" basis={life.handling.basis}>
               {HANDLING[life.handling.value]}
             </Fact>
+            {life.defence && (
+              <Fact name="Hands" basis={life.defence.basis}>
+                {DEFENCE_WORD[life.defence.value]}
+              </Fact>
+            )}
             <Fact name="Lives" basis={life.years.basis}>
               Up to about {life.years.value} years. Who has it then?
             </Fact>
@@ -143,12 +156,7 @@ export function GroupTab({ today }: { readonly today: Date }) {
             </Fact>
             {life.legal && (
               <Fact name="Law" basis="memory">
-                {life.legal === 'protected'
-                  ? 'Commonly protected: ask for its papers and keep them.'
-                  : life.legal === 'invasive'
-                    ? 'Runs wild where it gets out: never release it.'
-                    : 'Counted as venomous in some places: ask before you buy.'}{' '}
-                The local authority decides.
+                {LAW[life.legal]} The local authority decides.
               </Fact>
             )}
           </Facts>

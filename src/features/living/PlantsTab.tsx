@@ -181,7 +181,7 @@ function AddPlant({ survey, tread, onSelect }: Pick<Props, 'survey' | 'tread' | 
         getOptionKey={({ plant }) => plant.id}
         onChange={(_, picked) => picked && add(picked)}
         filterOptions={(all, { inputValue }) =>
-          seek(all, inputValue, ({ plant }) => [plant.english, plant.scientific])
+          seek(all, inputValue, ({ plant }) => [plant.english, plant.scientific, ...(plant.names ?? [])])
         }
         renderOption={({ key, ...props }, { plant, best, places }) => (
           <li key={key} {...props}>

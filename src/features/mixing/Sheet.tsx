@@ -27,6 +27,11 @@ const SQUEEZE_WORD: Record<Squeeze, string> = {
 };
 
 const CAUTION_WORD: Partial<Record<MaterialCaution, string>> = {
+  silica: 'its dust holds silica: a mask of class FFP2 or N95',
+  alkaline: 'alkaline: its dust burns moist skin; under amphibians only blended, wetted and weeks old',
+  legionella: 'can carry Legionella: open the bag away from your face, wash your hands',
+  sphagnum: 'can carry a fungus that enters by scratches: wear gloves',
+  'dries-out': 'as a powder it dries out springtails, isopods and amphibians',
   fertiliser: 'may hold fertiliser: read the bag, and leave it if it says so',
   'wetting-agent': 'may hold a wetting agent, which harms frogs: read the bag',
   eaten: 'not where an animal may eat it in quantity',

@@ -260,7 +260,7 @@ describe('the mixing sheet', () => {
     enter(screen.getByRole('textbox', { name: 'The tub holds' }), '12 L');
     await eventually(async () => expect((await settings()).tub).toBeCloseTo(0.012, 9));
     await eventually(() => expect(tubfuls()).toBeGreaterThan(before));
-    expect(screen.getByText(/wear a mask/)).toBeDefined();
+    expect(screen.getByText(/wear a mask of class FFP2/)).toBeDefined();
     expect(screen.getByText(/turn it daily/)).toBeDefined();
     expect(screen.getByText(/The book has too little of washed sand/)).toBeDefined();
     fireEvent.click(screen.getByRole('button', { name: 'Mixed: take it off the shelf' }));

@@ -103,6 +103,12 @@ export function MixingValues({ row, mixing, own, onAlter }: MixingProps) {
 
 const CAUTION_WORD: Record<MaterialCaution, string> = {
   dust: 'Dusty: damp it down before you pour, and wear a mask.',
+  silica: 'Its dust holds silica: damp it down, and wear a mask of class FFP2 or N95.',
+  alkaline: 'Alkaline: its dust burns moist skin. Under amphibians only blended, wetted and weeks old.',
+  legionella:
+    'Can carry Legionella: open the bag away from your face, keep it damp, wash your hands. Not for people whose immune system is weak.',
+  sphagnum: 'Can carry a fungus that enters by scratches (sporotrichosis): wear gloves.',
+  'dries-out': 'As a powder it dries out springtails, isopods and amphibians.',
   collecting: 'Collected: only with permission, where nothing is sprayed; bake or boil it.',
   fertiliser: 'May hold mineral fertiliser: read the bag, and leave it if it does.',
   'wetting-agent': 'May hold a wetting agent, which harms frogs: read the bag.',

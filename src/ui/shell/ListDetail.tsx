@@ -11,6 +11,8 @@ export interface Item {
   readonly name: string;
   /** Said beside the name: a second name, an amount. */
   readonly hint?: string;
+  /** Names it is found by as well. */
+  readonly also?: readonly string[];
   /** Written by the builder. */
   readonly own?: boolean;
 }
@@ -37,10 +39,14 @@ export function ListDetail({ label, items, selected, onSelect, tools, children }
   const found = useMemo(() => {
     const words = plain(sought).split(/\s+/).filter(Boolean);
     const exact = items.filter((item) =>
-      words.every((word) => plain(`${item.name} ${item.hint ?? ''}`).includes(word)),
+      words.every((word) =>
+        plain([item.name, item.hint ?? '', ...(item.also ?? [])].join(' ')).includes(word),
+      ),
     );
     // Only what nothing is called to the letter is sought with slips of spelling forgiven.
-    return exact.length > 0 ? exact : seek(items, sought, (item) => [item.name, item.hint ?? '']);
+    return exact.length > 0
+      ? exact
+      : seek(items, sought, (item) => [item.name, item.hint ?? '', ...(item.also ?? [])]);
   }, [items, sought]);
   return (
     <Box

@@ -1,7 +1,25 @@
+import type { CrewKind } from '../../catalogue';
 import { crewOf } from '../../living/crew';
 import { judgeGroup } from '../../living/group';
 import { message, light } from '../../units';
 import type { Finding, Rule } from '../../finding/finding';
+
+/** Why a kind is no crew, by its group (common practice): what comes with plants, unless it is told otherwise. */
+const PEST = {
+  what: 'it eats soft plants and breeds fast',
+  because: 'It comes with plants. Rinse and quarantine them; pick it off a slice of cucumber at night.',
+};
+const UNWANTED: Partial<Record<CrewKind['group'], typeof PEST>> = {
+  millipede: {
+    what: 'disturbed it gives off hydrogen cyanide',
+    because:
+      'In a closed enclosure that harms frogs and other small animals. It comes with leaf litter: sift and bake that.',
+  },
+  beetle: {
+    what: 'its young bore into cork, wood and foam, and gnaw at animals that moult or rest',
+    because: 'It is bred to clean bones, apart from anything that lives.',
+  },
+};
 
 /** A living box without a crew, though its school has one. */
 export const noCrew: Rule = ({ design, animal }) =>
@@ -36,8 +54,8 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
         code: 'crew-unwanted',
         severity: 'look',
         place,
-        what: message`The ${kind.english} is not a crew: it eats soft plants and breeds fast.`,
-        because: message`It comes with plants. Rinse and quarantine them; pick it off a slice of cucumber at night.`,
+        what: message`The ${kind.english} is not a crew: ${UNWANTED[kind.group]?.what ?? PEST.what}.`,
+        because: [UNWANTED[kind.group]?.because ?? PEST.because],
         remedies: out,
         basis: 'practice',
       });

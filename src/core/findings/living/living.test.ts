@@ -52,6 +52,21 @@ describe('findings of what lives in an enclosure', () => {
       'The panda plant is poisonous to eat.',
     ],
     [
+      'plant-spines',
+      build('teratoscincus-scincus', put('opuntia-microdasys')),
+      'The bunny-ears prickly pear has spines that lodge in skin, mouth and eyes.',
+    ],
+    [
+      'crew-unwanted',
+      build(GECKO, { edit: 'setCrew', change: { kind: 'oxidus-gracilis', count: 20 } }),
+      'The greenhouse millipede is not a crew: disturbed it gives off hydrogen cyanide.',
+    ],
+    [
+      'crew-unwanted',
+      build(GECKO, { edit: 'setCrew', change: { kind: 'dermestes-maculatus', count: 20 } }),
+      'The hide beetle is not a crew: its young bore into cork, wood and foam, and gnaw at animals that moult or rest.',
+    ],
+    [
       'plant-dug-up',
       build('eryx-colubrinus', put('haworthia-cooperi')),
       'The window haworthia stands free in soil that is dug over.',

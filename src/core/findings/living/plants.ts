@@ -80,6 +80,27 @@ export const poisonous: Rule = ({ living, animal }) =>
         }))
     : [];
 
+/** Spines where an animal goes that they lodge in. */
+export const spiny: Rule = ({ living, animal }) =>
+  treadOf(animal).pricked
+    ? living.plants
+        .filter(({ plant }) => plant?.harm.value === 'spines')
+        .map(({ planted }) => ({
+          code: 'plant-spines',
+          severity: 'look' as const,
+          place: { at: 'living' as const, plant: planted.id },
+          what: message`The ${planted.name} has spines that lodge in skin, mouth and eyes.`,
+          because: message`An animal that climbs, flees or feeds there runs into them, and they do not come out by themselves.`,
+          remedies: [
+            {
+              label: message`Take it out`,
+              call: { edit: 'removePlant' as const, change: { plant: planted.id } },
+            },
+          ],
+          basis: 'practice' as const,
+        }))
+    : [];
+
 /** How well roots must hold for a plant to stand free where it is dug. */
 const HELD = 0.5;
 
@@ -124,7 +145,7 @@ export const plantLaw: Rule = ({ design, catalogue }) => {
     return row?.legal ? [row] : [];
   });
   const invasive = rows.filter((it) => it.legal === 'invasive');
-  const kept = rows.filter((it) => it.legal === 'protected');
+  const kept = rows.filter((it) => it.legal !== 'invasive');
   return [
     ...(invasive[0]
       ? [
