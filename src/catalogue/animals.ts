@@ -1,7 +1,6 @@
 import type { Animal } from '@/core/catalogue';
 import { memory } from './basis';
 import { livesOf } from './lives';
-import { otherNames } from './otherNames';
 import { readTable, within } from './table';
 
 /**
@@ -86,7 +85,6 @@ export const animals: Animal[] = readTable(TABLE, 25).map((cell): Animal => {
     id,
     english: cell(1),
     scientific: cell(0),
-    ...otherNames(id),
     kind: cell(3) as Animal['kind'],
     ground: memory(cell(4) as Animal['ground']['value']),
     life: memory(cell(5) as Animal['life']['value']),

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Catalogue, countBasis, ScientificName, type Sourced } from '@/core/catalogue';
 import { UV_ZONES } from '@/core/light/zones';
 import { catalogue, withPrices } from '.';
-import { OTHERWISE_NAMED } from './otherNames';
+import { otherNames, OTHERWISE_NAMED } from './otherNames';
 
 /** Every sourced value anywhere in the catalogue. */
 function sourced(value: unknown, found: Sourced<unknown>[] = []): Sourced<unknown>[] {
@@ -20,7 +20,7 @@ describe('other names', () => {
     expect(OTHERWISE_NAMED.filter((it) => !ids.has(it))).toEqual([]);
     const english = new Set(rows.map((it) => it.english.toLowerCase()));
     for (const row of rows)
-      for (const name of row.names ?? []) {
+      for (const name of otherNames(row.id)) {
         expect(name, row.id).not.toBe('');
         // It is another name, not that of another.
         expect(english.has(name.toLowerCase()), `${row.id}: ${name}`).toBe(false);
@@ -39,7 +39,7 @@ describe('other names', () => {
   ])('%s is found', (called, id) => {
     const rows = [...catalogue.animals, ...catalogue.living.plants, ...catalogue.living.crew];
     const found = rows.filter((row) =>
-      [row.english, row.scientific, ...(row.names ?? [])].some((it) =>
+      [row.english, row.scientific, ...otherNames(row.id)].some((it) =>
         it.toLowerCase().includes(called.toLowerCase()),
       ),
     );

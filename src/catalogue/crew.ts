@@ -1,6 +1,5 @@
 import type { CrewKind, LitterKind } from '@/core/catalogue';
 import { memory, practice } from './basis';
-import { otherNames } from './otherNames';
 import { readTable, within } from './table';
 
 /**
@@ -55,7 +54,6 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
     scientific: cell(0),
-    ...otherNames(cell(0).toLowerCase().replaceAll(' ', '-')),
     group: cell(2) as CrewKind['group'],
     wanted: !ways.includes('unwanted'),
     habit: memory(cell(3) as CrewKind['habit']['value']),

@@ -116,8 +116,5 @@ const byId = new Map(
 /** Ids that have other names. */
 export const OTHERWISE_NAMED: readonly string[] = [...byId.keys()];
 
-/** The other names of a row; nothing for one without any. */
-export const otherNames = (id: string): { readonly names?: string[] } => {
-  const names = byId.get(id);
-  return names ? { names } : {};
-};
+/** The other names of a row; none for one without any. */
+export const otherNames = (id: string): readonly string[] => byId.get(id) ?? [];

@@ -1,6 +1,5 @@
 import type { Legal, Plant } from '@/core/catalogue';
 import { memory, practice } from './basis';
-import { otherNames } from './otherNames';
 import { readTable, within } from './table';
 
 /**
@@ -201,7 +200,6 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
     scientific: cell(0),
-    ...otherNames(cell(0).toLowerCase().replaceAll(' ', '-')),
     form: cell(2) as Plant['form'],
     height: memory(within(cell(3), 0.01)),
     width: memory(within(cell(4), 0.01)),

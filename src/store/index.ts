@@ -15,6 +15,7 @@ export * from './readings';
 export * from './useReadings';
 export * from './records';
 export * from './useRecords';
+export { loadOtherNames, useOtherNames } from './useOtherNames';
 export * from './pictures';
 export { keepDerived, lastChange, noteCopied, readDerivedMany } from './derived';
 export { layDemo, loadDemo } from './demo';

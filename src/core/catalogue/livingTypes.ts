@@ -46,8 +46,6 @@ export const Plant = z.strictObject({
   id: z.string(),
   english: z.string(),
   scientific: ScientificName,
-  /** What else people call it, in any language, and names it had: it is found by them. */
-  names: z.array(z.string().max(80)).max(30).optional(),
   form: z.enum(PLANT_FORMS),
   /** Grown, in a box: of a climber or hanging plant the length it covers or hangs. */
   height: sourced(Range),
@@ -91,8 +89,6 @@ export const CrewKind = z.strictObject({
   id: z.string(),
   english: z.string(),
   scientific: ScientificName,
-  /** What else people call it, in any language, and names it had: it is found by them. */
-  names: z.array(z.string().max(80)).max(30).optional(),
   group: z.enum(CREW_GROUPS),
   /** False: it comes with plants, and nobody asks for it. */
   wanted: z.boolean(),

@@ -168,8 +168,6 @@ export const Animal = z.strictObject({
   id: z.string(),
   english: z.string(),
   scientific: ScientificName,
-  /** What else people call it, in any language, and names it had: it is found by them. */
-  names: z.array(z.string().max(80)).max(30).optional(),
   kind: z.enum(['frog', 'newt', 'gecko', 'lizard', 'snake', 'tortoise', 'invertebrate']),
   /** Which ground suits it: standing water, wet soil, damp below and drier above, or dry. */
   ground: sourced(z.enum(['half-water', 'wet', 'damp', 'dry'])),

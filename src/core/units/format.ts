@@ -248,6 +248,13 @@ export function formatQuantity(quantity: Quantity, options: FormatOptions): stri
   return bare || unit.symbol === '' ? text : `${text}\u00a0${unit.symbol}`;
 }
 
+/** Two written quantities as a range: the unit once where both have it, “12 to 25 g”, else with each, “800 g to 1.2 kg”. */
+export function spanned(low: string, high: string): string {
+  const cut = low.lastIndexOf('\u00a0');
+  const isSame = cut >= 0 && low.slice(cut) === high.slice(high.lastIndexOf('\u00a0'));
+  return `${isSame ? low.slice(0, cut) : low} to ${high}`;
+}
+
 const US_UNITS: ReadonlySet<UnitId> = new Set([
   ...([
     'in',

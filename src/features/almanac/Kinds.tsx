@@ -6,7 +6,7 @@ import { useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { ScientificName, type Animal, type CrewKind, type Plant } from '@/core/catalogue';
 import { capital } from '@/core/units';
-import { useOwn, useStore } from '@/store';
+import { useOtherNames, useOwn, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
 import { freshId } from '@/ui/freshId';
 import { OwnRowActions } from '@/ui/OwnRowActions';
@@ -34,6 +34,8 @@ interface Props<K extends Named> {
 /** A list of living kinds and what is known of the one that is picked; one’s own are made from a likeness. */
 export function Kinds<K extends Named>({ kind, label, rows, example, children }: Props<K>) {
   const { settings } = useStore();
+  const [seeking, setSeeking] = useState(false);
+  const otherNames = useOtherNames(seeking);
   const { save, change, remove } = useOwn();
   const [selected, setSelected] = useState<string>(rows[0]?.id ?? '');
   const row = rows.find((it) => it.id === selected) ?? rows[0];
@@ -53,11 +55,12 @@ export function Kinds<K extends Named>({ kind, label, rows, example, children }:
         id: it.id,
         name: capital(it.english),
         hint: it.scientific,
-        also: it.names ?? [],
+        also: otherNames(it.id),
         own: mine.has(it.id),
       }))}
       selected={row?.id ?? null}
       onSelect={setSelected}
+      onSeek={() => setSeeking(true)}
     >
       {row && (
         <DetailCard key={row.id} label={row.english}>

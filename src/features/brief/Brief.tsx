@@ -12,7 +12,7 @@ import { findAnimal } from '@/core/catalogue';
 import { proposeGround } from '@/core/propose';
 import { Stage, type Design } from '@/core/document';
 import { mass, tank, pressure } from '@/core/units';
-import { useEditing, useOpenDesign, useStore } from '@/store';
+import { loadOtherNames, useEditing, useOpenDesign, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { NameField } from '@/ui/fields/NameField';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -77,6 +77,7 @@ export function Brief() {
                   catalogue={catalogue}
                   value={design.brief.animal}
                   label="Species"
+                  loadNames={loadOtherNames}
                   onChange={(kind) => edit({ edit: 'setAnimal', change: { animal: kind } })}
                 />
               </Box>

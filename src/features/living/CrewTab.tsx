@@ -26,7 +26,7 @@ import {
   type Survey,
 } from '@/core/living';
 import { capital, bag, length, area, light } from '@/core/units';
-import { useEditing, useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, useOtherNames, useStore } from '@/store';
 import { Chart, type Inks, tick } from '@/ui/Chart';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -279,6 +279,7 @@ function useCrew(
 function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: Survey }) {
   const reader = useReader();
   const { catalogue } = useStore();
+  const otherNames = useOtherNames();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
   const [added, setAdded] = useState(0);
@@ -303,7 +304,7 @@ function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: S
       getOptionLabel={({ kind }) => kind.english}
       getOptionKey={({ kind }) => kind.id}
       filterOptions={(all, { inputValue }) =>
-        seek(all, inputValue, ({ kind }) => [kind.english, kind.scientific, ...(kind.names ?? [])])
+        seek(all, inputValue, ({ kind }) => [kind.english, kind.scientific, ...otherNames(kind.id)])
       }
       onChange={(_, picked) => {
         if (!picked) return;

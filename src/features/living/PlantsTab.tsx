@@ -28,7 +28,7 @@ import {
   type Tread,
 } from '@/core/living';
 import { capital, counted, length } from '@/core/units';
-import { useEditing, useOpenDesign, useStore } from '@/store';
+import { useEditing, useOpenDesign, useOtherNames, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { TableCard } from '@/ui/TableCard';
 import { Panel } from '@/ui/Panel';
@@ -146,6 +146,7 @@ export function PlantsTab({ survey, fits, grown, tread, bare, selected, onSelect
 /** Which part of the world plants may come from, and the plants that would live here, best first. */
 function AddPlant({ survey, tread, onSelect }: Pick<Props, 'survey' | 'tread' | 'onSelect'>) {
   const { catalogue } = useStore();
+  const otherNames = useOtherNames();
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
   const [added, setAdded] = useState(0);
@@ -181,7 +182,7 @@ function AddPlant({ survey, tread, onSelect }: Pick<Props, 'survey' | 'tread' | 
         getOptionKey={({ plant }) => plant.id}
         onChange={(_, picked) => picked && add(picked)}
         filterOptions={(all, { inputValue }) =>
-          seek(all, inputValue, ({ plant }) => [plant.english, plant.scientific, ...(plant.names ?? [])])
+          seek(all, inputValue, ({ plant }) => [plant.english, plant.scientific, ...otherNames(plant.id)])
         }
         renderOption={({ key, ...props }, { plant, best, places }) => (
           <li key={key} {...props}>

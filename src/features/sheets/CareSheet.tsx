@@ -5,7 +5,7 @@ import { CAUTIONS } from '@/catalogue';
 import { CARE_GROUPS, careOf, isPaused, type CareGroup, type CareRule } from '@/core/care';
 import { clock } from '@/core/units';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
-import { capital, length, light, mass, percent, temperature, type Quantity } from '@/core/units';
+import { capital, length, light, mass, percent, spanned, temperature, type Quantity } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
@@ -40,7 +40,7 @@ export function CareSheet() {
   const rules = careOf(design, catalogue).filter((it) => !isPaused(it, today));
   const { climate, enclosure } = design;
   const band = ({ low, high }: Range, unit: (value: number) => Quantity): string =>
-    `${write(unit(low), { bare: true, trim: true })} to ${write(unit(high), { trim: true })}`;
+    spanned(write(unit(low), { trim: true }), write(unit(high), { trim: true }));
   return (
     <Paper
       kicker="Care sheet"

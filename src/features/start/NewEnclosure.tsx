@@ -12,7 +12,7 @@ import { type Room } from '@/core/document';
 import type { EditCall } from '@/core/edits';
 import { proposeSize, proposeWhole } from '@/core/propose';
 import { capital } from '@/core/units';
-import { createDesign, useStore } from '@/store';
+import { createDesign, loadOtherNames, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { RoomChoice } from '@/ui/RoomChoice';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -103,7 +103,13 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
           <Question title="What lives there?">
             <Box sx={{ display: 'flex', gap: 1.25 }}>
               <Box sx={{ flex: 1 }}>
-                <AnimalPicker catalogue={catalogue} value={animal} onChange={setAnimal} label="Animal" />
+                <AnimalPicker
+                  catalogue={catalogue}
+                  value={animal}
+                  onChange={setAnimal}
+                  label="Animal"
+                  loadNames={loadOtherNames}
+                />
               </Box>
               <TextField
                 label="How many"

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import type { Range, Sourced } from '@/core/catalogue';
-import { length, mass, percent, temperature, type Measure, type Quantity } from '@/core/units';
+import { length, mass, percent, spanned, temperature, type Measure, type Quantity } from '@/core/units';
 import { BasisMark } from '../BasisMark';
 import { useReader } from '../units';
 import { NumberField, PickField } from './PlainFields';
@@ -166,7 +166,7 @@ export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps
       ) : low === high ? (
         write(quantity(low), digits)
       ) : (
-        `${write(quantity(low), { ...digits, bare: true, trim: true })} to ${write(quantity(high), digits)}`
+        spanned(write(quantity(low), { ...digits, trim: true }), write(quantity(high), digits))
       )}
     </Line>
   );

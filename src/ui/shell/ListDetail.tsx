@@ -22,6 +22,8 @@ interface Props {
   readonly items: readonly Item[];
   readonly selected: string | null;
   readonly onSelect: (id: string) => void;
+  /** Said when somebody is about to search. */
+  readonly onSeek?: () => void;
   /** Above the list, beside its search. */
   readonly tools?: ReactNode;
   readonly children: ReactNode;
@@ -34,7 +36,7 @@ const plain = (text: string): string =>
     .toLowerCase();
 
 /** A long list with a search on the left, what is picked on the right. */
-export function ListDetail({ label, items, selected, onSelect, tools, children }: Props) {
+export function ListDetail({ label, items, selected, onSelect, onSeek, tools, children }: Props) {
   const [sought, setSought] = useState('');
   const found = useMemo(() => {
     const words = plain(sought).split(/\s+/).filter(Boolean);
@@ -62,6 +64,7 @@ export function ListDetail({ label, items, selected, onSelect, tools, children }
           <TextField
             label={`Find in ${label.toLowerCase()}`}
             value={sought}
+            onFocus={onSeek}
             onChange={(event) => setSought(event.target.value)}
             sx={{ flex: 1 }}
           />
