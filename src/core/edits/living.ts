@@ -27,9 +27,12 @@ function held(design: Design, spot: PlantSpot): PlantSpot {
   return { ...spot, at: { x: mm(spot.at.x, width), y: mm(spot.at.y, depth) } };
 }
 
-/** Schools, litter, feeding, water, company, moving in: what belongs to no single plant or crew. */
+/**
+ * Approach, litter, feeding, water, company, moving in: what belongs to no single plant or crew. The approach of none takes the
+ * crew out: of plan, list, checks and care alike.
+ */
 export const setLiving: Edit<Partial<Omit<Living, 'plants' | 'crew'>>> = (design, change) =>
-  inLiving(design, change);
+  inLiving(design, change.school === 'none' ? { ...change, crew: [] } : change);
 
 /** Puts a plant in; without a kind it is one that is not yet named. */
 export const addPlant: Edit<{ kind: string | null; spot?: PlantSpot; size?: number }> = (

@@ -33,6 +33,7 @@ import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
 import { seek } from '@/ui/seek';
+import { useUndoable } from '@/ui/useUndoable';
 import { useReader, type Reader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
 import { Cultures } from './Cultures';
@@ -52,7 +53,8 @@ const SAMPLES = 60;
 export function CrewTab({ survey }: { readonly survey: Survey }) {
   const { catalogue } = useStore();
   const { design, assessment } = useOpenDesign();
-  const { edit } = useEditing();
+  const { edit, travel } = useEditing();
+  const undoable = useUndoable();
   const reader = useReader();
   const { write } = reader;
   const home = useMemo(
@@ -63,8 +65,12 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
   const answers = useCrew(crew, home);
   const { school, litter, supplement } = design.living;
   const onSchool = useCallback(
-    (next: School) => edit({ edit: 'setLiving', change: { school: next } }),
-    [edit],
+    (next: School) => {
+      edit({ edit: 'setLiving', change: { school: next } });
+      if (next === 'none' && design.living.crew.length > 0)
+        undoable('The crew is taken out, of plan, list and care too.', () => travel(-1));
+    },
+    [edit, travel, undoable, design.living.crew],
   );
   const eaten = answers.found?.reduce((sum, it) => sum + it.run.litterEaten, 0) ?? 0;
   const rots =

@@ -139,6 +139,11 @@ describe('Crew, waste, group, moving in', () => {
     fireEvent.click(screen.getByRole('radio', { name: /^None/ }));
     await eventually(async () => expect((await stored()).living.school).toBe('none'));
     expect(screen.queryByRole('table', { name: 'Crew' })).toBeNull();
+    expect((await stored()).living.crew).toEqual([]);
+    fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+    await eventually(async () =>
+      expect((await stored()).living.crew).toHaveLength(design.living.crew.length - 1),
+    );
   }, 30_000);
 
   it('what is lifted out lessens the load', async () => {
