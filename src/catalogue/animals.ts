@@ -1,11 +1,11 @@
 import type { Animal } from '@/core/catalogue';
-import { memory } from './basis';
+import { memory, practice } from './basis';
 import { livesOf } from './lives';
 import { readTable, within } from './table';
 
 /**
- * Envelopes, sizes and needs of each kind. All from memory, to be confirmed against published accounts: the interface
- * marks them so. Lengths in cm, masses in g, temperatures in °C, humidity and shares in %; a range is low-high, and wide
+ * Envelopes, sizes and needs of each species. Figures are from memory, to be confirmed against published accounts; what is a
+ * keeper’s judgement (where and with whom it lives, how it drinks and climbs) is common practice. The interface marks both. Lengths in cm, masses in g, temperatures in °C, humidity and shares in %; a range is low-high, and wide
  * where accounts differ. Columns: scientific and English name, region, kind, ground, life, length, mass, basking, warm,
  * cool, night, humidity by day and by night, UV zone, soil it digs in, room of one (width × depth × free height), extra
  * floor for each further one, company, water, girth, habits, perches, what it climbs, recipe or lower+upper recipe.
@@ -86,9 +86,9 @@ export const animals: Animal[] = readTable(TABLE, 25).map((cell): Animal => {
     english: cell(1),
     scientific: cell(0),
     kind: cell(3) as Animal['kind'],
-    ground: memory(cell(4) as Animal['ground']['value']),
-    life: memory(cell(5) as Animal['life']['value']),
-    ...(habits.includes('swims') ? { swimsInSand: memory(true) } : {}),
+    ground: practice(cell(4) as Animal['ground']['value']),
+    life: practice(cell(5) as Animal['life']['value']),
+    ...(habits.includes('swims') ? { swimsInSand: practice(true) } : {}),
     length: memory(within(cell(6), 0.01)),
     mass: memory(within(cell(7), 0.001)),
     climate: {
@@ -102,14 +102,14 @@ export const animals: Animal[] = readTable(TABLE, 25).map((cell): Animal => {
     },
     digs: memory(cm(cell(15))),
     space: memory({ width, depth, freeHeight }),
-    extraFloor: memory(cm(cell(17))),
-    company: memory(cell(18) as Animal['company']['value']),
-    water: memory(cell(19) as Animal['water']['value']),
+    extraFloor: practice(cm(cell(17))),
+    company: practice(cell(18) as Animal['company']['value']),
+    water: practice(cell(19) as Animal['water']['value']),
     girth: memory(cm(cell(20))),
-    shy: memory(habits.includes('shy')),
-    moistHide: memory(habits.includes('moist')),
-    ...(cell(22) ? { perch: memory(within(cell(22), 0.01)) } : {}),
-    climbs: memory(cell(23) as NonNullable<Animal['climbs']>['value']),
+    shy: practice(habits.includes('shy')),
+    moistHide: practice(habits.includes('moist')),
+    ...(cell(22) ? { perch: practice(within(cell(22), 0.01)) } : {}),
+    climbs: practice(cell(23) as NonNullable<Animal['climbs']>['value']),
     ...livesOf(id, cell(2)),
     recipe,
     ...(upperRecipe ? { upperRecipe } : {}),

@@ -3,7 +3,7 @@ import { memory, practice } from './basis';
 import { readTable, within } from './table';
 
 /**
- * Crew, all values from memory but the numbers to begin with, which are common practice. Columns: scientific and English
+ * Crew: figures from memory; where they live, how many to a home, to begin with and to a culture is common practice. Columns: scientific and English
  * name, group, habit, size (mm), mass (mg), temperature low-best-high (°C), water in the soil (% of the pores), depth
  * (cm), days as egg, as young and as adult, eggs or young a day of one adult, share (%) of young and of adults that sees
  * the next day, food a day (% of its mass, dry), diet (litter/waste/mould, %), most adults on a dm², adults to begin
@@ -56,7 +56,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     scientific: cell(0),
     group: cell(2) as CrewKind['group'],
     wanted: !ways.includes('unwanted'),
-    habit: memory(cell(3) as CrewKind['habit']['value']),
+    habit: practice(cell(3) as CrewKind['habit']['value']),
     size: number(4, 1e-3),
     mass: number(5, 1e-6),
     temperature: memory({ low, best, high }),
@@ -70,7 +70,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     adultKeep: number(14, 0.01),
     eats: number(15, 0.01),
     diet: memory({ litter, waste, mould }),
-    crowd: number(17, 100),
+    crowd: practice(Number(cell(17)) * 100),
     start: practice(Number(cell(18)) * 100),
     exposed: number(19, 0.01),
     protein: ways.includes('protein'),
@@ -78,8 +78,8 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     escapes: ways.includes('escapes'),
     air: ways.includes('air'),
     region: memory(cell(21) as CrewKind['region']['value']),
-    culture: number(22),
-    price: number(23),
+    culture: practice(Number(cell(22))),
+    price: practice(Number(cell(23))),
   };
 });
 

@@ -3,7 +3,7 @@ import { memory, practice } from './basis';
 import { readTable, within } from './table';
 
 /**
- * How each kind grows, breeds and is kept, from memory. Columns: scientific name, length hatched (cm), months to adult,
+ * How each species grows and breeds, from memory, and is kept, which is common practice. Columns: scientific name, length hatched (cm), months to adult,
  * years it may live, young, number of eggs or young, where it lays, incubation (°C, days), sexes that go together,
  * handling, diet, who fights or eats whom, law.
  */
@@ -119,12 +119,12 @@ const lives = new Map(
         years: memory(Number(cell(3))),
         young: memory(cell(4) as Life['young']['value']),
         brood: memory(within(cell(5))),
-        lays: memory(cell(6)),
+        lays: practice(cell(6)),
         ...(cell(7) ? { incubation: memory({ temperature: within(cell(7)), days: within(cell(8)) }) } : {}),
-        sexes: memory(cell(9) as Life['sexes']['value']),
-        handling: memory(cell(10) as Life['handling']['value']),
-        diet: memory(cell(11) as Life['diet']['value']),
-        cautions: memory(
+        sexes: practice(cell(9) as Life['sexes']['value']),
+        handling: practice(cell(10) as Life['handling']['value']),
+        diet: practice(cell(11) as Life['diet']['value']),
+        cautions: practice(
           cell(12)
             .split(' ')
             .filter((it): it is keyof typeof CAUTION => it in CAUTION)

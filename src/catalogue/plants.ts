@@ -3,8 +3,8 @@ import { memory, practice } from './basis';
 import { readTable, within } from './table';
 
 /**
- * Plants, all values from memory, to be confirmed against published floras and growers' accounts; a range is wide where
- * accounts differ. Columns: scientific and English name, form, height and width grown (cm), months to grow, light
+ * Plants: figures from memory, to be confirmed against published floras and growers' accounts, a range wide where accounts
+ * differ; how they are sold, divided and trodden on is common practice. Columns: scientific and English name, form, height and width grown (cm), months to grow, light
  * (mol/m² a day), temperature (°C), humidity (%), water in its soil (% of the pores), animal it bears (g), roots (cm),
  * harm, region, sold as, plants that one can be divided into.
  */
@@ -203,17 +203,17 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     form: cell(2) as Plant['form'],
     height: memory(within(cell(3), 0.01)),
     width: memory(within(cell(4), 0.01)),
-    months: memory(Number(cell(5))),
+    months: practice(Number(cell(5))),
     light: memory(within(cell(6))),
     temperature: memory(within(cell(7))),
     humidity: memory(within(cell(8), 0.01)),
     wetness: memory(within(cell(9), 0.01)),
-    bears: memory(Number(cell(10)) / 1000),
+    bears: practice(Number(cell(10)) / 1000),
     roots: memory(Number(cell(11)) / 100),
     harm: memory((cell(12) || 'none') as Plant['harm']['value']),
     region: memory(cell(13) as Plant['region']['value']),
-    sold: memory(sold),
-    divides: memory(Number(cell(15))),
+    sold: practice(sold),
+    divides: practice(Number(cell(15))),
     ...(legal ? { legal } : {}),
     price: practice(DEAR[cell(0)] ?? PRICE[sold]),
   };
