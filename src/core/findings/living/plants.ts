@@ -1,7 +1,13 @@
 import { findPlant } from '../../catalogue';
 import { asksForPots, heldAgainstDigging, treadOf } from '../../living/fit';
 import { length, message } from '../../units';
-import type { Rule } from '../../finding/finding';
+import type { Finding, Rule } from '../../finding/finding';
+
+/** The plant taken out. */
+const takenOut = (plant: string): Finding['remedies'][number] => ({
+  label: message`Take it out`,
+  call: { edit: 'removePlant', change: { plant } },
+});
 
 /** Nothing is planted in a box that lives by being planted. */
 export const nothingPlanted: Rule = ({ design, animal }) =>
@@ -46,12 +52,7 @@ export const plantRoom: Rule = ({ design, living }) =>
           place: { at: 'living' as const, plant: planted.id },
           what: message`The ${planted.name} is taller than the room over it.`,
           because: message`It stands ${length(height)} high under ${length(room)}. Take a smaller one, or cut it back.`,
-          remedies: [
-            {
-              label: message`Take it out`,
-              call: { edit: 'removePlant' as const, change: { plant: planted.id } },
-            },
-          ],
+          remedies: [takenOut(planted.id)],
           basis: 'computed' as const,
         },
       ];
@@ -70,12 +71,7 @@ export const poisonous: Rule = ({ living, animal }) =>
           place: { at: 'living' as const, plant: planted.id },
           what: message`The ${planted.name} is poisonous to eat.`,
           because: message`This species eats leaves.`,
-          remedies: [
-            {
-              label: message`Take it out`,
-              call: { edit: 'removePlant' as const, change: { plant: planted.id } },
-            },
-          ],
+          remedies: [takenOut(planted.id)],
           basis: 'memory' as const,
         }))
     : [];
@@ -91,12 +87,7 @@ export const spiny: Rule = ({ living, animal }) =>
           place: { at: 'living' as const, plant: planted.id },
           what: message`The ${planted.name} has spines that lodge in skin, mouth and eyes.`,
           because: message`An animal that climbs, flees or feeds there runs into them, and they do not come out by themselves.`,
-          remedies: [
-            {
-              label: message`Take it out`,
-              call: { edit: 'removePlant' as const, change: { plant: planted.id } },
-            },
-          ],
+          remedies: [takenOut(planted.id)],
           basis: 'practice' as const,
         }))
     : [];
