@@ -39,8 +39,8 @@ test('two hundred enclosures: only what is in sight stands on the page, and all 
 
   // Today: the first is ticked off, the last is reached by scrolling.
   await page.goto('/today');
-  await expect(page.getByText(/\d+ things in \d+ enclosures/)).toBeVisible();
-  const told = (await page.getByText(/\d+ things in \d+ enclosures/).textContent()) ?? '';
+  await expect(page.getByText(/[\d,]+ things in \d+ enclosures/)).toBeVisible();
+  const told = (await page.getByText(/[\d,]+ things in \d+ enclosures/).textContent()) ?? '';
   const things = Number(/(\d+) things/.exec(told.replace(/[,.](?=\d)/g, ''))?.[1]);
   expect(things).toBeGreaterThan(500);
   const first = page.getByRole('button', { name: /^Done: / }).first();

@@ -84,7 +84,7 @@ test('three weeks away and back: a sheet for all of them; what was done is settl
   await page.getByLabel('Who looks in').press('Enter');
   const sheet = page.locator('[data-sheet="For Sam"]');
   await expect(sheet.locator('tbody tr')).toHaveCount(21);
-  await expect(sheet).toContainText('Bog shelf: Feed, prey no wider than');
+  await expect(sheet).toContainText('Bog shelf: Feed, insects no wider than');
   await expect(sheet).toContainText('Bog shelf: Change part of the water');
   await expect(sheet).toContainText('Bog shelf: Dust the food with calcium');
   // What is not due while one is away is settled by nobody.

@@ -7,6 +7,7 @@ it('a number of things: one has no plural, none has; only whole numbers are told
   expect(counted(2.6, 'month')).toBe('3 months');
   expect(counted(1.2, 'week')).toBe('1 week');
   expect(counted(2, 'leaf', 'leaves')).toBe('2 leaves');
+  expect(counted(1072, 'thing', 'things', (it) => it.toLocaleString('en-GB'))).toBe('1,072 things');
 });
 
 it('a sentence begins with a capital', () => {

@@ -11,6 +11,7 @@ import { findAnimal } from '@/core/catalogue';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { capital, counted } from '@/core/units';
 import { useAnimals, useAway, useCareLog, useDesigns, useStore } from '@/store';
+import { useReader } from '@/ui/units';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
@@ -44,6 +45,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const designs = useDesigns();
   const log = useCareLog(null);
   const animals = useAnimals();
+  const { num } = useReader();
   const today = useToday();
   const [away] = useAway();
   const ready = useMemo(
@@ -87,7 +89,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <Typography sx={{ color: 'earth.quiet' }} aria-live="polite">
                 {now.length === 0
                   ? `${dayWords(today)}. All is done.`
-                  : `${dayWords(today)}. ${counted(now.length, 'thing')} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}.`}
+                  : `${dayWords(today)}. ${counted(now.length, 'thing', 'things', (it) => num(it, 0))} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}.`}
               </Typography>
             </Box>
             {away && today >= away.from && (
