@@ -93,6 +93,8 @@ describe('a line in a hurry', () => {
       ['dry wash replaced mercury lamp', mercury],
       ['dry wash replaced lamp', 'Which one: UV tube or Mercury lamp?'],
       ['hedge replaced the pump', nothing('repair')],
+      ['hedge replaced the lamp holder', nothing('repair')],
+      ['hedge replaced the battery of the uv meter', nothing('repair')],
       ['hedge repaired the lamp holder', nothing('repair')],
       ['bog replaced lamp', nothing('repair')],
       ['bog died', count('death', -1)],

@@ -211,6 +211,9 @@ function draftOf(
 }
 
 const LAMP = /\b(lamps?|tubes?|bulbs?|uv[ab]?)\b/i;
+/** What belongs to a lamp and is none: a new holder makes no new lamp. */
+const OF_A_LAMP =
+  /\b(holders?|guards?|sockets?|fittings?|cables?|timers?|meters?|reflectors?|hoods?|batter(y|ies))\b/i;
 
 /** A line with what it changes besides the log: a new lamp, one less that lives there, or some more. */
 function withEffect(draft: Draft, place: QuickPlace, said: string): Draft | { readonly wrong: string } {
@@ -221,7 +224,8 @@ function withEffect(draft: Draft, place: QuickPlace, said: string): Draft | { re
   if ((draft.kind === 'birth' || draft.kind === 'hatching') && /\b(stay|stays|stayed|kept)\b/i.test(said))
     return { ...draft, effect: { does: 'count', by } };
   const lamps = place.lamps ?? [];
-  if (draft.kind !== 'repair' || !/^replaced\b/i.test(said) || lamps.length === 0) return draft;
+  if (draft.kind !== 'repair' || !/^replaced\b/i.test(said) || OF_A_LAMP.test(said) || lamps.length === 0)
+    return draft;
   const named = lamps.filter((it) => plain(said).includes(plain(it.name)));
   const [lamp, ...others] = named.length > 0 ? named : LAMP.test(said) ? lamps : [];
   if (!lamp) return draft;
