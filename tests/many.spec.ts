@@ -19,7 +19,8 @@ test('two hundred enclosures: only what is in sight stands on the page, and all 
   execFileSync(process.execPath, ['scripts/rack.mjs', '200', '--logged', '1', '--years', '1', '--out', path]);
   await page.goto('/');
   await page.getByLabel('Import a file').setInputFiles(path);
-  await expect(page.getByRole('heading', { name: '200 enclosures' })).toBeVisible();
+  // Twenty megabytes, fifty thousand lines of a log: it comes whole, however long a slow machine takes.
+  await expect(page.getByRole('heading', { name: '200 enclosures' })).toBeVisible({ timeout: 150_000 });
 
   // The rack: every card is a link, and what is to be checked is told for all of them.
   await page.goto('/');

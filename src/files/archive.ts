@@ -108,7 +108,8 @@ const TABLE = Uint32Array.from({ length: 256 }, (_, n) => {
 /** CRC-32 of ISO-HDLC, as ZIP has it. */
 export function crc32(bytes: Uint8Array): number {
   let c = 0xffffffff;
-  for (const byte of bytes) c = (TABLE[(c ^ byte) & 255] ?? 0) ^ (c >>> 8);
+  // By index: walking an iterator of bytes takes several times as long.
+  for (let i = 0; i < bytes.length; i += 1) c = (TABLE[(c ^ (bytes[i] ?? 0)) & 255] ?? 0) ^ (c >>> 8);
   return (c ^ 0xffffffff) >>> 0;
 }
 

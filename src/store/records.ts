@@ -16,6 +16,9 @@ interface RecordOf {
   readonly log: Entry;
 }
 
+/** From so many records on, what is here is asked for as a whole. */
+const MANY = 500;
+
 /** Writes records down, each unless a later version of it is here; all or none. */
 export async function putRecords<T extends RecordTable>(
   db: RinconDatabase,
@@ -24,9 +27,13 @@ export async function putRecords<T extends RecordTable>(
 ): Promise<void> {
   const into = db.table<RecordOf[T], string>(table);
   await db.transaction('rw', into, async () => {
-    const here = await into.bulkGet(records.map((it) => it.id));
-    const fresh = records.filter((it, i) => {
-      const own = here[i];
+    // Asked for at once: a file of fifty thousand lines would else be as many questions, nearly all answered by nothing.
+    const known = new Set(records.length > MANY ? await into.toCollection().primaryKeys() : []);
+    const asked = records.length > MANY ? records.filter((it) => known.has(it.id)) : records;
+    const found = await into.bulkGet(asked.map((it) => it.id));
+    const here = new Map(asked.map((it, i) => [it.id, found[i]]));
+    const fresh = records.filter((it) => {
+      const own = here.get(it.id);
       return own === undefined || isLater<{ readonly id: string; readonly changed: number }>(it, own);
     });
     await into.bulkPut(fresh.map((it) => written<unknown>(SCHEMAS[table], it) as RecordOf[T]));
