@@ -18,6 +18,7 @@ import { StoreProvider, useStore } from '@/store';
 import { Corner } from '@/ui/Corner';
 import { Message } from '@/ui/Message';
 import { theme } from '@/ui/theme/theme';
+import { useToday } from '@/ui/useToday';
 import { UnitsProvider } from '@/ui/units';
 
 export function Providers({ demo, children }: { readonly demo: boolean; readonly children: ReactNode }) {
@@ -27,6 +28,7 @@ export function Providers({ demo, children }: { readonly demo: boolean; readonly
       <SnackbarProvider anchorOrigin={{ horizontal: 'left', vertical: 'bottom' }} autoHideDuration={8000}>
         <StoreProvider
           demo={demo}
+          today={useToday()}
           waiting={<Opening />}
           blocked={
             <Message title="Another window holds the storage" role="alert">

@@ -1,5 +1,5 @@
 import { roomClimate } from './brief';
-import { findAnimal, materialOf, type Catalogue, type CautionStep } from './catalogue';
+import { materialOf, type Catalogue, type CautionStep } from './catalogue';
 import { allLayers, type Corners, type Design } from './document/schema';
 import {
   checkPanes,
@@ -20,6 +20,7 @@ import { layGround, materialsIn, type GroundResult, type LayerResult } from './g
 import { soilMoisture, type SoilMoisture } from './ground/moisture';
 import { preparationsOf, type Preparation } from './ground/prepare';
 import { listsOf, type Lists, type Shelf } from './ground/shopping';
+import { animalIn } from './brief/age';
 import { livingOf, type LivingResult } from './living/planted';
 import { scapeOf, type ScapeResult } from './scape/scape';
 
@@ -82,7 +83,7 @@ export function assess(
   const given = { design, catalogue, shelf };
   const ground = keep('ground', given, (it) => layGround(it.design, it.catalogue));
   const { layers, parts } = ground;
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = animalIn(design, catalogue);
   const laid = { ...given, ground, animal };
   const drainage = keep('drainage', laid, (it) => drainageOf(it.ground, it.design.ground.waterDepth));
   const scape = keep('scape', laid, (it) => scapeOf(it.design, it.ground, it.animal, it.catalogue));

@@ -72,6 +72,7 @@ describe('files of every earlier version', () => {
     'rack-v12',
     'rack-v13',
     'rack-v14',
+    'rack-v15',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -139,6 +140,20 @@ describe('files of every earlier version', () => {
     expect(
       before.ok && before.value.designs.flatMap((it) => it.plan.marks).map((it) => it.worked),
     ).not.toContain(expect.any(String));
+  });
+
+  it('version 11 holds the day the youngest hatched; before it an age stays as it was told', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v15.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v14.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    expect(read.value.designs.find((it) => it.name === 'Hedge')!.living.company).toEqual({
+      males: 0,
+      females: 1,
+      hatched: '2026-08-01',
+      ageMonths: 3,
+    });
+    expect(before.value.designs.map((it) => it.living.company.hatched)).toEqual([null, null, null, null]);
+    expect(before.value.designs.flatMap((it) => it.plan.standing?.living.company.hatched)).toContain(null);
   });
 
   it('an enclosure may be called what every object has', () => {

@@ -4,11 +4,15 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { careNow, dueOf, lampOfRule, lastDone } from '@/core/care';
+import type { Design } from '@/core/document';
+import { applyEdit } from '@/core/edits';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
-import { animalGoes, editAndTell, record } from './acts';
+import { asOf } from '@/core/brief';
+import { DAY_MS } from '@/core/physics/constants';
+import { animalGoes, editAndTell, probesRead, record } from './acts';
 import { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
-import { listLog } from './log';
+import { listLog, strike } from './log';
 import { listRecords, putRecords } from './records';
 import { createDesign } from './steps';
 
@@ -48,6 +52,11 @@ const tube: EquipmentRecord = {
   months: [],
   note: '',
 };
+
+const hedgeOf = (company: Design['living']['company']): Design => ({
+  ...hedge,
+  living: { ...hedge.living, company },
+});
 
 const AT = Date.parse('2026-11-25T12:00:00Z');
 const animal = (id: string, design: string): AnimalRecord => ({
@@ -262,5 +271,74 @@ describe('a change that is told in the log', () => {
     await expect(editAndTell(db, { ...moveIn(), design: 'nowhere' }, catalogue, NOW)).rejects.toThrow(
       'the enclosure is gone',
     );
+  });
+});
+
+describe('a day that has not come', () => {
+  const tomorrow = NOW + DAY_MS;
+  it('is refused by every act, and nothing of it is written', async () => {
+    await putRecords(db, 'animals', [animal('Sedge', hedge.id)]);
+    const before = await stored();
+    const refused = /2026-11-26 has not come yet/;
+    const feed = { kind: 'feed', values: { count: 6 }, text: '', rule: 'feed' } as const;
+    await expect(
+      record(
+        db,
+        [
+          { design: hedge.id, draft: feed },
+          { design: hedge.id, draft: feed, at: tomorrow },
+        ],
+        catalogue,
+        NOW,
+      ),
+    ).rejects.toThrow(refused);
+    await expect(
+      animalGoes(
+        db,
+        { animal: animal('Sedge', hedge.id), what: 'died', to: null, on: '2026-11-26', at: tomorrow },
+        catalogue,
+        NOW,
+      ),
+    ).rejects.toThrow(refused);
+    const call = { edit: 'setCount', change: { count: 3 } } as const;
+    await expect(
+      editAndTell(db, { design: hedge.id, call, drafts: [feed], at: tomorrow }, catalogue, NOW),
+    ).rejects.toThrow(refused);
+    expect(await texts(hedge.id)).toEqual([]);
+    expect(await stored()).toEqual(before);
+    expect((await recordOf('Sedge')).left).toBeNull();
+  });
+});
+
+describe('what joined devices read', () => {
+  it('is the probes read, once a day, and not again where it was struck out', async () => {
+    const morning = Date.parse('2026-11-25T06:00:00Z');
+    await probesRead(db, hedge.id, morning, NOW);
+    await probesRead(db, hedge.id, AT, NOW);
+    expect(await texts(hedge.id)).toEqual(['reading: Read by the joined devices']);
+    const log = await listLog(db, hedge.id, 0);
+    expect(lastDone(log, dayOf).get('probes')).toBe(TODAY);
+    await strike(db, [log[0]!.id], true, NOW);
+    await probesRead(db, hedge.id, NOW, NOW);
+    expect(await texts(hedge.id)).toEqual([]);
+    await probesRead(db, hedge.id, NOW + DAY_MS, NOW + DAY_MS);
+    expect(lastDone(await listLog(db, hedge.id, 0), dayOf).get('probes')).toBe('2026-11-26');
+  });
+});
+
+describe('an edit that goes by the animal', () => {
+  it('goes by how large it is on the day of the edit', async () => {
+    const company = { males: 0, females: 0, hatched: '2026-10-20', ageMonths: 0 };
+    await changeDesign(db, hedge.id, { edit: 'setLiving', change: { company } }, catalogue, NOW);
+    const later = Date.parse('2027-04-25T12:00:00Z');
+    await changeDesign(db, hedge.id, { edit: 'proposeScape', change: {} }, catalogue, later);
+    const design = await stored();
+    expect(design.living.company.ageMonths).toBe(6);
+    const fresh = applyEdit(
+      asOf(hedgeOf(company), '2027-04-25'),
+      { edit: 'proposeScape', change: {} },
+      catalogue,
+    );
+    expect(design.scape.pieces).toEqual(fresh.scape.pieces);
   });
 });

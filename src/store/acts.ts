@@ -1,8 +1,10 @@
 import equal from 'fast-deep-equal';
+import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
 import { Design } from '@/core/document';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
 import type { Draft, Effect } from '@/core/log';
+import { asOf } from '@/core/brief/age';
 import { homeOf, leave, moveTo, type AnimalRecord } from '@/core/records';
 import { localDay } from '@/core/time';
 import type { RinconDatabase } from './database';
@@ -36,11 +38,12 @@ export async function editAndTell(
 ): Promise<() => Promise<void>> {
   const all = [db.designs, db.steps, db.log, db.pictures];
   const by = thisWindow().me;
+  hasCome(localDay(at), now);
   return db.transaction('rw', all, async () => {
     const loaded = await loadDesign(db, id);
     if (loaded.state !== 'ready') throw new RefusedWrite('the enclosure is gone. It may lie in the trash');
     const { design: base, revision } = loaded.row;
-    const design = applyEdit(base, call, catalogue);
+    const design = applyEdit(asOf(base, localDay(now)), call, catalogue);
     written(Design, design);
     const label = EDIT_LABELS[call.edit];
     const { row } = await saveDesign(db, { base, revision, design, label, gesture: null, by }, now);
@@ -57,6 +60,12 @@ export async function editAndTell(
         await saveDesign(db, { ...back, label, gesture: null, by }, later);
       });
   });
+}
+
+/** @throws where a day has not come yet by this clock: the log holds what has happened. */
+function hasCome(day: string, now: number): void {
+  if (day > localDay(now))
+    throw new RefusedWrite(`${day} has not come yet. Write it down once it has happened`);
 }
 
 /** A line of the log to be written, of now unless it says when. */
@@ -82,6 +91,7 @@ export async function record(
   pictures: readonly SmallPicture[] = [],
 ): Promise<() => Promise<void>> {
   const all = [db.animals, db.designs, db.steps, db.log, db.pictures, db.equipment];
+  for (const { at = now } of lines) hasCome(localDay(at), now);
   return db.transaction('rw', all, async () => {
     const ids = await writeEntries(db, lines, now, pictures);
     const backs: Back[] = [];
@@ -109,6 +119,28 @@ async function carryOut(
   if (effect.does === 'count') return countBy(db, design, { by: effect.by, on, named: 0 }, catalogue, now);
   const record = (await listRecords(db, 'animals')).find((it) => it.id === animal);
   return record ? animalLeaves(db, record, leave(record, on), on, catalogue, now) : async () => undefined;
+}
+
+/**
+ * What joined devices read is the probes read: one line a day, whichever window hears of it first. One that was struck out
+ * is not written again.
+ */
+export async function probesRead(db: RinconDatabase, design: string, at: number, now: number): Promise<void> {
+  await db.transaction('rw', db.log, db.pictures, async () => {
+    const begin = at - DAY_MS;
+    const near = await db.log
+      .where('[design+at]')
+      .between([design, begin], [design, at + DAY_MS], true, true)
+      .toArray();
+    if (near.some((it) => it.rule === 'probes' && localDay(it.at) === localDay(at))) return;
+    const draft = {
+      kind: 'reading',
+      values: {},
+      text: 'Read by the joined devices',
+      rule: 'probes',
+    } as const;
+    await writeEntries(db, [{ design, draft, at }], now);
+  });
 }
 
 /** The day from which a design counts a lamp, and what is written down of it. */
@@ -190,6 +222,7 @@ export async function animalGoes(
 ): Promise<() => Promise<void>> {
   const all = [db.animals, db.designs, db.steps, db.log, db.pictures];
   return db.transaction('rw', all, async () => {
+    hasCome(on, now);
     const from = homeOf(animal);
     const next = what === 'moved' ? moveTo(animal, to, on) : leave(animal, on);
     const come = what === 'moved' ? to : null;

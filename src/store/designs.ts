@@ -2,6 +2,8 @@ import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
 import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
 import { Design } from '@/core/document';
+import { asOf } from '@/core/brief/age';
+import { localDay } from '@/core/time';
 import type { RinconDatabase } from './database';
 import { openRow, type Loaded } from './openRow';
 import { saveDesign } from './steps';
@@ -38,7 +40,7 @@ export async function changeDesign(
     const loaded = await loadDesign(db, id);
     if (loaded.state !== 'ready') return false;
     const { design: base, revision } = loaded.row;
-    const design = applyEdit(base, call, catalogue);
+    const design = applyEdit(asOf(base, localDay(now)), call, catalogue);
     written(Design, design);
     const label = EDIT_LABELS[call.edit];
     await saveDesign(db, { base, revision, design, label, gesture: null, by: thisWindow().me }, now);

@@ -17,5 +17,6 @@ export * from './records';
 export * from './useRecords';
 export { loadOtherNames, useOtherNames } from './useOtherNames';
 export * from './pictures';
+export { probesRead } from './acts';
 export { keepDerived, lastChange, noteCopied, readDerivedMany } from './derived';
 export { layDemo, loadDemo } from './demo';

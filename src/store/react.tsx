@@ -17,6 +17,7 @@ import { keeping } from '@/core/finding/kept';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import type { EditCall } from '@/core/edits';
+import { asOf } from '@/core/brief/age';
 import type { Shelf } from '@/core/ground';
 import { buyingOf, type Buying } from '@/core/buying';
 import type { Entry } from '@/core/log';
@@ -25,6 +26,7 @@ import { animalGoes, editAndTell, record, type Gone as Left, type Line, type Tol
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
+import type { Loaded } from './openRow';
 import {
   changeOwnRow,
   DEFAULT_SETTINGS,
@@ -59,6 +61,7 @@ interface Store {
   readonly shelf: Shelf;
   /** Why nothing can be stored any more: it was deleted from outside, or a newer version has it; null: it can. */
   readonly gone: Gone | null;
+  readonly today: string;
   readonly set: <K extends keyof Settings>(key: K, value: Settings[K]) => Promise<void>;
 }
 
@@ -67,6 +70,8 @@ const StoreContext = createContext<Store | undefined>(undefined);
 interface ProviderProps {
   /** Lay out the demo on the first visit. */
   readonly demo: boolean;
+  /** Day that is today here, ISO 8601: how old animals are that grow. */
+  readonly today: string;
   /** Shown until the store answers, and when it cannot. */
   readonly waiting: ReactNode;
   /** Shown while another window holds the store that is to be brought up to date. */
@@ -76,7 +81,7 @@ interface ProviderProps {
 }
 
 /** Opens the browser's database once and hands it down. */
-export function StoreProvider({ demo, waiting, blocked, broken, children }: ProviderProps) {
+export function StoreProvider({ demo, today, waiting, blocked, broken, children }: ProviderProps) {
   const [db, setDb] = useState<RinconDatabase>();
   const [error, setError] = useState<string>();
   const [gone, setGone] = useState<Gone | null>(null);
@@ -140,10 +145,11 @@ export function StoreProvider({ demo, waiting, blocked, broken, children }: Prov
             stocks,
             shelf,
             gone,
+            today,
             set: <K extends keyof Settings>(key: K, value: Settings[K]) => saveSetting(db, key, value),
           }
         : undefined,
-    [db, settings, catalogue, moves, stocks, shelf, gone],
+    [db, settings, catalogue, moves, stocks, shelf, gone, today],
   );
 
   if (error !== undefined) return broken(error);
@@ -158,10 +164,19 @@ export function useStore(): Store {
   return store;
 }
 
-/** All living designs; undefined while they load. */
+/** All living designs, their animals as old as they are today; undefined while they load. */
 export function useDesigns() {
-  const { db } = useStore();
-  return useLiveQuery(() => listDesigns(db), [db]);
+  const { db, today } = useStore();
+  const designs = useLiveQuery(() => listDesigns(db), [db]);
+  return useMemo(
+    () =>
+      designs?.map((it): Loaded => {
+        if (it.state !== 'ready') return it;
+        const design = asOf(it.row.design, today);
+        return design === it.row.design ? it : { ...it, row: { ...it.row, design } };
+      }),
+    [designs, today],
+  );
 }
 
 interface Editing {
@@ -197,12 +212,12 @@ interface OpenProps {
 
 /** Opens one design: every number below it follows from the same assessment. */
 export function OpenDesignProvider({ id, waiting, lost, children }: OpenProps) {
-  const { db, catalogue, shelf } = useStore();
+  const { db, catalogue, shelf, today } = useStore();
   // One that was left unsaved is gone on with.
   const session = useMemo(() => heldSession(db, id) ?? new DesignSession(db, id, Date.now), [db, id]);
   useEffect(() => sessionOpened(session), [session]);
   const view = useSyncExternalStore(session.subscribe, session.view, session.view);
-  const { design } = view;
+  const design = view.design && asOf(view.design, today);
   // What an edit leaves alone is not calculated anew.
   const [keep] = useState(keeping);
   const assessment = useMemo(

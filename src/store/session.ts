@@ -10,6 +10,8 @@ import {
   type FieldClash,
   type Refusal,
 } from '@/core/document';
+import { asOf } from '@/core/brief/age';
+import { localDay } from '@/core/time';
 import type { DesignRow, RinconDatabase } from './database';
 import { storageTrouble } from './persist';
 import { loadDesign } from './designs';
@@ -153,8 +155,10 @@ export class DesignSession {
   edit(call: EditCall, catalogue: Catalogue, gesture: string | null = null): string | undefined {
     const { design } = this.current;
     if (!design) return undefined;
-    const next = applyEdit(design, call, catalogue);
-    if (next === design) return undefined;
+    // What is set up by the animal is by the animal of today.
+    const today = asOf(design, localDay(this.now()));
+    const next = applyEdit(today, call, catalogue);
+    if (next === today) return undefined;
     return this.enter(design, next, EDIT_LABELS[call.edit], gesture && `${call.edit} ${gesture}`);
   }
 

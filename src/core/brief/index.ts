@@ -1,2 +1,3 @@
 export * from './room';
 export * from './space';
+export * from './age';

@@ -83,7 +83,7 @@ describe('what keeps an enclosure going', () => {
       careRules(
         applyEdit(
           proposed(animal),
-          { edit: 'setLiving', change: { company: { males: 0, females: 0, ageMonths } } },
+          { edit: 'setLiving', change: { company: { males: 0, females: 0, hatched: null, ageMonths } } },
           catalogue,
         ),
         catalogue,

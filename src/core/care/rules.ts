@@ -1,6 +1,7 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { changeOvers, seasonsSaid } from '../climate/seasonWords';
 import { monthsOf, type Design } from '../document/schema';
+import { isYoungAt } from '../brief';
 import { feedingOf, isWeighed } from './food';
 import { clock, length, light, percent, message, type Message } from '../units';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule } from './rule';
@@ -166,6 +167,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       what: 'Rinse the filter in old water',
       why: 'Tap water kills what lives in it and does the work.',
       when: after(30),
+      ...(living.water.since === null ? {} : { since: living.water.since }),
       minutes: 10,
       caution: 'pumps',
     });
@@ -279,7 +281,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       group: 'animal',
       what: design.brief.count > 1 ? 'Weigh every animal' : 'Weigh it',
       why: 'Weight falls weeks before an animal looks thin.',
-      when: after(isYoung(animal, living) ? 7 : 30),
+      when: after(isYoungAt(animal, living.company.ageMonths) ? 7 : 30),
       minutes: 3 * design.brief.count,
       caution: 'hygiene',
     });
@@ -291,7 +293,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
 const POWDER_KEEPS = 240;
 
 function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) => void): void {
-  const food = feedingOf(animal, isYoung(animal, living));
+  const food = feedingOf(animal, isYoungAt(animal, living.company.ageMonths));
   add({
     id: 'feed',
     needsAnimal: true,
@@ -357,11 +359,6 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
       minutes: 5,
       sitter: true,
     });
-}
-
-/** Whether it still grows, by the age its keeper wrote down. */
-function isYoung(animal: Animal, { company }: Design['living']): boolean {
-  return company.ageMonths !== null && company.ageMonths < (animal.growing?.monthsToAdult.value ?? 12);
 }
 
 function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => void): void {

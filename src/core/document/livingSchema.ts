@@ -74,7 +74,9 @@ export const Living = z.strictObject({
   company: z.strictObject({
     males: count,
     females: count,
-    /** Months since it hatched; null: grown. */
+    /** Day the youngest hatched, about; null: not told. */
+    hatched: z.iso.date().nullable(),
+    /** Months of age where no day is told: it stays so old. null: grown. Where a day is told, that counts (`asOf`). */
     ageMonths: z.number().finite().min(0).max(1200).nullable(),
   }),
   moveIn: z.strictObject({
@@ -95,6 +97,6 @@ export const BARE_LIVING: Living = {
   supplement: 0,
   spotClean: 0.7,
   water: { filter: null, since: null, seeded: false, change: 0.25, everyDays: 7 },
-  company: { males: 0, females: 0, ageMonths: null },
+  company: { males: 0, females: 0, hatched: null, ageMonths: null },
   moveIn: { quarantine: null, tested: null },
 };

@@ -190,6 +190,23 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 10,
+    name: 'the day the youngest hatched',
+    up: (document) => {
+      const dated = (of: unknown): unknown => {
+        const living = of as Record<string, unknown> | undefined;
+        return living && { ...living, company: { hatched: null, ...(living.company as object | undefined) } };
+      };
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        living: dated(document.living),
+        ...(standing ? { plan: { ...plan, standing: { ...standing, living: dated(standing.living) } } } : {}),
+      };
+    },
+  },
 ];
 
 export type Migrated =

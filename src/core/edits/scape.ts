@@ -1,4 +1,5 @@
-import { findAnimal, findBackgroundKind, findPieceKind } from '../catalogue';
+import { findBackgroundKind, findPieceKind } from '../catalogue';
+import { animalIn } from '../brief/age';
 import { arrange } from '../scape/arrange';
 import { belongs, freePlace, placedSolid, settled, stretched, supportFor } from '../scape/settle';
 import type { Background, Cutout, Design, Piece, Scape } from '../document/schema';
@@ -250,7 +251,7 @@ export const setScape: Edit<Partial<Pick<Scape, 'warm' | 'above' | 'trial'>>> = 
 
 /** Lays everything out afresh for the animal's way of life. */
 export const proposeScape: Edit<Record<string, never>> = (design, _, catalogue) =>
-  inScape(design, arrange(design, findAnimal(catalogue, design.brief.animal), catalogue));
+  inScape(design, arrange(design, animalIn(design, catalogue), catalogue));
 
 /** Takes out all that stands in the box, and its backgrounds. */
 export const clearScape: Edit<Record<string, never>> = (design) =>

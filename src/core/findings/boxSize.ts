@@ -1,26 +1,37 @@
-import { many } from '../catalogue';
+import { findAnimal, many, type Animal } from '../catalogue';
 import { heightNeed, spaceNeed } from '../brief';
+import type { Design } from '../document/schema';
+import { isYoungAt, selfAt } from '../brief';
 import { proposeSize } from '../propose/propose';
 import { capital, length, message } from '../units';
 import type { Finding, Rule } from '../finding/finding';
 
-/** Too small for the animals, or standing the wrong way up. */
-export const boxSize: Rule = ({ design, animal }) => {
-  if (!animal) return [];
-  const { count } = design.brief;
-  const box = design.enclosure;
+/** Sides of an enclosure, m. */
+type Sides = Pick<Design['enclosure'], 'width' | 'depth' | 'height'>;
+
+/** Whether so many animals have their room in it. */
+function fits({ width, depth, height }: Sides, animal: Animal, count: number): boolean {
   const need = spaceNeed(animal, count);
-  const tall = heightNeed(animal);
-  const fits = (width: number, depth: number, height: number): boolean =>
+  return (
     Math.max(width, depth) >= need.width - 0.005 &&
     Math.min(width, depth) >= need.depth - 0.005 &&
     width * depth >= need.floor * 0.97 &&
-    height >= tall - 0.005;
-  if (fits(box.width, box.depth, box.height)) return [];
+    height >= heightNeed(animal) - 0.005
+  );
+}
+
+/** Too small for the animals as large as they are now, or standing the wrong way up. */
+export const boxSize: Rule = ({ design, animal, catalogue }) => {
+  if (!animal) return [];
+  const { count } = design.brief;
+  const box = design.enclosure;
+  if (fits(box, animal, count)) return outgrown(design, findAnimal(catalogue, design.brief.animal));
+  const need = spaceNeed(animal, count);
+  const tall = heightNeed(animal);
 
   const place = { at: 'enclosure' } as const;
   const basis = animal.space.basis;
-  if (fits(box.height, box.depth, box.width)) {
+  if (fits({ width: box.height, depth: box.depth, height: box.width }, animal, count)) {
     const climbs = box.height < tall;
     return [
       {
@@ -37,6 +48,8 @@ export const boxSize: Rule = ({ design, animal }) => {
     ];
   }
   const wanted = proposeSize(animal, count);
+  let fewer = count - 1;
+  while (fewer > 0 && !fits(box, animal, fewer)) fewer -= 1;
   const larger = {
     width: Math.max(box.width, wanted.width),
     depth: Math.max(box.depth, wanted.depth),
@@ -47,8 +60,8 @@ export const boxSize: Rule = ({ design, animal }) => {
       label: message`Take ${length(larger.width)} × ${length(larger.depth)} × ${length(larger.height)}`,
       call: { edit: 'setEnclosure', change: larger },
     },
-    ...(count > 1
-      ? [{ label: message`Keep one`, call: { edit: 'setCount', change: { count: 1 } } as const }]
+    ...(fewer > 0
+      ? [{ label: message`Keep ${fewer}`, call: { edit: 'setCount', change: { count: fewer } } as const }]
       : []),
   ];
   return [
@@ -63,3 +76,28 @@ export const boxSize: Rule = ({ design, animal }) => {
     },
   ];
 };
+
+/** Months before it is too small at which it is time to look for the next one. */
+const TIME_TO_BUILD = 3;
+
+/** From what age on an enclosure that does now is too small. @param row the animal, grown */
+function outgrown({ brief, enclosure, living }: Design, row: Animal | undefined): Finding[] {
+  const { ageMonths } = living.company;
+  if (!row || ageMonths === null || !isYoungAt(row, ageMonths)) return [];
+  let until = Math.floor(ageMonths);
+  while (isYoungAt(row, until) && fits(enclosure, selfAt(row, until), brief.count)) until += 1;
+  if (fits(enclosure, selfAt(row, until), brief.count)) return [];
+  const wanted = proposeSize(row, brief.count);
+  const left = until - ageMonths;
+  return [
+    {
+      code: 'box-outgrown',
+      severity: left <= TIME_TO_BUILD ? 'look' : 'note',
+      place: { at: 'enclosure' },
+      what: message`Large enough for about ${left} ${left === 1 ? 'month' : 'months'} more.`,
+      because: message`At ${until} months it has outgrown this enclosure; grown, ${brief.count === 1 ? 'it wants' : 'they want'} ${length(wanted.width)} × ${length(wanted.depth)} of floor and ${length(heightNeed(row))} of height, ground included.`,
+      remedies: [],
+      basis: row.space.basis,
+    },
+  ];
+}

@@ -1,4 +1,5 @@
-import { findAnimal, findCrew, type Catalogue, type CrewKind } from '../catalogue';
+import { findCrew, type Catalogue, type CrewKind } from '../catalogue';
+import { animalIn } from '../brief';
 import { climateModelOf } from '../climate/climateModel';
 import type { Design } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
@@ -32,7 +33,7 @@ const DRY = 0.3;
 
 /** What hunts the crew of a box; null: nothing. Prey no wider than the gap between the eyes, about an eighth of it. */
 export function huntersOf(design: Design, catalogue: Catalogue): Hunters | null {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = animalIn(design, catalogue);
   const share = HUNTS[animal?.growing?.diet.value ?? ''] ?? 0;
   if (!animal || share === 0) return null;
   const length = animal.length.value.high;
@@ -73,7 +74,7 @@ export function crewHomeOf(
     ((pair?.[0] ?? 22) + (pair?.[1] ?? 22)) / 2;
   const cold = mean(winter?.soil);
   const warm = mean(summer?.soil);
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = animalIn(design, catalogue);
   const waste = animal ? wasteOf(animal).droppings * design.brief.count * (1 - living.spotClean) : 0;
   // Between the coldest and the warmest season by the month.
   const temperature = Array.from(

@@ -4,7 +4,8 @@ import { findAnimal, type Animal } from '../catalogue';
 import { applyEdit, type EditCall } from '../edits';
 import { proposeDesign } from '../propose';
 import { type Design } from '../document';
-import { judgeGroup, lengthAt, massAt, moveInOf, quarantineDays, youngPlan } from '.';
+import { lengthAt, massAt } from '../brief';
+import { judgeGroup, moveInOf, quarantineDays, youngPlan } from '.';
 
 const animal = (id: string): Animal => findAnimal(catalogue, id)!;
 const kept = (id: string, count: number, company: Partial<Design['living']['company']> = {}): Design => {
@@ -21,7 +22,7 @@ const kept = (id: string, count: number, company: Partial<Design['living']['comp
   );
   const call: EditCall = {
     edit: 'setLiving',
-    change: { company: { males: 0, females: 0, ageMonths: null, ...company } },
+    change: { company: { males: 0, females: 0, hatched: null, ageMonths: null, ...company } },
   };
   return applyEdit(design, call, catalogue);
 };

@@ -1,23 +1,7 @@
 import type { Animal } from '../catalogue';
 import type { Design } from '../document/schema';
 import { spaceNeed } from '../brief';
-
-/** Length at an age, by a curve that slows as it nears its full length (von Bertalanffy's), 95 % at the adult age. */
-export function lengthAt(animal: Animal, months: number): number {
-  const life = animal.growing;
-  const full = (animal.length.value.low + animal.length.value.high) / 2;
-  if (!life) return full;
-  const hatched = Math.min(life.hatched.value, full * 0.95);
-  const rate = Math.log((full - hatched) / (0.05 * full)) / life.monthsToAdult.value;
-  return full - (full - hatched) * Math.exp(-rate * months);
-}
-
-/** Mass at a length, by its cube. */
-export const massAt = (animal: Animal, length: number): number => {
-  const full = (animal.length.value.low + animal.length.value.high) / 2;
-  const mass = (animal.mass.value.low + animal.mass.value.high) / 2;
-  return mass * (length / full) ** 3;
-};
+import { isYoungAt, LEAST_ROOM, lengthAt, massAt } from '../brief';
 
 export interface YoungPlan {
   /** Now. */
@@ -50,7 +34,7 @@ export function youngPlan(animal: Animal, months: number | null): YoungPlan {
   for (const [index, step] of STEPS.entries()) {
     let from = 0;
     if (step > 0) while (from < adult * 2 && lengthAt(animal, from) < step * full) from += 0.5;
-    const scale = Math.max(0.35, STEPS[index + 1] ?? 1);
+    const scale = Math.max(LEAST_ROOM, STEPS[index + 1] ?? 1);
     const box = {
       from,
       width: cm5(need.width * scale),
@@ -67,7 +51,7 @@ export function youngPlan(animal: Animal, months: number | null): YoungPlan {
   return {
     length,
     mass: massAt(animal, length),
-    grown: age >= adult,
+    grown: !isYoungAt(animal, age),
     boxes,
     // No wider than the gap between the eyes, about half of the girth of the head; prey is about as long as twice that.
     prey: girth * (animal.kind === 'snake' ? 1.2 : 0.8),
@@ -82,7 +66,7 @@ export interface GroupWord {
   readonly because: string;
 }
 
-/** What is wrong or to be watched with who is kept with whom. */
+/** What is wrong or to be watched with who is kept with whom. @param animal as the catalogue has it, grown */
 export function judgeGroup(design: Design, animal: Animal | undefined): readonly GroupWord[] {
   const words: GroupWord[] = [];
   const life = animal?.growing;

@@ -5,7 +5,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { many, findAnimal, type Animal, type Basis, type Legal, type Life } from '@/core/catalogue';
+import { monthsBefore } from '@/core/brief';
 import { DEFENCE_WORD, preyRule, youngPlan } from '@/core/living';
+import { noonOf } from '@/core/time';
 import { capital, counted, length, mass, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
@@ -49,7 +51,7 @@ const DRINKS: Record<Animal['water']['value'], string> = {
 
 /** Who lives with whom, how it grows, eats, drinks and breeds. */
 export function GroupTab({ today }: { readonly today: Date }) {
-  const { catalogue } = useStore();
+  const { catalogue, today: day } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { write, tell } = useReader();
@@ -106,12 +108,17 @@ export function GroupTab({ today }: { readonly today: Date }) {
           value={age ?? adult}
           min={0}
           max={1200}
-          onCommit={(ageMonths) => put({ ageMonths })}
+          onCommit={(ageMonths) => put({ ageMonths, hatched: monthsBefore(day, Math.round(ageMonths)) })}
           sx={{ width: 120 }}
         />
         {age !== null && (
-          <Button size="small" onClick={() => put({ ageMonths: null })}>
+          <Button size="small" onClick={() => put({ ageMonths: null, hatched: null })}>
             It is grown
+          </Button>
+        )}
+        {age !== null && company.hatched === null && (
+          <Button size="small" onClick={() => put({ hatched: monthsBefore(day, Math.round(age)) })}>
+            Count its age from today
           </Button>
         )}
       </Box>
@@ -169,7 +176,12 @@ export function GroupTab({ today }: { readonly today: Date }) {
       <Panel label={plan.grown ? 'From hatchling to now' : 'As it grows'}>
         <Typography variant="body2" sx={{ mb: 0.5 }}>
           {plan.grown ? 'Grown' : `At ${counted(age ?? 0, 'month')}`}: about {write(length(plan.length))} and{' '}
-          {write(mass(plan.mass))}. An enclosure much too large for a young animal hides its food from it.
+          {write(mass(plan.mass))}.{' '}
+          {company.hatched !== null && `Hatched about ${monthFrom(noonOf(company.hatched), 0)}. `}
+          {age !== null &&
+            company.hatched === null &&
+            'Its age was told without a day: it stays so old until it is counted. '}
+          An enclosure much too large for a young animal hides its food from it.
         </Typography>
         <PlainTable label="Enclosures as it grows">
           <thead>

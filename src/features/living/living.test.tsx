@@ -1,10 +1,13 @@
 // @vitest-environment happy-dom
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
 import type { EditCall } from '@/core/edits';
 import { layGround } from '@/core/ground';
+import { monthsBefore } from '@/core/brief';
 import { guessSurvey, runCrew, sampleCrew, type CrewInput, type GrowthEvent } from '@/core/living';
+import type { Design } from '@/core/document';
+import { localDay } from '@/core/time';
 import { eventually, made, open } from '../testing/open';
 import { GroupTab } from './GroupTab';
 import { CrewTab } from './CrewTab';
@@ -164,8 +167,30 @@ describe('Crew, waste, group, moving in', () => {
     enter(box('Age, months'), '1');
     await eventually(async () => expect((await stored()).living.company.ageMonths).toBe(1));
     expect(screen.getByText(/^At 1 months|^At 1 month/)).toBeDefined();
+    expect((await stored()).living.company.hatched).toBe(monthsBefore(localDay(Date.now()), 1));
     press('It is grown');
-    await eventually(async () => expect((await stored()).living.company.ageMonths).toBeNull());
+    await eventually(async () =>
+      expect((await stored()).living.company).toMatchObject({ ageMonths: null, hatched: null }),
+    );
+  });
+
+  it('a young animal is as old as it is today; one whose age was told without a day, once it is counted', async () => {
+    const aged = (hatched: string | null, ageMonths: number): Design => ({
+      ...design,
+      living: { ...design.living, company: { ...design.living.company, hatched, ageMonths } },
+    });
+    const today = localDay(Date.now());
+    const { stored } = await open(<GroupTab today={TODAY} />, aged(monthsBefore(today, 7), 2));
+    expect(screen.getByText(/^At 7 months/)).toBeDefined();
+    expect((await stored()).living.company.ageMonths).toBe(2);
+    cleanup();
+    const second = await open(<GroupTab today={TODAY} />, { ...aged(null, 2), id: 'undated' });
+    expect(screen.getByText(/told without a day/)).toBeDefined();
+    press('Count its age from today');
+    await eventually(async () =>
+      expect((await second.stored()).living.company.hatched).toBe(monthsBefore(today, 2)),
+    );
+    expect(screen.queryByText(/told without a day/)).toBeNull();
   });
 
   it('quarantine is counted in days and waits for its tests', async () => {

@@ -9,6 +9,7 @@ import { applyEdit, type EditCall } from '@/core/edits';
 import { proposeDesign } from '@/core/propose';
 import { type Design } from '@/core/document';
 import { shelfAmounts, stockOf } from '@/core/shelf';
+import { localDay } from '@/core/time';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import {
   createDesign,
@@ -66,6 +67,7 @@ export async function open(element: ReactElement, design?: Design, prefs: UnitPr
     <SnackbarProvider>
       <StoreProvider
         demo={false}
+        today={localDay(Date.now())}
         waiting={<p>waiting</p>}
         blocked={<p>blocked</p>}
         broken={(message) => <p>broken: {message}</p>}

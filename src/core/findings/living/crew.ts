@@ -1,4 +1,4 @@
-import type { CrewKind } from '../../catalogue';
+import { findAnimal, type CrewKind } from '../../catalogue';
 import { crewOf } from '../../living/crew';
 import { judgeGroup } from '../../living/group';
 import { message, light } from '../../units';
@@ -89,8 +89,8 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
   });
 
 /** Who is kept with whom. */
-export const company: Rule = ({ design, animal }) =>
-  judgeGroup(design, animal).map((it) => ({
+export const company: Rule = ({ design, catalogue }) =>
+  judgeGroup(design, findAnimal(catalogue, design.brief.animal)).map((it) => ({
     code: it.code,
     severity: it.severity,
     place: { at: 'living' as const },

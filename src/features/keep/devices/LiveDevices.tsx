@@ -2,7 +2,15 @@
 
 import { useEffect, useRef } from 'react';
 import { readingsIn, readSenml } from '@/files';
-import { addFromSource, lastReading, loadDesign, ownRows, useStore } from '@/store';
+import {
+  addFromSource,
+  lastReading,
+  loadDesign,
+  ownRows,
+  probesRead,
+  useStore,
+  type SourceTrack,
+} from '@/store';
 import { hubEvents, hubSince, isOutdated, isThere, placeBox, sourceTracks } from './client';
 
 /** How long to wait before a device that fell silent is tried again, ms. */
@@ -24,6 +32,11 @@ function Listener({ design }: { readonly design: string }) {
     let ended = false;
     let source: EventSource | undefined;
     let again: ReturnType<typeof setTimeout> | undefined;
+    const keep = async (tracks: readonly SourceTrack[]): Promise<void> => {
+      const now = Date.now();
+      const { fresh, readUpTo } = await addFromSource(db, design, tracks, now);
+      if (fresh > 0 && readUpTo !== null && readUpTo <= now) await probesRead(db, design, readUpTo, now);
+    };
     const join = async (): Promise<void> => {
       const loaded = await loadDesign(db, design);
       if (loaded.state !== 'ready' || ended) return;
@@ -31,14 +44,13 @@ function Listener({ design }: { readonly design: string }) {
       if (!(await isThere(design))) await placeBox(loaded.row.design, ownRows(own.current));
       const missed = await hubSince(design, await lastReading(db, design, 'hub/'));
       if (ended) return;
-      await addFromSource(db, design, sourceTracks(missed), Date.now());
+      await keep(sourceTracks(missed));
       source = hubEvents(design);
       source.onmessage = (event: MessageEvent<string>) => {
         const { data } = event;
         if (isOutdated(design, event)) return;
         const found = readSenml(data, Date.now() / 1000);
-        if (found.ok && !ended)
-          addFromSource(db, design, sourceTracks(readingsIn(found.value)), Date.now()).catch(retry);
+        if (found.ok && !ended) keep(sourceTracks(readingsIn(found.value))).catch(retry);
       };
       source.onerror = () => source?.readyState === EventSource.CLOSED && retry();
     };
