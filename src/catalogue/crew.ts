@@ -43,6 +43,9 @@ Subulina octona           | miniature awl snail     | snail      | litter  | 16 
 Zonitoides arboreus       | quick gloss snail       | snail      | litter  | 5   | 12   | 5-21-30  | 45-95 | 2 | 14 | 70  | 300  | 0.4  | 98.4   | 99.5 | 4   | 40/20/40 | 25  | 0    | 30 | unwanted           | north-america   | 1   | 0
 `;
 
+/** What may not be kept or sold in places, since it runs wild where it gets out (from memory; the local authority decides). */
+const INVASIVE: ReadonlySet<string> = new Set(['Blaptica dubia']);
+
 export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
   const [low = 0, best = 20, high = 30] = cell(6).split('-').map(Number);
   const [litter = 0, waste = 0, mould = 0] = cell(16)
@@ -79,6 +82,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     air: ways.includes('air'),
     region: memory(cell(21) as CrewKind['region']['value']),
     culture: practice(Number(cell(22))),
+    ...(INVASIVE.has(cell(0)) ? { legal: ['invasive' as const] } : {}),
     price: practice(Number(cell(23))),
   };
 });

@@ -20,8 +20,8 @@ const of = (
 /** What counts of each material that soil is mixed from, by its id. */
 export const MIXING: Record<string, Mixing> = {
   'pumice-5-12': of('mineral', 6.5, 7.5, 0.1, 0, 0.05),
-  coir: of('fibre', 5.5, 6.5, 0.6, 0.1, 0.3),
-  'coir-loose': of('fibre', 5.5, 6.5, 0.6, 0.1, 0.3),
+  coir: of('fibre', 5.5, 6.5, 1, 0.1, 0.3),
+  'coir-loose': of('fibre', 5.5, 6.5, 1, 0.1, 0.3),
   'coir-fine': of('fibre', 5.5, 6.5, 0.7, 0.12, 0.35),
   'coir-fibre': of('fibre', 5.5, 6.5, 0.5, 0.08, 0.1),
   'coir-chips': of('fibre', 5.5, 6.5, 0.6, 0.1, 0.05),

@@ -37,6 +37,51 @@ dyscophus-guineti: tomato frog, false tomato frog, Tomatenfrosch
 mantella-aurantiaca: golden frog, Goldfröschchen
 trachycephalus-resinifictrix: milk frog, Phrynohyas resinifictrix, mission golden-eyed tree frog, Baumhöhlen-Krötenlaubfrosch
 pyxicephalus-adspersus: pixie frog, giant bullfrog, Afrikanischer Ochsenfrosch
+dendrobates-leucomelas: leuc, bumblebee dart frog, Gelbgebänderter Baumsteiger
+oophaga-pumilio: blue jeans frog, Dendrobates pumilio, Erdbeerfröschchen
+ranitomeya-variabilis: splashback, Ranitomeya ventrimaculata, Variabler Baumsteiger
+pelobatrachus-nasutus: long-nosed horned frog, Megophrys nasuta, Zipfelkrötenfrosch
+kaloula-pulchra: chubby frog, bubble frog, Asian painted frog, Indischer Ochsenfrosch
+phyllomedusa-sauvagii: painted-belly leaf frog, monkey tree frog, Makifrosch
+ambystoma-opacum: banded salamander, Marmorquerzahnmolch
+rhacodactylus-auriculatus: gargoyle, garg, Höckerkopfgecko
+phelsuma-laticauda: broad-tailed day gecko, Goldstaub-Taggecko
+hemidactylus-imbricatus: viper gecko, Teratolepis fasciata, Vipergecko
+underwoodisaurus-milii: barking gecko, Dickschwanzgecko
+nephrurus-levis: knob-tail, three-lined knob-tail, Knopfschwanzgecko
+uroplatus-fimbriatus: common leaf-tailed gecko, Großer Plattschwanzgecko
+tarentola-chazaliae: helmethead gecko, Helmkopfgecko
+tiliqua-scincoides: bluey, blue tongue, blue-tongue lizard, Blauzungenskink
+tiliqua-gigas: Indonesian blue tongue, Neuguinea-Blauzungenskink
+lepidothyris-fernandi: Togo fire skink, Mochlus fernandi, Feuerskink
+uromastyx-geyri: uro, dab lizard, Geyrs Dornschwanzagame
+physignathus-cocincinus: green water dragon, Asian water dragon, Grüne Wasseragame
+trioceros-jacksonii: three-horned chameleon, Chamaeleo jacksonii, Dreihornchamäleon
+anolis-equestris: Cuban giant anole, Ritteranolis
+takydromus-sexlineatus: Asian grass lizard, Langschwanzeidechse
+broadleysaurus-major: great plated lizard, Gerrhosaurus major, Braune Schildechse
+pogona-henrylawsoni: dumpy dragon, Lawson’s dragon, Zwergbartagame
+abronia-graminea: arboreal alligator lizard, Grüne Baumschleiche
+sceloporus-malachiticus: green spiny lizard, Malachit-Stachelleguan
+lampropeltis-polyzona: milksnake, Lampropeltis triangulum, Milchschlange
+boa-imperator: BCI, red-tailed boa, boa constrictor, Kaiserboa, Abgottschlange
+antaresia-childreni: Children python, Childrens Python
+lichanura-trivirgata: desert rosy boa, Lichanura orcutti, Rosenboa
+epicrates-cenchria: Brazilian rainbow boa, BRB, Regenbogenboa
+morelia-spilota: carpet snake, diamond python, Rautenpython, Teppichpython
+gonyosoma-boulengeri: rhino rat snake, Rhynchophis boulengeri, Nashornnatter
+boaedon-fuliginosus: African house snake, Lamprophis fuliginosus, Braune Hausschlange
+testudo-horsfieldii: Russian tortoise, Horsfield’s tortoise, four-toed tortoise, Agrionemys horsfieldii, Vierzehenschildkröte
+chelonoidis-carbonarius: redfoot, red-leg tortoise, Geochelone carbonaria, Köhlerschildkröte
+geoemyda-spengleri: Vietnamese leaf turtle, Zacken-Erdschildkröte
+phidippus-regius: jumping spider, jumper, Königsspringspinne
+brachypelma-hamorii: red knee, Brachypelma smithi, Rotknie-Vogelspinne
+caribena-versicolor: pinktoe, Avicularia versicolor, Martinique-Baumvogelspinne
+gromphadorhina-portentosa: hisser, Madagascar hissing cockroach, Fauchschabe
+coenobita-clypeatus: hermit crab, land hermit crab, purple pincher, Landeinsiedlerkrebs
+geosesarma-dennerle: purple vampire crab, Vampirkrabbe
+extatosoma-tiaratum: Macleay’s spectre, spiny leaf insect, Australische Gespenstschrecke
+hierodula-membranacea: giant mantis, praying mantis, Gottesanbeterin
 salamandra-salamandra: European fire salamander, Feuersalamander
 tylototriton-verrucosus: emperor newt, Himalaya-Krokodilmolch
 pleurodeles-waltl: sharp-ribbed newt, Spanish ribbed newt, Rippenmolch

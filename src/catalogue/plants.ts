@@ -140,9 +140,9 @@ Kalanchoe tomentosa        | panda plant                 | succulent | 20-40  | 
 Ceropegia woodii           | string of hearts            | succulent | 20-90  | 10-20 | 14 | 5-18    | 12-32 | 30-70  | 5-40   | 20   | 5  |          | africa          | pot     | 4
 Rhipsalis baccifera        | mistletoe cactus            | mounted   | 30-80  | 20-40 | 18 | 3-12    | 14-29 | 50-90  | 15-50  | 60   | 5  |          | south-america   | pot     | 4
 Isolatocereus dumortieri   | candle cactus               | succulent | 40-90  | 10-20 | 48 | 12-35   | 8-36  | 15-50  | 1-25   | 1500 | 10 | spines   | central-america | pot     | 1
-Eleusine tristachya        | tussock goosegrass          | succulent | 15-30  | 20-35 | 5  | 10-35   | 12-35 | 25-65  | 8-45   | 400  | 8  |          | south-america   | pot     | 4
-Festuca glauca             | blue fescue                 | succulent | 15-30  | 15-25 | 14 | 10-35   | -5-30 | 25-65  | 8-45   | 500  | 8  |          | mediterranean   | pot     | 5
-Carex comans               | New Zealand hair sedge      | ground    | 20-35  | 25-40 | 14 | 6-25    | 2-27  | 35-85  | 30-70  | 500  | 10 |          | australasia     | pot     | 5
+Eleusine tristachya        | tussock goosegrass          | grass     | 15-30  | 20-35 | 5  | 10-35   | 12-35 | 25-65  | 8-45   | 400  | 8  |          | south-america   | pot     | 4
+Festuca glauca             | blue fescue                 | grass     | 15-30  | 15-25 | 14 | 10-35   | -5-30 | 25-65  | 8-45   | 500  | 8  |          | mediterranean   | pot     | 5
+Carex comans               | New Zealand hair sedge      | grass     | 20-35  | 25-40 | 14 | 6-25    | 2-27  | 35-85  | 30-70  | 500  | 10 |          | australasia     | pot     | 5
 `;
 
 /** Commonly protected in trade or in the wild (orchids, cacti, bog mosses), or known to run wild where let out. */

@@ -118,4 +118,5 @@ export const FORM_WORD: Record<Plant['form'], string> = {
   marsh: 'marsh',
   floating: 'floats',
   succulent: 'dry soil',
+  grass: 'grass',
 };

@@ -191,10 +191,10 @@ const FITTED: Readonly<Record<string, (devices: readonly Fitted[]) => readonly F
     ),
     fit({
       id: 'device-7',
-      name: 'Fan, 80 mm',
-      kind: 'fan-middle',
+      name: 'Small fan, 40 mm',
+      kind: 'fan-small',
       at: { x: 0.15, y: 0.45, z: 0.55 },
-      power: 2,
+      power: 1,
     }),
   ],
   'demo-hedge': (devices) => devices.map(held('device-4', 24)),

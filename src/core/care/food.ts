@@ -146,13 +146,36 @@ const ROWS: Readonly<Record<Diet, Row>> = {
   },
 };
 
+/** What has no bones is fed otherwise, by the same name: nothing on its food, and none of it for days around a moult. */
+const BONELESS: Partial<Readonly<Record<Diet, Partial<Row>>>> = {
+  insects: {
+    grown: after(4),
+    young: after(2),
+    words: 'one live insect, no longer than its body; flies for what waits on twigs or leaps',
+    watch: 'It may refuse for days before a moult: then nothing living stays with it.',
+    calcium: null,
+    vitamins: null,
+  },
+  mixed: {
+    words: 'fallen leaves, vegetables, some fruit, a little dry food with protein; fresh after a day',
+    watch: 'For its shell a piece of cuttlebone stays with it.',
+    calcium: null,
+    vitamins: null,
+  },
+};
+
 /** How an animal is fed, by what it eats, what it is, and whether it still grows. */
 export function feedingOf(animal: Animal, young: boolean): Feeding {
   const diet = animal.growing?.diet.value ?? 'insects';
-  const { grown, young: growing, watch = '', ...row } = ROWS[diet];
+  const own = animal.kind === 'invertebrate' ? { ...ROWS[diet], ...BONELESS[diet] } : ROWS[diet];
+  const { grown, young: growing, watch = '', ...row } = own;
   // Day-active lizards eat every other day when grown, geckos and frogs every third.
   const every = diet === 'insects' && animal.kind === 'lizard' ? daily(2) : grown;
-  return { ...row, watch, when: young ? growing : every };
+  const words =
+    diet === 'plants' && animal.kind !== 'tortoise'
+      ? 'weeds and leaves, and some seeds, as much as its body is large'
+      : row.words;
+  return { ...row, words, watch, when: young ? growing : every };
 }
 
 /** Animals so small, and so ill to catch, that a scale does them more harm than it tells: kg. */

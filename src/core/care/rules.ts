@@ -115,7 +115,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       when: after(14),
       minutes: 3,
     });
-  if (animal?.water.value === 'dish' || animal?.water.value === 'soaking dish' || uses.has('drink'))
+  if (animal?.water.value.endsWith('dish') || uses.has('drink'))
     add({
       id: 'dish',
       needsAnimal: true,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { positive, price, Range, sourced } from './basis';
+import { Laws, positive, price, Range, sourced } from './basis';
 
 const share = z.number().min(0).max(1);
 /** Genus and species, if need be with a subspecies or variety. */
@@ -24,13 +24,6 @@ export const REGIONS = [
 export const Region = z.enum(REGIONS);
 export type RegionName = z.infer<typeof Region>;
 
-/**
- * What the law commonly says of a kind; the local authority says what it says here. `certificate`: of the highest grade of
- * protection (CITES Appendix I, or Annex A in the EU), sold with a certificate of its own.
- */
-export const Legal = z.enum(['protected', 'certificate', 'invasive', 'venomous']);
-export type Legal = z.infer<typeof Legal>;
-
 export const PLANT_FORMS = [
   'ground',
   'climber',
@@ -39,6 +32,7 @@ export const PLANT_FORMS = [
   'marsh',
   'floating',
   'succulent',
+  'grass',
 ] as const;
 
 /** A plant, by what it becomes and what it bears; sizes in m, light in mol/m² a day, temperature in °C. */
@@ -68,7 +62,7 @@ export const Plant = z.strictObject({
   sold: sourced(z.enum(['pot', 'bare', 'cutting', 'mat', 'bulb'])),
   /** Plants that one bought can be divided into. */
   divides: sourced(z.number().int().min(1).max(20)),
-  legal: Legal.optional(),
+  legal: Laws.optional(),
   price,
 });
 export type Plant = z.infer<typeof Plant>;
@@ -128,7 +122,7 @@ export const CrewKind = z.strictObject({
   region: sourced(Region),
   /** Animals in a culture as bought. */
   culture: sourced(positive),
-  legal: Legal.optional(),
+  legal: Laws.optional(),
   price,
 });
 export type CrewKind = z.infer<typeof CrewKind>;
@@ -190,6 +184,6 @@ export const Life = z.strictObject({
   ),
   /** What it does to hands; absent: nothing that is known. */
   defence: sourced(z.enum(['skin poison', 'hairs', 'sting', 'bite'])).optional(),
-  legal: Legal.optional(),
+  legal: Laws.optional(),
 });
 export type Life = z.infer<typeof Life>;

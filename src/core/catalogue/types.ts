@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BED_IDS } from './drainage';
-import { Basis, positive, price, Range, sourced } from './basis';
+import { Basis, Laws, positive, price, Range, sourced } from './basis';
 import { ClimateRows } from './climateTypes';
 import { Life, LivingRows, ScientificName } from './livingTypes';
 import { ScapeRows } from './scapeTypes';
@@ -134,6 +134,7 @@ export const Material = z.strictObject({
   /** Collected outside, or bought clean: what sterilising is about. */
   collected: z.boolean().optional(),
   peatFree: z.boolean(),
+  legal: Laws.optional(),
   cautions: z.array(z.enum(MATERIAL_CAUTIONS)),
   packs: z.array(Pack).min(1),
 });
@@ -185,7 +186,7 @@ export const Animal = z.strictObject({
   /** Extra floor area for each further adult, share of the first. */
   extraFloor: sourced(z.number().min(0).max(2)),
   company: sourced(z.enum(['alone', 'pairs', 'groups'])),
-  water: sourced(z.enum(['drops', 'dish', 'soaking dish', 'pool'])),
+  water: sourced(z.enum(['drops', 'drops and dish', 'dish', 'soaking dish', 'pool'])),
   /** Thickness of its body: what a way in must let through, m. */
   girth: sourced(positive).optional(),
   /** Keeps under cover and wants much of it. */

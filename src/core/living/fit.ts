@@ -95,6 +95,7 @@ export const heldAgainstDigging = (
 export const GOES: Readonly<Record<Plant['form'], readonly Place['kind'][]>> = {
   ground: ['ground'],
   succulent: ['ground'],
+  grass: ['ground'],
   climber: ['ground', 'wall'],
   mounted: ['wall', 'piece'],
   moss: ['ground', 'piece', 'wall'],

@@ -70,7 +70,8 @@ describe('growing up', () => {
       const grown = youngPlan(row, null);
       expect(grown.grown).toBe(true);
       expect(young.grown).toBe(false);
-      expect(young.prey, row.english).toBeLessThan(grown.prey);
+      expect(young.prey.most, row.english).toBeLessThan(grown.prey.most);
+      expect(young.prey.by, row.english).toBe(row.kind === 'snake' ? 'thickness' : 'length');
       expect(young.gauze).toBeLessThan(grown.gauze);
       expect(grown.boxes[0]!.from).toBe(0);
       grown.boxes.forEach((box, index) => {
@@ -115,6 +116,12 @@ describe('what keeps a young one in', () => {
     const full = (row.length.value.low + row.length.value.high) / 2;
     expect(young.gauze).toBeCloseTo((0.35 * row.girth!.value * lengthAt(row, 1)) / full, 12);
     // Prey 0.8 of the girth.
-    expect(young.prey / young.gauze).toBeCloseTo(0.8 / 0.35, 12);
+    expect(young.prey.most / young.gauze).toBeCloseTo(0.8 / 0.35, 12);
+    // A snake’s: as thick as itself.
+    const snake = catalogue.animals.find((it) => it.id === 'pantherophis-guttatus')!;
+    expect(youngPlan(snake, 600).prey).toEqual({
+      most: expect.closeTo(snake.girth!.value, 6) as number,
+      by: 'thickness',
+    });
   });
 });

@@ -15,8 +15,9 @@ export interface YoungPlan {
     readonly depth: number;
     readonly height: number;
   }[];
-  /** Longest prey, m, and the widest hole in a gauze that keeps it in, m. */
-  readonly prey: number;
+  /** The largest prey, m: its length, or its thickness for what swallows it whole and long. */
+  readonly prey: { readonly most: number; readonly by: 'length' | 'thickness' };
+  /** The widest hole in a gauze that keeps it in, m. */
   readonly gauze: number;
 }
 
@@ -53,8 +54,9 @@ export function youngPlan(animal: Animal, months: number | null): YoungPlan {
     mass: massAt(animal, length),
     grown: !isYoungAt(animal, age),
     boxes,
-    // No wider than the gap between the eyes, about half of the girth of the head; prey is about as long as twice that.
-    prey: girth * (animal.kind === 'snake' ? 1.2 : 0.8),
+    // A snake’s is as thick as itself. Else no wider than the gap between the eyes, about half of the girth of the head;
+    // prey is about as long as twice that.
+    prey: animal.kind === 'snake' ? { most: girth, by: 'thickness' } : { most: girth * 0.8, by: 'length' },
     gauze: girth * 0.35,
   };
 }

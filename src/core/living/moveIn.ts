@@ -1,4 +1,4 @@
-import type { Animal, Life } from '../catalogue';
+import type { Animal, Legal, Life } from '../catalogue';
 
 export interface MoveInStep {
   readonly id: string;
@@ -25,6 +25,17 @@ export const DEFENCE_WORD: Record<NonNullable<Life['defence']>['value'], string>
     'It throws hairs that lodge in eyes and skin: gloves and goggles whenever the enclosure is opened or soil is moved.',
   sting: 'It stings: long tongs, never a hand, and help at hand for those who react badly.',
   bite: 'It bites hard or holds on: a hook or a screen between it and the hand, and never at face height.',
+};
+
+/** What each grade of law asks (common practice; the local authority decides). */
+export const LAW_WORD: Record<Legal, string> = {
+  protected: 'Commonly protected: bred or propagated only, with its papers; keep them.',
+  certificate:
+    'Strictly protected: it may not be bought, sold or lent without a certificate of its own, which goes with it.',
+  invasive: 'Runs wild where it gets out, and in some places may not be kept or bred: never release it.',
+  injurious:
+    'In some countries it may not be brought in or over inner borders, for the fungus it may carry: ask before you travel.',
+  venomous: 'Counted as venomous in some places: ask before you buy.',
 };
 
 /** Before an animal moves in, and its first week. A veterinarian decides about health; Rincon gives no medical advice. */

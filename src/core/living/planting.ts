@@ -1,4 +1,4 @@
-import { findAnimal, type Animal, type Catalogue, type Plant, type RegionName } from '../catalogue';
+import { lawsOf, findAnimal, type Animal, type Catalogue, type Plant, type RegionName } from '../catalogue';
 import type { Design, Planted, PlantSpot } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { asksForPots, fitAt, LIVES, treadOf, type Fit } from './fit';
@@ -164,7 +164,7 @@ export function proposePlanting(asked: PlantingInput): Planting {
               ((Math.PI / 4) * grownSize(it.plant, it.fit.value).width ** 2) / floor / target - 0.5,
             ),
           ) -
-        (it.plant.legal === 'invasive' ? 0.15 : 0) -
+        (lawsOf(it.plant).includes('invasive') ? 0.15 : 0) -
         (it.plant.harm.value === 'toxic' ? 0.06 : 0)
       );
     };

@@ -36,6 +36,7 @@ const LEAF_AREA: Record<Plant['form'], number> = {
   marsh: 2,
   floating: 1,
   succulent: 1.2,
+  grass: 1.8,
 };
 
 /** It hangs from what it is tied to: mounted, and much longer than wide. */

@@ -6,7 +6,7 @@ import { coverShare } from './cover';
 import { clashOf } from './overlap';
 import { placePieces } from '../pieces/place';
 import { block, clamp, fitted, hide, mm, put, span, type Plan, type Wish } from './put';
-import { wantsOf } from './wants';
+import { feedsAnywhere, wantsOf } from './wants';
 
 /**
  * A first layout for the animal's way of life, to be changed: a hide at each end and a moist one where it is wanted,
@@ -323,6 +323,9 @@ function log(plan: Plan, share: number, deep: number): void {
   });
 }
 
+/** Breadth up to which a dish is of stoneware, m: larger ones are too heavy to stand on soil that is dug. */
+const LARGEST_DISH = 0.32;
+
 /** What it drinks from, as large as it needs it. */
 function drinking(plan: Plan): void {
   const { depth, width } = plan.design.enclosure;
@@ -332,12 +335,13 @@ function drinking(plan: Plan): void {
   const hasWater = plan.design.ground.method === 'full-water' || wet(plan, at.x, at.y);
   if (water === 'drops' || (water === 'pool' && hasWater)) return;
   const soaks = water === 'soaking dish' || water === 'pool';
-  const row = findPieceKind(catalogue, soaks ? 'soaking-dish' : 'water-dish');
-  if (row?.body.shape !== 'block') return;
   const long = soaks
     ? wants.length * (animal?.kind === 'snake' ? 0.28 : 0.7)
     : clamp(wants.length * 0.5, 0.06, 0.14);
   const broad = mm(clamp(long, soaks ? 0.12 : 0.06, width * (soaks ? 0.44 : 0.3)));
+  const kind = !soaks ? 'water-dish' : broad > LARGEST_DISH ? 'soaking-tub' : 'soaking-dish';
+  const row = findPieceKind(catalogue, kind);
+  if (row?.body.shape !== 'block') return;
   const deep =
     animal?.kind === 'frog' && wants.length <= 0.045 ? 0.015 : clamp(wants.girth * 1.1, 0.015, 0.08);
   const shape: Body = {
@@ -359,6 +363,7 @@ function feeding(plan: Plan): void {
   const { depth, height } = plan.design.enclosure;
   const { animal, across, wants } = plan;
   const at = { x: across(0.55), y: depth * 0.16 };
+  if (feedsAnywhere(animal)) return;
   if (animal?.kind === 'frog' && wants.length <= 0.065 && !wet(plan, at.x, at.y))
     put(plan, { kind: 'fly-cup', at });
   else if (animal?.life.value === 'climbing' && animal.kind === 'gecko')

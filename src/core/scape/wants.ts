@@ -51,3 +51,7 @@ export const SNUG = { least: 1.15, most: 4 } as const;
 /** A climbing kind, or one that perches. */
 export const climbing = (animal: Animal | undefined): boolean =>
   animal?.life.value === 'climbing' || animal?.perch !== undefined;
+
+/** What hunts or grazes where it sits, among twigs, is fed at no place of its own. */
+export const feedsAnywhere = (animal: Animal | undefined): boolean =>
+  animal?.kind === 'invertebrate' && animal.life.value === 'climbing';

@@ -261,7 +261,7 @@ function dayFindings(
   if (first)
     add({
       code: 'nothing-to-drink',
-      severity: animal.water.value === 'drops' ? 'severe' : 'look',
+      severity: animal.water.value.startsWith('drops') ? 'severe' : 'look',
       what: message`There is hardly any water it could drink ${seasonsWord(thirsty.map((it) => it.season))}.`,
       because:
         first.drops * 24 < 0.05

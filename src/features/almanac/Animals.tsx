@@ -27,6 +27,7 @@ const GROUP_WORD: Record<Animal['company']['value'], string> = {
 };
 const WATER_WORD: Record<Animal['water']['value'], string> = {
   drops: 'drops on leaves',
+  'drops and dish': 'drops on leaves, and a dish',
   dish: 'a dish',
   'soaking dish': 'a dish to soak in',
   pool: 'a pool',

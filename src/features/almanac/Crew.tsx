@@ -2,9 +2,9 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { type CrewKind, type Sourced } from '@/core/catalogue';
+import { lawsOf, type CrewKind, type Sourced } from '@/core/catalogue';
 import { useStore } from '@/store';
-import { chainOf, growthRate } from '@/core/living';
+import { chainOf, growthRate, LAW_WORD } from '@/core/living';
 import { counted, temperature, UNITS, unitFor } from '@/core/units';
 import { useReader } from '@/ui/units';
 import { Count, Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
@@ -169,6 +169,7 @@ function Values({ row, own, alter }: ValuesProps) {
               row.protein ? 'Nibbles soft plants and moulting animals when protein is short.' : '',
               row.climbs ? 'Climbs glass.' : '',
               row.escapes ? 'Gets out of open enclosures.' : '',
+              ...lawsOf(row).map((it) => LAW_WORD[it]),
               row.air ? 'Dwindles in still air.' : '',
             ]
               .filter(Boolean)

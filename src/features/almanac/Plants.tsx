@@ -2,7 +2,8 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { type Plant } from '@/core/catalogue';
+import { lawsOf, type Plant } from '@/core/catalogue';
+import { LAW_WORD } from '@/core/living';
 import { useStore } from '@/store';
 import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
@@ -157,11 +158,11 @@ function Values({ row, own, alter }: ValuesProps) {
           />
         </Box>
       </Box>
-      {row.legal && (
+      {lawsOf(row).length > 0 && (
         <Typography variant="body2" sx={{ mt: 1.5 }}>
-          {row.legal !== 'invasive'
-            ? 'Commonly protected: buy it propagated, with its papers, never from the wild.'
-            : 'Runs wild where it is let out; in some places it may not be kept.'}{' '}
+          {lawsOf(row)
+            .map((it) => LAW_WORD[it])
+            .join(' ')}{' '}
           Ask the local authority.
         </Typography>
       )}

@@ -4,9 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { many, findAnimal, type Animal, type Basis, type Legal, type Life } from '@/core/catalogue';
+import { findAnimal, lawsOf, many, type Animal, type Basis, type Life } from '@/core/catalogue';
 import { monthsBefore } from '@/core/brief';
-import { DEFENCE_WORD, preyRule, youngPlan } from '@/core/living';
+import { DEFENCE_WORD, LAW_WORD, preyRule, youngPlan } from '@/core/living';
 import { noonOf } from '@/core/time';
 import { capital, counted, length, mass, temperature } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
@@ -30,13 +30,6 @@ const HANDLING: Record<Life['handling']['value'], string> = {
   weekly: 'At most weekly, for minutes.',
   often: 'Bears short handling; stop when it wants to leave.',
 };
-const LAW: Record<Legal, string> = {
-  protected: 'Commonly protected: ask for its papers and keep them.',
-  certificate:
-    'Strictly protected: it may not be bought, sold or lent without a certificate of its own, which goes with it.',
-  invasive: 'Runs wild where it gets out, and in some places may not be kept or bred: never release it.',
-  venomous: 'Counted as venomous in some places: ask before you buy.',
-};
 const YOUNG: Record<Life['young']['value'], string> = {
   eggs: 'Eggs',
   spawn: 'Spawn',
@@ -44,6 +37,7 @@ const YOUNG: Record<Life['young']['value'], string> = {
 };
 const DRINKS: Record<Animal['water']['value'], string> = {
   drops: 'Drops on leaves and glass: mist, and see it drink.',
+  'drops and dish': 'Drops on leaves and glass, and a dish besides, fresh daily: mist, and see it drink.',
   dish: 'A dish, fresh daily.',
   'soaking dish': 'A dish it can lie in, fresh daily.',
   pool: 'The pool itself: shallow at one end, changed weekly.',
@@ -133,7 +127,9 @@ export function GroupTab({ today }: { readonly today: Date }) {
             </Fact>
             <Fact name="Food" basis={life.diet.basis}>
               {capital(life.diet.value)}
-              {prey === null ? '.' : `; prey up to ${write(length(plan.prey))} long now, ${prey}.`}
+              {prey === null
+                ? '.'
+                : `; prey up to ${write(length(plan.prey.most))} ${plan.prey.by === 'thickness' ? 'thick' : 'long'} now, ${prey}.`}
             </Fact>
             <Fact name="Drinks" basis={animal.water.basis}>
               {DRINKS[animal.water.value]}
@@ -161,9 +157,12 @@ export function GroupTab({ today }: { readonly today: Date }) {
                 ? ' Take young out at once: they are eaten.'
                 : ''}
             </Fact>
-            {life.legal && (
+            {lawsOf(life).length > 0 && (
               <Fact name="Law" basis="memory">
-                {LAW[life.legal]} The local authority decides.
+                {lawsOf(life)
+                  .map((it) => LAW_WORD[it])
+                  .join(' ')}{' '}
+                The local authority decides.
               </Fact>
             )}
           </Facts>

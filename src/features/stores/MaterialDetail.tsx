@@ -3,7 +3,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { catalogue as shipped } from '@/catalogue';
-import type { Material } from '@/core/catalogue';
+import { lawsOf, type Material } from '@/core/catalogue';
+import { LAW_WORD } from '@/core/living';
 import { heldAt } from '@/core/ground';
 import { length, percent, UNITS, unitFor } from '@/core/units';
 import { useOwn, useShelfBook, useStore } from '@/store';
@@ -62,6 +63,14 @@ export function MaterialDetail({ row, own, onLike, onGone }: DetailProps) {
             For {row.roles.map((role) => ROLE_WORD[role]).join(', ')}
             {row.peatFree ? '' : '; holds peat'}
           </Typography>
+          {lawsOf(row).length > 0 && (
+            <Typography variant="body2" sx={{ mt: 0.25 }}>
+              {lawsOf(row)
+                .map((it) => LAW_WORD[it])
+                .join(' ')}{' '}
+              The local authority decides.
+            </Typography>
+          )}
         </Box>
         <OwnRowActions
           name={row.name}

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { assess } from '../../assess';
+import { lawsOf } from '../../catalogue';
 import { applyEdit, type EditCall } from '../../edits';
 import { proposeDesign } from '../../propose';
 import { type Design } from '../../document';
@@ -106,6 +107,37 @@ describe('findings of what lives in an enclosure', () => {
       expect(it.remedies).toEqual([]);
       expect(found(build(GECKO), code)).toBeUndefined();
     }
+  });
+
+  it('law is told of crew and of soils too; several grades of it stand side by side', () => {
+    const roach = build('tribolonotus-gracilis', {
+      edit: 'setCrew',
+      change: { kind: 'blaptica-dubia', count: 10 },
+    });
+    expect(said(roach, 'plant-invasive')).toBe('The spotted wood roach runs wild where it is let out.');
+    const plain = build(GECKO);
+    const fern: Design = {
+      ...plain,
+      ground: {
+        ...plain.ground,
+        layers: plain.ground.layers.map((it) =>
+          it.kind === 'substrate'
+            ? { ...it, mix: { ...it.mix, parts: [{ material: 'tree-fern-fibre', parts: 1 }] } }
+            : it,
+        ),
+      },
+    };
+    expect(found(fern, 'material-protected')).toMatchObject({ severity: 'note', place: { at: 'ground' } });
+    const laws = (id: string) => lawsOf(catalogue.animals.find((it) => it.id === id)!.growing);
+    expect(laws('chamaeleo-calyptratus')).toEqual(['protected', 'invasive']);
+    // US 50 CFR 16.14: salamanders of these genera are injurious for the fungus they may carry.
+    for (const it of catalogue.animals)
+      expect(laws(it.id).includes('injurious'), it.id).toBe(
+        /^(Cynops|Plethodon|Pleurodeles|Salamandra|Tylototriton) /.test(it.scientific),
+      );
+    // One word, as rows of one’s own from before have it, is read as one grade.
+    expect(lawsOf({ legal: 'venomous' })).toEqual(['venomous']);
+    expect(lawsOf({})).toEqual([]);
   });
 
   it('poison does not matter to what eats no leaves; an enclosure of the approach of none wants no crew', () => {

@@ -1,6 +1,7 @@
-import { findPlant } from '../../catalogue';
+import { findCrew, findPlant, lawsOf, materialOf } from '../../catalogue';
+import { materialsIn } from '../../ground/layers';
 import { asksForPots, heldAgainstDigging, treadOf } from '../../living/fit';
-import { length, message } from '../../units';
+import { length, message, type Message } from '../../units';
 import type { Finding, Rule } from '../../finding/finding';
 
 /** The plant taken out. */
@@ -129,41 +130,58 @@ export const dugUp: Rule = ({ design, animal, catalogue }) => {
   ];
 };
 
-/** Protected by law, or runs wild where it is let out. */
-export const plantLaw: Rule = ({ design, catalogue }) => {
-  const rows = [...new Set(design.living.plants.map((it) => it.kind))].flatMap((kind) => {
-    const row = findPlant(catalogue, kind);
-    return row?.legal ? [row] : [];
+/** Plants and crew that are protected by law, or run wild where they are let out; soils made of protected plants. */
+export const plantLaw: Rule = ({ design, catalogue, layers }) => {
+  const { plants, crew } = design.living;
+  const living = [
+    ...[...new Set(plants.map((it) => it.kind))].map((kind) => findPlant(catalogue, kind)),
+    ...crew.map((it) => findCrew(catalogue, it.kind)),
+  ].flatMap((it) => it ?? []);
+  const invasive = living.find((it) => lawsOf(it).includes('invasive'));
+  const kept = living.find((it) => lawsOf(it).some((law) => law === 'protected' || law === 'certificate'));
+  const soil = layers
+    .flatMap(({ layer }) => materialsIn(layer))
+    .map((id) => materialOf(catalogue, id))
+    .find((it) => lawsOf(it).length > 0);
+  const note = (code: string, at: 'living' | 'ground', what: Message, because: Message): Finding => ({
+    code,
+    severity: 'note',
+    place: { at },
+    what,
+    because,
+    remedies: [],
+    basis: 'memory',
+    routine: true,
   });
-  const invasive = rows.filter((it) => it.legal === 'invasive');
-  const kept = rows.filter((it) => it.legal !== 'invasive');
   return [
-    ...(invasive[0]
+    ...(invasive
       ? [
-          {
-            code: 'plant-invasive',
-            severity: 'note' as const,
-            place: { at: 'living' as const },
-            what: message`The ${invasive[0].english} runs wild where it is let out.`,
-            because: message`In some places it may not be kept at all: ask the local authority. Cuttings go into the freezer or the bin, never outside.`,
-            remedies: [],
-            basis: 'memory' as const,
-            routine: true as const,
-          },
+          note(
+            'plant-invasive',
+            'living',
+            message`The ${invasive.english} runs wild where it is let out.`,
+            message`In some places it may not be kept at all: ask the local authority. What is cut or culled goes into the freezer or the bin, never outside.`,
+          ),
         ]
       : []),
-    ...(kept[0]
+    ...(kept
       ? [
-          {
-            code: 'plant-protected',
-            severity: 'note' as const,
-            place: { at: 'living' as const },
-            what: message`The ${kept[0].english} is commonly protected.`,
-            because: message`Buy it propagated, with its papers; never from the wild.`,
-            remedies: [],
-            basis: 'memory' as const,
-            routine: true as const,
-          },
+          note(
+            'plant-protected',
+            'living',
+            message`The ${kept.english} is commonly protected.`,
+            message`Buy it propagated, with its papers; never from the wild.`,
+          ),
+        ]
+      : []),
+    ...(soil
+      ? [
+          note(
+            'material-protected',
+            'ground',
+            message`${soil.name} comes of a protected plant.`,
+            message`Tree ferns are in trade with papers only (CITES Appendix II): keep the seller’s, and ask the local authority before it crosses a border.`,
+          ),
         ]
       : []),
   ];

@@ -1,4 +1,5 @@
 import { many } from '../../catalogue';
+import { feedsAnywhere } from '../../scape/wants';
 import { ARM, reachTo } from '../../scape/reach';
 import { LIP } from '../../scape/pump';
 import { length, message, tank } from '../../units';
@@ -30,7 +31,7 @@ export const thingsForgotten: Rule = (looked) => {
   if (water !== 'drops' && !open && !has('drink'))
     missing(
       'no-dish',
-      water === 'dish' ? 'water-dish' : 'soaking-dish',
+      water.endsWith('dish') && water !== 'soaking dish' ? 'water-dish' : 'soaking-dish',
       'There is nothing to drink from.',
       'A dish needs room of its own and is easily forgotten until the enclosure is full.',
       'Put a dish in',
@@ -66,7 +67,7 @@ export const thingsForgotten: Rule = (looked) => {
       });
     }
   }
-  if (!has('feed'))
+  if (!has('feed') && !feedsAnywhere(animal))
     missing(
       'no-feeding-place',
       'feeding-place',

@@ -24,6 +24,7 @@ const TONES: Record<Plant['form'], readonly [leaf: string, dark: string]> = {
   marsh: ['#6E9C62', '#46744A'],
   floating: ['#87AE5A', '#5D8240'],
   succulent: ['#86A58B', '#587A63'],
+  grass: ['#8CA06A', '#617A46'],
 };
 
 function hash(text: string): number {
@@ -146,6 +147,14 @@ export function PlantShape({ form, x, y, width, height, hangs, seed, flat = fals
             Math.max(2.5, w * 0.09),
           ),
         );
+      }
+      break;
+    case 'grass':
+      // Blades from one tuft, each bent over outwards.
+      for (let i = 0; i < 13; i += 1) {
+        const part = (i / 12) * 2 - 1;
+        const tip = { x: x + part * w * 0.5, y: y - h * (1 - 0.35 * Math.abs(part)) };
+        stems.push(`M${x + part * w * 0.06} ${y}Q${x + part * w * 0.14} ${y - h * 0.8} ${tip.x} ${tip.y}`);
       }
       break;
     case 'ground':
