@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Animal } from '@/core/catalogue';
 import { useStore } from '@/store';
+import { LifeFacts } from '@/ui/LifeFacts';
 import { PickField } from '@/ui/fields/PlainFields';
 import { Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
@@ -207,6 +208,12 @@ function Values({ row, own, alter }: ValuesProps) {
               row.climate.uvZone.value
             )}
           </Line>
+          {row.growing && (
+            <>
+              <Part>How it is kept</Part>
+              <LifeFacts animal={row} life={row.growing} months={null} />
+            </>
+          )}
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 2 }}>
             Some species are protected or need a permit: ask the local authority. A qualified veterinarian
             decides about health.

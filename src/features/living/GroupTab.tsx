@@ -3,52 +3,25 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
-import { findAnimal, lawsOf, many, type Animal, type Basis, type Life } from '@/core/catalogue';
+import { findAnimal, many } from '@/core/catalogue';
 import { monthsBefore } from '@/core/brief';
-import { DEFENCE_WORD, LAW_WORD, preyRule, youngPlan } from '@/core/living';
+import { youngPlan } from '@/core/living';
 import { noonOf } from '@/core/time';
-import { capital, counted, length, mass, temperature } from '@/core/units';
+import { counted, length, mass } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
-import { BasisMark } from '@/ui/BasisMark';
+import { LifeFacts } from '@/ui/LifeFacts';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { PlainTable } from '@/ui/PlainTable';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
 import { monthFrom } from './words';
 
-const SEXES: Record<Life['sexes']['value'], string> = {
-  alone: 'Alone; together only to breed, and watched.',
-  pair: 'A pair.',
-  'one male': 'One male with one or more females.',
-  females: 'Females only: they breed without males.',
-  any: 'A small group of any sexes.',
-};
-const HANDLING: Record<Life['handling']['value'], string> = {
-  never: 'Not to be handled; in a tub when it must be moved.',
-  rarely: 'Only when it must be.',
-  weekly: 'At most weekly, for minutes.',
-  often: 'Bears short handling; stop when it wants to leave.',
-};
-const YOUNG: Record<Life['young']['value'], string> = {
-  eggs: 'Eggs',
-  spawn: 'Spawn',
-  live: 'Live young',
-};
-const DRINKS: Record<Animal['water']['value'], string> = {
-  drops: 'Drops on leaves and glass: mist, and see it drink.',
-  'drops and dish': 'Drops on leaves and glass, and a dish besides, fresh daily: mist, and see it drink.',
-  dish: 'A dish, fresh daily.',
-  'soaking dish': 'A dish it can lie in, fresh daily.',
-  pool: 'The pool itself: shallow at one end, changed weekly.',
-};
-
 /** Who lives with whom, how it grows, eats, drinks and breeds. */
 export function GroupTab({ today }: { readonly today: Date }) {
   const { catalogue, today: day } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
-  const { write, tell } = useReader();
+  const { write } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const life = animal?.growing;
   const { company } = design.living;
@@ -61,11 +34,8 @@ export function GroupTab({ today }: { readonly today: Date }) {
   const put = (change: Partial<typeof company>) =>
     edit({ edit: 'setLiving', change: { company: { ...company, ...change } } });
   const plan = youngPlan(animal, company.ageMonths);
-  const prey = preyRule(animal);
   const age = company.ageMonths;
   const adult = life?.monthsToAdult.value ?? 12;
-  const number = ({ low, high }: { low: number; high: number }): string =>
-    low === high ? String(low) : `${low} to ${high}`;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
@@ -118,54 +88,7 @@ export function GroupTab({ today }: { readonly today: Date }) {
       </Box>
       {life ? (
         <Panel label={`How ${many(animal.english)} are kept`}>
-          <Facts>
-            <Fact name="Group" basis={life.sexes.basis}>
-              {SEXES[life.sexes.value]}
-              {life.cautions.value.length > 0 && (
-                <> {`${life.cautions.value.join(', ')}.`.replace(/^./, (it) => it.toUpperCase())}</>
-              )}
-            </Fact>
-            <Fact name="Food" basis={life.diet.basis}>
-              {capital(life.diet.value)}
-              {prey === null
-                ? '.'
-                : `; prey up to ${write(length(plan.prey.most))} ${plan.prey.by === 'thickness' ? 'thick' : 'long'} now, ${prey}.`}
-            </Fact>
-            <Fact name="Drinks" basis={animal.water.basis}>
-              {DRINKS[animal.water.value]}
-            </Fact>
-            <Fact name="Gauze" basis="memory">
-              Holes under {write(length(plan.gauze))} keep it in
-              {plan.grown ? '; young slip through what adults cannot' : ' at this age'}.
-            </Fact>
-            <Fact name="Handling" basis={life.handling.basis}>
-              {HANDLING[life.handling.value]}
-            </Fact>
-            {life.defence && (
-              <Fact name="Hands" basis={life.defence.basis}>
-                {DEFENCE_WORD[life.defence.value]}
-              </Fact>
-            )}
-            <Fact name="Lives" basis={life.years.basis}>
-              Up to about {life.years.value} years. Who has it then?
-            </Fact>
-            <Fact name={YOUNG[life.young.value]} basis={life.brood.basis}>
-              {number(life.brood.value)}, {tell(life.lays.value)}.
-              {life.incubation &&
-                ` They want ${write(temperature(life.incubation.value.temperature.low), { bare: true })} to ${write(temperature(life.incubation.value.temperature.high))} for ${number(life.incubation.value.days)} days${life.young.value === 'eggs' ? ', damp but not wet, never turned' : ', in clean water of their own'}.`}
-              {life.cautions.value.includes('eats smaller ones')
-                ? ' Take young out at once: they are eaten.'
-                : ''}
-            </Fact>
-            {lawsOf(life).length > 0 && (
-              <Fact name="Law" basis="memory">
-                {lawsOf(life)
-                  .map((it) => LAW_WORD[it])
-                  .join(' ')}{' '}
-                The local authority decides.
-              </Fact>
-            )}
-          </Facts>
+          <LifeFacts animal={animal} life={life} months={age} />
         </Panel>
       ) : (
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
@@ -213,38 +136,3 @@ export function GroupTab({ today }: { readonly today: Date }) {
     </Box>
   );
 }
-
-const Facts = ({ children }: { readonly children: ReactNode }) => (
-  <Box
-    component="dl"
-    sx={{
-      m: 0,
-      display: 'grid',
-      gridTemplateColumns: '92px 1fr',
-      columnGap: 1.5,
-      rowGap: 0.75,
-      typography: 'body2',
-    }}
-  >
-    {children}
-  </Box>
-);
-
-const Fact = ({
-  name,
-  basis,
-  children,
-}: {
-  readonly name: string;
-  readonly basis: Basis;
-  readonly children: ReactNode;
-}) => (
-  <>
-    <Box component="dt" sx={{ color: 'earth.quiet' }}>
-      {name}
-    </Box>
-    <Box component="dd" sx={{ m: 0 }}>
-      {children} <BasisMark basis={basis} />
-    </Box>
-  </>
-);
