@@ -164,6 +164,13 @@ test('by keyboard: a plant is picked, moved and taken out; group and moving in a
 test('the almanac finds species by names misspelt; a plant of one’s own is planted', async ({ page }) => {
   await demo(page);
   await page.goto('/almanac');
+  // A page a keeper would print: its life beside its climate, and every grade of law.
+  await page.getByLabel('Find in animals').fill('veiled');
+  await page.getByRole('list', { name: 'Animals' }).getByRole('button').first().click();
+  const kept = page.getByRole('region', { name: 'veiled chameleon' });
+  await expect(kept).toContainText(/90 to 200.g/);
+  await expect(kept).toContainText(/in 25 to 30.cm of damp soil, in a tunnel/);
+  await expect(kept).toContainText(/Commonly protected.*Runs wild where it gets out/);
   await part(page, 'Plants');
   await page.getByLabel('Find in plants').fill('Fitonia albivnis');
   await expect(page.getByRole('list', { name: 'Plants' }).getByRole('button').first()).toContainText(

@@ -61,7 +61,7 @@ export function LifeFacts({ animal, life, months }: Props) {
         {capital(life.diet.value)}
         {prey === null
           ? '.'
-          : `; prey up to ${write(length(plan.prey.most))} ${plan.prey.by === 'thickness' ? 'thick' : 'long'} now, ${prey}.`}
+          : `; prey up to ${write(length(plan.prey.most))} ${plan.prey.by === 'thickness' ? 'thick' : 'long'}${months === null ? '' : ' now'}, ${prey}.`}
       </Fact>
       <Fact name="Drinks" basis={animal.water.basis}>
         {DRINKS[animal.water.value]}

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { ScientificName, type Animal, type CrewKind, type Plant } from '@/core/catalogue';
 import { capital } from '@/core/units';
@@ -32,7 +32,12 @@ interface Props<K extends Named> {
 }
 
 /** A list of living kinds and what is known of the one that is picked; one’s own are made from a likeness. */
-export function Kinds<K extends Named>({ kind, label, rows, example, children }: Props<K>) {
+export function Kinds<K extends Named>({ kind, label, rows: given, example, children }: Props<K>) {
+  // Crew stands by its groups, as the catalogue has it.
+  const rows = useMemo(
+    () => (kind === 'crew' ? given : [...given].sort((a, b) => a.english.localeCompare(b.english))),
+    [kind, given],
+  );
   const { settings } = useStore();
   const [seeking, setSeeking] = useState(false);
   const otherNames = useOtherNames(seeking);

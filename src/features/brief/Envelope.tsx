@@ -19,7 +19,7 @@ export function Envelope({ animal }: { readonly animal: Animal }) {
   const { write, num } = useReader();
   const span = (value: Range, as: (si: number) => Quantity): string => {
     const whole = as(0).measure === 'temperature' || as(0).measure === 'percent';
-    return `${write(as(value.low), { bare: true, trim: true, ...(whole ? { decimals: 0 } : {}) })}–${write(as(value.high), whole ? { decimals: 0 } : {})}`;
+    return `${write(as(value.low), { bare: true, trim: true, ...(whole ? { decimals: 0 } : {}) })}–${write(as(value.high), { trim: true, ...(whole ? { decimals: 0 } : {}) })}`;
   };
   const weight = (kg: Range): string => span(kg, kg.high < 1 ? light : mass);
   const { climate } = animal;

@@ -5,7 +5,16 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import type { Range, Sourced } from '@/core/catalogue';
-import { length, mass, percent, spanned, temperature, type Measure, type Quantity } from '@/core/units';
+import {
+  length,
+  light,
+  mass,
+  percent,
+  spanned,
+  temperature,
+  type Measure,
+  type Quantity,
+} from '@/core/units';
 import { BasisMark } from '../BasisMark';
 import { useReader } from '../units';
 import { NumberField, PickField } from './PlainFields';
@@ -133,10 +142,11 @@ interface SpanProps {
 /** A range: its low end never passes its high one. */
 export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps) {
   const { write } = useReader();
-  const quantity = KIND[measure];
   const { low, high } = of.value;
+  // Small animals are written in grams at both ends.
+  const quantity = measure === 'mass' && high < 1 ? light : KIND[measure];
   if (!quantity) return null;
-  const digits = measure === 'mass' && high < 1 ? { decimals: 3, trim: true } : {};
+  const trimmed = { trim: true };
   return (
     <Line label={label} of={of}>
       {own ? (
@@ -164,9 +174,9 @@ export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps
           />
         </>
       ) : low === high ? (
-        write(quantity(low), digits)
+        write(quantity(low), trimmed)
       ) : (
-        spanned(write(quantity(low), { ...digits, trim: true }), write(quantity(high), digits))
+        spanned(write(quantity(low), trimmed), write(quantity(high), trimmed))
       )}
     </Line>
   );
