@@ -6,10 +6,11 @@ import { demoDesigns } from '@/catalogue/demo';
 import { careNow, dueOf, lampOfRule, lastDone } from '@/core/care';
 import type { Design } from '@/core/document';
 import { applyEdit } from '@/core/edits';
-import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import type { EquipmentRecord } from '@/core/records';
 import { asOf } from '@/core/brief';
 import { DAY_MS } from '@/core/physics/constants';
 import { animalGoes, editAndTell, probesRead, record } from './acts';
+import { animalRecord } from '@/core/records/testing';
 import { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
 import { listLog, strike } from './log';
@@ -59,23 +60,8 @@ const hedgeOf = (company: Design['living']['company']): Design => ({
 });
 
 const AT = Date.parse('2026-11-25T12:00:00Z');
-const animal = (id: string, design: string): AnimalRecord => ({
-  id,
-  changed: NOW,
-  gone: false,
-  name: id,
-  kind: hedge.brief.animal,
-  sex: 'unknown',
-  sexKnown: 'guess',
-  hatched: null,
-  source: '',
-  parents: [],
-  quarantine: null,
-  homes: [{ design, from: '2026-01-01', to: null }],
-  papers: [],
-  left: null,
-  note: '',
-});
+const animal = (id: string, design: string) =>
+  animalRecord(id, design, '2026-01-01', { changed: NOW, kind: hedge.brief.animal });
 const briefOf = async (id: string) => {
   const loaded = await loadDesign(db, id);
   if (loaded.state !== 'ready') throw new Error('not there');

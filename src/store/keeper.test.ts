@@ -5,10 +5,11 @@ import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { careNow } from '@/core/care';
 import { seededRandom } from '@/core/random';
-import { homeOf, livedIn, type AnimalRecord } from '@/core/records';
+import { homeOf, livedIn } from '@/core/records';
 import { dayPlus } from '@/core/time';
 import { tries } from '../../tests/effort';
 import { animalGoes, editAndTell, record } from './acts';
+import { animalRecord } from '@/core/records/testing';
 import { RinconDatabase } from './database';
 import { loadDesign } from './designs';
 import { listLog } from './log';
@@ -35,23 +36,7 @@ afterEach(async () => {
   await Dexie.delete('rincon');
 });
 
-const animal = (id: string, design: string): AnimalRecord => ({
-  id,
-  changed: 1,
-  gone: false,
-  name: id,
-  kind: null,
-  sex: 'unknown',
-  sexKnown: 'guess',
-  hatched: null,
-  source: '',
-  parents: [],
-  quarantine: null,
-  homes: [{ design, from: BEGAN, to: null }],
-  papers: [],
-  left: null,
-  note: '',
-});
+const animal = (id: string, design: string) => animalRecord(id, design, BEGAN, { changed: 1 });
 
 /** Where an animal lives by the book; null: nowhere, or dead. */
 interface Page {

@@ -1,23 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { homeOf, leave, linesAbout, livedIn, moveTo, type AnimalRecord } from '.';
+import { animalRecord } from './testing';
+import { homeOf, leave, linesAbout, livedIn, moveTo } from '.';
 
-const fig: AnimalRecord = {
-  id: 'fig',
-  changed: 0,
-  gone: false,
-  name: 'Fig',
-  kind: null,
-  sex: 'unknown',
-  sexKnown: 'guess',
-  hatched: null,
-  source: '',
-  parents: [],
-  quarantine: null,
-  homes: [{ design: 'bog', from: null, to: null }],
-  papers: [],
-  left: null,
-  note: '',
-};
+const fig = animalRecord('fig', 'bog', null, { name: 'Fig' });
 const moved = moveTo(fig, 'hedge', '2026-05-10');
 const line = (design: string, day: string, animal: string | null = null) => ({
   design,
