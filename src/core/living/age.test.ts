@@ -123,7 +123,7 @@ describe('an animal that grows', () => {
 });
 
 describe('an enclosure for a young animal', () => {
-  const size = { edit: 'setEnclosure', change: { width: 0.8, depth: 0.45, height: 0.45 } } as const;
+  const size = { edit: 'setEnclosure', change: { width: 1, depth: 0.45, height: 0.6 } } as const;
   const told = (ageMonths: number | null) =>
     assess(kept('pantherophis-guttatus', { ageMonths }, size), catalogue).findings.filter((it) =>
       it.code.startsWith('box-'),
