@@ -148,7 +148,6 @@ test('an animal that moves takes its history along; one that dies is fed no more
   await page.getByRole('button', { name: 'Sedge' }).click();
   await sedge.getByRole('button', { name: 'It died' }).click();
   await expect(page.getByRole('heading', { name: 'Nobody lives here now' })).toBeVisible();
-  await sound(page, 'an animal that died');
   await page.getByRole('tab', { name: 'Log' }).click();
   await expect(page.locator('[data-entry=death]')).toContainText('Sedge died.');
   await page.getByRole('tab', { name: 'Care' }).click();
@@ -157,6 +156,13 @@ test('an animal that moves takes its history along; one that dies is fed no more
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.locator('[data-due=look]')).toHaveCount(1);
   await saved(page);
+
+  // Once more, to be looked at at leisure: what offers to undo it goes after some seconds.
+  await page.goto('/e/demo-limestone/keep?tab=animals');
+  await page.getByRole('button', { name: 'Sedge' }).click();
+  await sedge.getByRole('button', { name: 'It died' }).click();
+  await expect(page.getByRole('heading', { name: 'Nobody lives here now' })).toBeVisible();
+  await sound(page, 'an animal that died');
 });
 
 test('left open over midnight, Today is the day it is', async ({ page }) => {
