@@ -10,7 +10,7 @@ import type { EquipmentRecord } from '@/core/records';
 import { asOf } from '@/core/brief';
 import { DAY_MS } from '@/core/physics/constants';
 import { animalGoes, editAndTell, probesRead, record } from './acts';
-import { animalRecord } from '@/core/records/testing';
+import { animalRecord } from '@/core/records';
 import { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
 import { listLog, strike } from './log';

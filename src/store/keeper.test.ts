@@ -9,7 +9,7 @@ import { homeOf, livedIn } from '@/core/records';
 import { dayPlus } from '@/core/time';
 import { tries } from '../../tests/effort';
 import { animalGoes, editAndTell, record } from './acts';
-import { animalRecord } from '@/core/records/testing';
+import { animalRecord } from '@/core/records';
 import { RinconDatabase } from './database';
 import { loadDesign } from './designs';
 import { listLog } from './log';

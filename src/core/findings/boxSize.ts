@@ -88,7 +88,7 @@ function outgrown({ brief, enclosure, living }: Design, row: Animal | undefined)
   while (isYoungAt(row, until) && fits(enclosure, selfAt(row, until), brief.count)) until += 1;
   if (fits(enclosure, selfAt(row, until), brief.count)) return [];
   const wanted = proposeSize(row, brief.count);
-  const left = until - ageMonths;
+  const left = Math.max(1, Math.round(until - ageMonths));
   return [
     {
       code: 'box-outgrown',

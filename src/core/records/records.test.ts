@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { animalRecord } from './testing';
-import { homeOf, leave, linesAbout, livedIn, moveTo } from '.';
+import { animalRecord, homeOf, leave, linesAbout, livedIn, moveTo } from '.';
 
 const fig = animalRecord('fig', 'bog', null, { name: 'Fig' });
 const moved = moveTo(fig, 'hedge', '2026-05-10');

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
-import { homeOf, type AnimalRecord } from '@/core/records';
+import { animalRecord, homeOf, type AnimalRecord } from '@/core/records';
 import { useAnimals, useEditing, useLogIn, useOpenDesign, useRecordBook, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
@@ -43,23 +43,12 @@ export function AnimalsTab() {
   const add = (): void => {
     const id = crypto.randomUUID();
     void book
-      .saveAnimal({
-        id,
-        changed: 0,
-        gone: false,
-        name: `${kind?.english ?? 'Animal'} ${mine.length + 1}`,
-        kind: design.brief.animal,
-        sex: 'unknown',
-        sexKnown: 'guess',
-        hatched: null,
-        source: '',
-        parents: [],
-        quarantine: null,
-        homes: [{ design: design.id, from: today, to: null }],
-        papers: [],
-        left: null,
-        note: '',
-      })
+      .saveAnimal(
+        animalRecord(id, design.id, today, {
+          name: `${kind?.english ?? 'Animal'} ${mine.length + 1}`,
+          kind: design.brief.animal,
+        }),
+      )
       .then(() => {
         setPicked(id);
         // One more than were counted came: those written down before were counted already.
