@@ -184,8 +184,8 @@ test('export, clear, import: equal; a file that will not do changes nothing', as
   const refusals: readonly (readonly [string, RegExp])[] = [
     [all.slice(0, all.length / 2), /line \d+, column \d+: this is not JSON/],
     [
-      all.replace(`"version": ${ENVELOPE_VERSION}`, '"version": 9'),
-      new RegExp(`version 9; this Rincon reads up to ${ENVELOPE_VERSION}`),
+      all.replace(`"version": ${ENVELOPE_VERSION}`, `"version": ${ENVELOPE_VERSION + 1}`),
+      new RegExp(`version ${ENVELOPE_VERSION + 1}; this Rincon reads up to ${ENVELOPE_VERSION}`),
     ],
     [
       all.replace(/"frontLeft": [\d.]+/, '"frontLeft": -1'),

@@ -1,11 +1,13 @@
 import type { Animal } from '@/core/catalogue';
-import { memory, practice } from './basis';
+import { citedOr, estimated, practice } from './basis';
+import { lengthWork, zoneWork } from './cite';
 import { livesOf } from './lives';
+import { heatOf } from './rests';
 import { readTable, within } from './table';
 
 /**
- * Envelopes, sizes and needs of each species. Figures are from memory, to be confirmed against published accounts; what is a
- * keeper’s judgement (where and with whom it lives, how it drinks and climbs) is common practice. The interface marks both. Lengths in cm, masses in g, temperatures in °C, humidity and shares in %; a range is low-high, and wide
+ * Envelopes, sizes and needs of each species. Its climate, room and ways are what keepers say; sizes are cited where the work
+ * is recalled, else estimated. The interface marks each. Lengths in cm, masses in g, temperatures in °C, humidity and shares in %; a range is low-high, and wide
  * where accounts differ. Columns: scientific and English name, region, kind, ground, life, length, mass, basking, warm,
  * cool, night, humidity by day and by night, UV zone, soil it digs in, room of one (width × depth × free height), extra
  * floor for each further one, company, water, girth, habits, perches, what it climbs, recipe or lower+upper recipe.
@@ -126,6 +128,7 @@ export const animals: Animal[] = readTable(TABLE, 25).map((cell): Animal => {
   const [recipe = '', upperRecipe] = cell(24).split('+');
   const habits = cell(21).split(' ');
   const id = cell(0).toLowerCase().replace(' ', '-');
+  const heat = heatOf(cell(0));
   return {
     id,
     english: cell(1),
@@ -134,28 +137,29 @@ export const animals: Animal[] = readTable(TABLE, 25).map((cell): Animal => {
     ground: practice(cell(4) as Animal['ground']['value']),
     life: practice(cell(5) as Animal['life']['value']),
     ...(habits.includes('swims') ? { swimsInSand: practice(true) } : {}),
-    length: memory(within(cell(6), 0.01)),
-    mass: memory(within(cell(7), 0.001)),
+    length: citedOr(within(cell(6), 0.01), lengthWork(id), 'accounts'),
+    mass: estimated(within(cell(7), 0.001), 'accounts'),
     climate: {
-      ...(cell(8) ? { basking: memory(within(cell(8))) } : {}),
-      warm: memory(within(cell(9))),
-      cool: memory(within(cell(10))),
-      night: memory(within(cell(11))),
-      humidityDay: memory(within(cell(12), 0.01)),
-      humidityNight: memory(within(cell(13), 0.01)),
-      uvZone: memory(Number(cell(14))),
+      ...(cell(8) ? { basking: practice(within(cell(8))) } : {}),
+      warm: practice(within(cell(9))),
+      cool: practice(within(cell(10))),
+      night: practice(within(cell(11))),
+      humidityDay: practice(within(cell(12), 0.01)),
+      humidityNight: practice(within(cell(13), 0.01)),
+      ...(heat === undefined ? {} : { heat: practice(heat) }),
+      uvZone: citedOr(Number(cell(14)), zoneWork(id), 'uv-by-habit'),
     },
-    digs: memory(cm(cell(15))),
-    space: memory({ width, depth, freeHeight }),
+    digs: practice(cm(cell(15))),
+    space: practice({ width, depth, freeHeight }),
     extraFloor: practice(cm(cell(17))),
     company: practice(cell(18) as Animal['company']['value']),
     water: practice(cell(19) as Animal['water']['value']),
-    girth: memory(cm(cell(20))),
+    girth: estimated(cm(cell(20)), 'kin'),
     shy: practice(habits.includes('shy')),
     moistHide: practice(habits.includes('moist')),
     ...(cell(22) ? { perch: practice(within(cell(22), 0.01)) } : {}),
     climbs: practice(cell(23) as NonNullable<Animal['climbs']>['value']),
-    ...livesOf(id, cell(2)),
+    ...livesOf(id, cell(2), cell(3)),
     recipe,
     ...(upperRecipe ? { upperRecipe } : {}),
   };

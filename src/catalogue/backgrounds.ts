@@ -1,12 +1,12 @@
 import type { BackgroundKind, FilterKind, Supply } from '@/core/catalogue';
-import { memory, practice, range } from './basis';
+import { estimated, practice, range } from './basis';
 
 /** What backgrounds are made with. Yields are common practice: a can of foam gives what its skin and carving leave. */
 const pack = (id: string, words: string, amount: number, price: number): Supply['packs'][number] => ({
   id,
   words,
   amount: practice(amount),
-  price: memory(price),
+  price: practice(price),
 });
 
 export const supplies: Supply[] = [
@@ -123,7 +123,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: false,
     rough: true,
     thickness: practice(range(0.03, 0.08)),
-    density: memory(32),
+    density: estimated(32, 'labels'),
     finishes: ['sealer', 'fibre'],
     // A third is carved away.
     takes: [{ supply: 'pond-foam', per: 'volume', rate: practice(1.35) }, LINES, SEALER, BUTTER, FIBRE],
@@ -156,7 +156,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: false,
     rough: true,
     thickness: practice(range(0.02, 0.04)),
-    density: memory(220),
+    density: estimated(220, 'labels'),
     sheet: { width: 0.9, height: 0.6 },
     finishes: ['bare'],
     takes: [
@@ -186,7 +186,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: false,
     rough: true,
     thickness: practice(range(0.015, 0.03)),
-    density: memory(1500),
+    density: estimated(1500, 'labels'),
     finishes: ['bare'],
     takes: [{ supply: 'setting-clay', per: 'volume', rate: practice(1500) }, LINES],
     goesWith: [
@@ -212,7 +212,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: false,
     rough: true,
     thickness: practice(range(0.02, 0.05)),
-    density: memory(330),
+    density: estimated(330, 'labels'),
     sheet: { width: 1, height: 0.6 },
     finishes: ['bare'],
     takes: [
@@ -240,7 +240,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: true,
     rough: true,
     thickness: practice(range(0.02, 0.05)),
-    density: memory(110),
+    density: estimated(110, 'labels'),
     sheet: { width: 0.6, height: 0.45 },
     finishes: ['bare'],
     takes: [{ supply: 'rock-panel', per: 'area', rate: practice(1) }, BEAD],
@@ -262,7 +262,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: true,
     rough: true,
     thickness: practice(range(0.03, 0.06)),
-    density: memory(60),
+    density: estimated(60, 'labels'),
     sheet: { width: 1, height: 0.5 },
     finishes: ['sealer', 'fibre'],
     takes: [
@@ -288,7 +288,7 @@ export const backgrounds: BackgroundKind[] = [
     liftsOut: true,
     rough: true,
     thickness: practice(range(0.03, 0.06)),
-    density: memory(350),
+    density: estimated(350, 'labels'),
     finishes: ['bare'],
     takes: [
       { supply: 'carrier-panel', per: 'area', rate: practice(1) },

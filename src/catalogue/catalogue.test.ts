@@ -1,8 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { Catalogue, countBasis, ScientificName, type Sourced } from '@/core/catalogue';
+import {
+  BASES,
+  Catalogue,
+  countBasis,
+  countSources,
+  LAW_WORK,
+  Legal,
+  ScientificName,
+  sourcedShare,
+  withFiveMarks,
+  type Sourced,
+} from '@/core/catalogue';
 import { UV_ZONES } from '@/core/light/zones';
 import { catalogue, withPrices } from '.';
 import { otherNames, OTHERWISE_NAMED } from './otherNames';
+import { rules, works } from './works';
 
 /** Every sourced value anywhere in the catalogue. */
 function sourced(value: unknown, found: Sourced<unknown>[] = []): Sourced<unknown>[] {
@@ -50,10 +62,16 @@ describe('other names', () => {
 describe('the catalogue', () => {
   it('follows its schema: every value has a basis, and a published one a source', () => {
     expect(Catalogue.safeParse(catalogue).error).toBeUndefined();
-    const sources = new Set(catalogue.sources.map((it) => it.id));
+    const known = new Set([...works, ...rules].map((it) => it.id));
     const values = sourced(catalogue);
     expect(values.length).toBeGreaterThan(300);
-    for (const it of values) if (it.source) expect(sources).toContain(it.source);
+    for (const it of values) if (it.source) expect(known).toContain(it.source);
+    // What is published or cited names a work, what is estimated a rule, and nothing else names anything.
+    const named = new Set(works.map((it) => it.id));
+    for (const it of values) {
+      if (it.basis === 'practice') expect(it.source).toBeUndefined();
+      else expect(named.has(it.source ?? ''), JSON.stringify(it)).toBe(it.basis !== 'estimated');
+    }
   });
 
   it('holds what this version promises: animals, plants, crew, litters, materials, recipes; no name twice', () => {
@@ -82,7 +100,7 @@ describe('the catalogue', () => {
     const peat = (it: (typeof catalogue.recipes)[number]) =>
       it.parts.some((part) => part.material === 'peat');
     expect(catalogue.recipes.some(peat) && catalogue.recipes.some((it) => !peat(it))).toBe(true);
-    for (const rows of [catalogue.animals, catalogue.materials, catalogue.recipes, catalogue.sources]) {
+    for (const rows of [catalogue.animals, catalogue.materials, catalogue.recipes, works, rules]) {
       expect(new Set(rows.map((it) => it.id)).size).toBe(rows.length);
     }
     expect(new Set(catalogue.animals.map((it) => it.scientific)).size).toBe(catalogue.animals.length);
@@ -156,15 +174,43 @@ describe('the catalogue', () => {
     }
   });
 
-  it('says how much is published, practice and memory: every value counted once', () => {
+  it('counts every value once, by its mark; the keeper’s own are none of what ships', () => {
     const count = countBasis(catalogue);
-    expect(count.own).toBe(0);
-    expect(count.published + count.practice + count.memory).toBe(sourced(catalogue).length);
-    expect(countBasis([{ a: { value: 1, basis: 'practice' }, b: [{ value: 2, basis: 'own' }] }])).toEqual({
-      published: 0,
-      practice: 1,
-      memory: 0,
-      own: 1,
+    expect(count.measured).toBe(0);
+    expect(BASES.reduce((sum, it) => sum + count[it], 0)).toBe(sourced(catalogue).length);
+    const few = [{ a: { value: 1, basis: 'practice' }, b: [{ value: 2, basis: 'measured' }] }];
+    expect(countBasis(few)).toEqual({ measured: 1, published: 0, cited: 0, practice: 1, estimated: 0 });
+  });
+
+  it('tells the share that stands in a named work, without what keepers judge', () => {
+    // By hand: 1 + 1 + 2 of 1 + 1 + 2 + 6.
+    expect(sourcedShare({ measured: 1, published: 1, cited: 2, practice: 99, estimated: 6 })).toBe(0.4);
+    expect(sourcedShare({ measured: 0, published: 0, cited: 0, practice: 5, estimated: 0 })).toBe(1);
+  });
+
+  it('every work is named by a value or by what the program does, every rule by a value', () => {
+    const count = countSources(catalogue);
+    expect(works.filter((it) => !count.has(it.id) && !it.use).map((it) => it.id)).toEqual([]);
+    expect(rules.filter((it) => !count.has(it.id)).map((it) => it.id)).toEqual([]);
+    for (const law of Legal.options) expect(works.map((it) => it.id)).toContain(LAW_WORK[law]);
+  });
+
+  it('rows of before come out with the marks of now, and nothing else of them changes', () => {
+    const before = {
+      id: 'a',
+      basis: 'own',
+      of: [
+        { value: 1, basis: 'memory' },
+        { value: 'memory', basis: 'published', source: 'own' },
+      ],
+    };
+    expect(withFiveMarks(before)).toEqual({
+      id: 'a',
+      basis: 'measured',
+      of: [
+        { value: 1, basis: 'estimated' },
+        { value: 'memory', basis: 'published', source: 'own' },
+      ],
     });
   });
 

@@ -1,9 +1,10 @@
 import type { CrewKind, LitterKind } from '@/core/catalogue';
-import { memory, practice } from './basis';
+import { citedOr, estimated, practice } from './basis';
 import { readTable, within } from './table';
 
 /**
- * Crew: figures from memory; where they live, how many to a home, to begin with and to a culture is common practice. Columns: scientific and English
+ * Crew: where they live, in what air and how many is what breeders say; births and deaths are set so that a culture grows as
+ * it is told to; few are measured (Folsomia: Fountain & Hopkin 2005). Columns: scientific and English
  * name, group, habit, size (mm), mass (mg), temperature low-best-high (°C), water in the soil (% of the pores), depth
  * (cm), days as egg, as young and as adult, eggs or young a day of one adult, share (%) of young and of adults that sees
  * the next day, food a day (% of its mass, dry), diet (litter/waste/mould, %), most adults on a dm², adults to begin
@@ -46,13 +47,22 @@ Zonitoides arboreus       | quick gloss snail       | snail      | litter  | 5  
 /** What may not be kept or sold in places, since it runs wild where it gets out (from memory; the local authority decides). */
 const INVASIVE: ReadonlySet<string> = new Set(['Blaptica dubia']);
 
+/** Checklists that tell where every species of a group lives. */
+const CHECKLIST: Readonly<Record<string, string>> = {
+  springtail: 'bellinger-collembola',
+  isopod: 'boyko-isopods',
+};
+
 export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
   const [low = 0, best = 20, high = 30] = cell(6).split('-').map(Number);
   const [litter = 0, waste = 0, mould = 0] = cell(16)
     .split('/')
     .map((it) => Number(it) / 100);
   const ways = cell(20).split(' ');
-  const number = (at: number, scale = 1) => memory(Math.round(Number(cell(at)) * scale * 1e9) / 1e9);
+  const numeric = (at: number, scale = 1): number => Math.round(Number(cell(at)) * scale * 1e9) / 1e9;
+  const number = (at: number, rule: string, scale = 1) => estimated(numeric(at, scale), rule);
+  // Its eggs and life as an adult were watched at 24 °C.
+  const watched = cell(0) === 'Folsomia candida' ? 'fountain-hopkin-2005' : undefined;
   return {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
@@ -60,27 +70,27 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     group: cell(2) as CrewKind['group'],
     wanted: !ways.includes('unwanted'),
     habit: practice(cell(3) as CrewKind['habit']['value']),
-    size: number(4, 1e-3),
-    mass: number(5, 1e-6),
-    temperature: memory({ low, best, high }),
-    wetness: memory(within(cell(7), 0.01)),
-    depth: number(8, 0.01),
-    eggDays: number(9),
-    youngDays: number(10),
-    adultDays: number(11),
-    bears: number(12),
-    youngKeep: number(13, 0.01),
-    adultKeep: number(14, 0.01),
-    eats: number(15, 0.01),
-    diet: memory({ litter, waste, mould }),
+    size: number(4, 'accounts', 1e-3),
+    mass: number(5, 'volume', 1e-6),
+    temperature: practice({ low, best, high }),
+    wetness: practice(within(cell(7), 0.01)),
+    depth: practice(numeric(8, 0.01)),
+    eggDays: citedOr(numeric(9), watched, 'kin'),
+    youngDays: citedOr(numeric(10), watched, 'kin'),
+    adultDays: citedOr(numeric(11), watched, 'kin'),
+    bears: number(12, 'doubling'),
+    youngKeep: number(13, 'doubling', 0.01),
+    adultKeep: number(14, 'doubling', 0.01),
+    eats: number(15, 'kin', 0.01),
+    diet: practice({ litter, waste, mould }),
     crowd: practice(Number(cell(17)) * 100),
     start: practice(Number(cell(18)) * 100),
-    exposed: number(19, 0.01),
+    exposed: practice(numeric(19, 0.01)),
     protein: ways.includes('protein'),
     climbs: ways.includes('climbs'),
     escapes: ways.includes('escapes'),
     air: ways.includes('air'),
-    region: memory(cell(21) as CrewKind['region']['value']),
+    region: citedOr(cell(21) as CrewKind['region']['value'], CHECKLIST[cell(2)], 'accounts'),
     culture: practice(Number(cell(22))),
     ...(INVASIVE.has(cell(0)) ? { legal: ['invasive' as const] } : {}),
     price: practice(Number(cell(23))),
@@ -88,7 +98,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
 });
 
 /**
- * Leaves and wood. k of Olson’s equation at 20 °C and moist, from memory, near what is told of temperate woods warmed up.
+ * Leaves and wood. k of Olson’s equation at 20 °C and moist, near what is told of temperate woods warmed up.
  * Columns: name, sort, k (1/year), mould, what to know.
  */
 const LITTERS = `
@@ -112,7 +122,7 @@ export const litters: LitterKind[] = readTable(LITTERS, 5).map((cell) => ({
   id: cell(0).replaceAll(' ', '-'),
   english: cell(0),
   sort: cell(1) as LitterKind['sort'],
-  decay: memory(Number(cell(2))),
-  mould: memory(cell(3) as LitterKind['mould']['value']),
+  decay: estimated(Number(cell(2)), 'decay-warmed'),
+  mould: practice(cell(3) as LitterKind['mould']['value']),
   note: cell(4),
 }));

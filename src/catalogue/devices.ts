@@ -1,9 +1,9 @@
 import type { ClimateRows, DeviceKind, GauzeKind, RoomKind } from '@/core/catalogue';
-import { memory, practice, range } from './basis';
+import { estimated, practice, range } from './basis';
 
 /**
- * Lamps, heaters, misters and fans by what they give, gauzes, and rooms. All figures from memory, to be confirmed by a
- * meter; they are those of usual wares, of no maker's. Angles in radians, water in kg/s, air in m³/s.
+ * Lamps, heaters, misters and fans by what they give, gauzes, and rooms. Figures are the middle of what labels of
+ * usual wares print, of no maker's, to be confirmed by a meter. Angles in radians, water in kg/s, air in m³/s.
  */
 interface Row {
   id: string;
@@ -539,18 +539,18 @@ const rows: Row[] = [
 const devices: DeviceKind[] = rows.map(
   ({ half, lumens, uv, uvHalf, clearance, heats, dark, water, spray, flow, price, radiant, ...row }) => ({
     ...row,
-    radiant: memory(radiant),
-    ...(half === undefined ? {} : { half: memory(half * DEGREE) }),
-    ...(lumens === undefined ? {} : { lumensPerWatt: memory(lumens) }),
-    ...(uv === undefined ? {} : { uvIndex: memory(range(...uv)) }),
-    ...(uvHalf === undefined ? {} : { uvHalf: memory(uvHalf) }),
+    radiant: estimated(radiant, 'labels'),
+    ...(half === undefined ? {} : { half: estimated(half * DEGREE, 'labels') }),
+    ...(lumens === undefined ? {} : { lumensPerWatt: estimated(lumens, 'labels') }),
+    ...(uv === undefined ? {} : { uvIndex: estimated(range(...uv), 'labels') }),
+    ...(uvHalf === undefined ? {} : { uvHalf: estimated(uvHalf, 'labels') }),
     ...(clearance === undefined ? {} : { clearance: practice(clearance) }),
-    ...(water === undefined ? {} : { water: memory(water) }),
-    ...(spray === undefined ? {} : { spray: memory(spray * DEGREE) }),
-    ...(flow === undefined ? {} : { flow: memory(flow) }),
+    ...(water === undefined ? {} : { water: estimated(water, 'labels') }),
+    ...(spray === undefined ? {} : { spray: estimated(spray * DEGREE, 'labels') }),
+    ...(flow === undefined ? {} : { flow: estimated(flow, 'labels') }),
     heats: heats ?? false,
     dark: dark ?? false,
-    price: memory(price),
+    price: practice(price),
   }),
 );
 
@@ -566,10 +566,10 @@ const gauze = (
   id,
   name,
   why,
-  open: memory(open),
-  wire: memory(wire / 1000),
-  hole: memory(hole / 1000),
-  uv: memory(range(...uv)),
+  open: estimated(open, 'labels'),
+  wire: estimated(wire / 1000, 'labels'),
+  hole: estimated(hole / 1000, 'labels'),
+  uv: estimated(range(...uv), 'labels'),
 });
 
 const gauzes: GauzeKind[] = [
@@ -616,9 +616,9 @@ const room = (
   id,
   name,
   why,
-  temperature: memory(temperature),
-  humidity: memory(humidity.map((it) => it / 100)),
-  swing: memory(swing),
+  temperature: practice(temperature),
+  humidity: practice(humidity.map((it) => it / 100)),
+  swing: practice(swing),
   setback,
   scatter,
 });

@@ -7,11 +7,9 @@ import { materials } from './materials';
 import { pieces } from './pieces';
 import { plants } from './plants';
 import { recipes } from './recipes';
-import { sources } from './sources';
 
 /** Everything that ships. */
 export const catalogue: Catalogue = {
-  sources,
   animals,
   materials,
   recipes,

@@ -1,7 +1,7 @@
 import type { Mixing } from '@/core/catalogue';
-import { memory, range } from './basis';
+import { estimated, practice, range } from './basis';
 
-/** Sort, pH from and to, salts dS/m, share lost in a year, burrow hold. All from memory, to be confirmed by measuring. */
+/** Sort, pH from and to, salts dS/m, share lost in a year, tunnel stability. To be confirmed by measuring. */
 const of = (
   sort: Mixing['sort'],
   low: number,
@@ -11,10 +11,10 @@ const of = (
   hold: number,
 ): Mixing => ({
   sort,
-  ph: memory(range(low, high)),
-  salts: memory(salts),
-  decay: memory(decay),
-  hold: memory(hold),
+  ph: practice(range(low, high)),
+  salts: estimated(salts, 'labels'),
+  decay: estimated(decay, 'decay-warmed'),
+  hold: practice(hold),
 });
 
 /** What counts of each material that soil is mixed from, by its id. */

@@ -1,9 +1,11 @@
 import type { Animal, Legal, Life, RegionName } from '@/core/catalogue';
-import { memory, practice } from './basis';
+import { citedOr, estimated, practice } from './basis';
+import { broodWork, incubationWork, regionWork, youngWork } from './cite';
+import { REST } from './rests';
 import { readTable, within } from './table';
 
 /**
- * How each species grows and breeds, from memory, and is kept, which is common practice. Columns: scientific name, length hatched (cm), months to adult,
+ * How each species grows, breeds and is kept: cited where a work is recalled (see cite.ts), else practice or estimated. Columns: scientific name, length hatched (cm), months to adult,
  * years it may live, young, number of eggs or young, where it lays, incubation (°C, days), sexes that go together,
  * handling, diet, who fights or eats whom, law.
  */
@@ -166,39 +168,48 @@ const DEFENCE: Readonly<Record<string, NonNullable<Life['defence']>['value']>> =
 };
 
 const lives = new Map(
-  readTable(TABLE, 14).map((cell) => {
-    const legal = cell(13)
-      .split(' ')
-      .flatMap((it) => LEGAL[it] ?? []);
-    const defence = DEFENCE[cell(0)];
-    return [
-      cell(0).toLowerCase().replace(' ', '-'),
-      {
-        hatched: memory(Number(cell(1)) / 100),
-        monthsToAdult: memory(Number(cell(2))),
-        years: memory(Number(cell(3))),
-        young: memory(cell(4) as Life['young']['value']),
-        brood: memory(within(cell(5))),
-        lays: practice(cell(6)),
-        ...(cell(7) ? { incubation: memory({ temperature: within(cell(7)), days: within(cell(8)) }) } : {}),
-        sexes: practice(cell(9) as Life['sexes']['value']),
-        handling: practice(cell(10) as Life['handling']['value']),
-        diet: practice(cell(11) as Life['diet']['value']),
-        cautions: practice(
-          cell(12)
-            .split(' ')
-            .filter((it): it is keyof typeof CAUTION => it in CAUTION)
-            .map((it) => CAUTION[it]),
-        ),
-        ...(defence ? { defence: practice(defence) } : {}),
-        ...(legal.length > 0 ? { legal } : {}),
-      },
-    ] as const;
-  }),
+  readTable(TABLE, 14).map((cell) => [cell(0).toLowerCase().replace(' ', '-'), cell] as const),
 );
 
-/** The life of a kind, with the region its row names; nothing for a kind without one. */
-export function livesOf(id: string, region: string): Pick<Animal, 'growing'> {
-  const life = lives.get(id);
-  return life ? { growing: { region: memory(region as RegionName), ...life } } : {};
+/** The life of a species, with the region and kind its row names; nothing for one without a line here. */
+export function livesOf(id: string, region: string, kind: string): Pick<Animal, 'growing'> {
+  const cell = lives.get(id);
+  if (!cell) return {};
+  const legal = cell(13)
+    .split(' ')
+    .flatMap((it) => LEGAL[it] ?? []);
+  const defence = DEFENCE[cell(0)];
+  const rest = REST.get(cell(0));
+  return {
+    growing: {
+      region: citedOr(region as RegionName, regionWork(id, kind), 'accounts'),
+      hatched: estimated(Number(cell(1)) / 100, 'accounts'),
+      monthsToAdult: practice(Number(cell(2))),
+      years: practice(Number(cell(3))),
+      young: citedOr(cell(4) as Life['young']['value'], youngWork(kind), 'accounts'),
+      brood: citedOr(within(cell(5)), broodWork(id, kind), 'accounts'),
+      lays: practice(cell(6)),
+      ...(cell(7)
+        ? {
+            incubation: citedOr(
+              { temperature: within(cell(7)), days: within(cell(8)) },
+              incubationWork(kind),
+              'accounts',
+            ),
+          }
+        : {}),
+      sexes: practice(cell(9) as Life['sexes']['value']),
+      handling: practice(cell(10) as Life['handling']['value']),
+      diet: practice(cell(11) as Life['diet']['value']),
+      cautions: practice(
+        cell(12)
+          .split(' ')
+          .filter((it): it is keyof typeof CAUTION => it in CAUTION)
+          .map((it) => CAUTION[it]),
+      ),
+      ...(rest ? { rest } : {}),
+      ...(defence ? { defence: practice(defence) } : {}),
+      ...(legal.length > 0 ? { legal } : {}),
+    },
+  };
 }

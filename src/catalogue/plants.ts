@@ -1,10 +1,11 @@
 import type { Legal, Plant } from '@/core/catalogue';
-import { memory, practice } from './basis';
+import { citedOr, estimated, practice } from './basis';
+import { harmWork } from './cite';
 import { readTable, within } from './table';
 
 /**
- * Plants: figures from memory, to be confirmed against published floras and growers' accounts, a range wide where accounts
- * differ; how they are sold, divided and trodden on is common practice. Columns: scientific and English name, form, height and width grown (cm), months to grow, light
+ * Plants: how large they grow in a box, what air and water they do well in, how they are sold and divided is what growers
+ * say; light goes by classes of a table of extension, region and harm are cited where a list is recalled. Columns: scientific and English name, form, height and width grown (cm), months to grow, light
  * (mol/m² a day), temperature (°C), humidity (%), water in its soil (% of the pores), animal it bears (g), roots (cm),
  * harm, region, sold as, plants that one can be divided into.
  */
@@ -201,17 +202,22 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     english: cell(1),
     scientific: cell(0),
     form: cell(2) as Plant['form'],
-    height: memory(within(cell(3), 0.01)),
-    width: memory(within(cell(4), 0.01)),
+    height: practice(within(cell(3), 0.01)),
+    width: practice(within(cell(4), 0.01)),
     months: practice(Number(cell(5))),
-    light: memory(within(cell(6))),
-    temperature: memory(within(cell(7))),
-    humidity: memory(within(cell(8), 0.01)),
-    wetness: memory(within(cell(9), 0.01)),
+    light: estimated(within(cell(6)), 'light-class'),
+    temperature: practice(within(cell(7))),
+    humidity: practice(within(cell(8), 0.01)),
+    wetness: estimated(within(cell(9), 0.01), 'habitat'),
     bears: practice(Number(cell(10)) / 1000),
-    roots: memory(Number(cell(11)) / 100),
-    harm: memory((cell(12) || 'none') as Plant['harm']['value']),
-    region: memory(cell(13) as Plant['region']['value']),
+    roots: estimated(Number(cell(11)) / 100, 'roots-by-size'),
+    harm: citedOr((cell(12) || 'none') as Plant['harm']['value'], harmWork(cell(0)), 'kin'),
+    region: citedOr(
+      cell(13) as Plant['region']['value'],
+      // The list of plants holds no mosses.
+      cell(2) === 'moss' ? undefined : 'powo',
+      'accounts',
+    ),
     sold: practice(sold),
     divides: practice(Number(cell(15))),
     ...(legal ? { legal } : {}),

@@ -1,22 +1,30 @@
-/** `npm run -s basis`: how many values of each table are published, common practice, or from memory. */
+/** `npm run -s basis`: on what the values of each table stand; `-- --sources`: what rests on each work and rule. */
 import { catalogue } from '@/catalogue';
-import { countBasis } from '@/core/catalogue';
+import { rules, works } from '@/catalogue/works';
+import { BASES, countBasis, countSources, sourcedShare } from '@/core/catalogue';
 
-const { living, scape, ...rest } = catalogue;
-const tables = { ...rest, ...living, ...scape };
-const rows = Object.entries(tables)
-  .map(([name, table]) => ({ name, ...countBasis(table) }))
-  .filter((it) => it.published + it.practice + it.memory > 0);
-const all = { name: 'all', ...countBasis(catalogue) };
-
-console.log(
-  ['table', 'published', 'practice', 'memory', 'not from memory'].map((it) => it.padEnd(16)).join(''),
-);
-for (const { name, published, practice, memory } of [...rows, all]) {
-  const share = (published + practice) / (published + practice + memory);
+const { living, scape, climate, ...rest } = catalogue;
+const tables = { ...rest, ...living, ...scape, ...climate };
+const line = (cells: readonly (string | number)[]): void =>
   console.log(
-    [name, published, practice, memory, `${(100 * share).toFixed(0)} %`]
-      .map((it) => String(it).padEnd(16))
-      .join(''),
+    cells
+      .map((it, at) => (at === 0 ? String(it).padEnd(14) : String(it).padStart(11)))
+      .join('')
+      .trimEnd(),
   );
+
+line(['table', ...BASES, 'share']);
+for (const [name, table] of [...Object.entries(tables), ['all', catalogue] as const]) {
+  const count = countBasis(table);
+  if (BASES.every((it) => count[it] === 0)) continue;
+  line([name, ...BASES.map((it) => count[it]), `${(100 * sourcedShare(count)).toFixed(0)} %`]);
+}
+console.log(
+  '\nshare: measured, published or cited, of all that is not common practice (judgements and prices are left out)',
+);
+
+if (process.argv.includes('--sources')) {
+  const count = countSources(catalogue);
+  for (const { id, citation, use } of [...works, ...rules])
+    console.log(`\n${count.get(id) ?? 0} values${use ? `; ${use}` : ''}\n  ${citation}`);
 }

@@ -5,6 +5,7 @@ import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
 import { assess } from '@/core/assess';
 import { awayDays, careNow, dueOf } from '@/core/care';
+import type { Design } from '@/core/document';
 import { planOf } from '@/core/plan';
 import { METRIC } from '@/core/units';
 import { careCalendar, planCalendar } from './calendar';
@@ -68,6 +69,32 @@ describe('care as iCalendar, read back by another library', () => {
       ).flatMap(({ day, rules: own }) => own.map((it) => `${day} ${it.id}`));
       expect(inFile.sort(), design.name).toEqual(onSheet.sort());
     }
+  });
+  it('what rests in winter ends where the rest begins, and its steps are there', () => {
+    const rest = { from: '12-10', weeks: 8, place: 'here' as const, since: null };
+    const hedge = demoDesigns(catalogue)[1]!;
+    const design: Design = {
+      ...hedge,
+      brief: { ...hedge.brief, stage: 'inhabited' },
+      living: { ...hedge.living, rest },
+    };
+    const due = dueOf(careNow(design, catalogue), new Map(), '2026-11-01', '2026-11-20');
+    const text = careCalendar([{ ...design, due }], { prefs: METRIC, locale: 'en' });
+    const daysOf = (rule: string): readonly string[] => {
+      const event = new ICAL.Component(ICAL.parse(text) as unknown[])
+        .getAllSubcomponents('vevent')
+        .map((it) => new ICAL.Event(it))
+        .find((it) => it.uid.startsWith(`care.${rule}.`))!;
+      const [days, times] = [[] as string[], event.iterator()];
+      for (let at = times.next(); at && at.toString() < '2029'; at = times.next()) days.push(at.toString());
+      return days;
+    };
+    // Fed until two weeks before it is cooled, and not in the file after that: the next calendar has it.
+    expect(daysOf('feed').at(-1)! <= '2026-11-25').toBe(true);
+    expect(daysOf('feed').length).toBeGreaterThan(0);
+    expect(daysOf('rest-cool')).toEqual(['2026-12-10', '2027-12-10', '2028-12-10']);
+    expect(daysOf('rest-wake')).toEqual(['2027-02-04', '2028-02-04']);
+    expect(daysOf('glass').at(-1)! > '2028-12').toBe(true);
   });
   it('comes again as its rule says, from the day it is next due', () => {
     const bog = demoDesigns(catalogue)[0]!;

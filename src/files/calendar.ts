@@ -1,6 +1,7 @@
 import { createEvents, type EventAttributes } from 'ics';
 import { DAY_MS } from '@/core/physics/constants';
-import type { CareRule } from '@/core/care';
+import { seasonEnds, type CareRule } from '@/core/care';
+import { dayPlus } from '@/core/time';
 import type { BuildPlan } from '@/core/plan';
 import { asMessage, formatMessage } from '@/core/units';
 import type { FileWords } from './csv';
@@ -85,7 +86,7 @@ export function careCalendar(
         .map((it) => formatMessage(asMessage(it), reader))
         .filter(Boolean)
         .join('\n'),
-      recurrenceRule: rule.when.by === 'calendar' ? rule.when.rrule : `FREQ=DAILY;INTERVAL=${rule.when.days}`,
+      recurrenceRule: recurrenceOf(rule, day),
     })),
   );
   const { error, value } = createEvents(events);
@@ -93,4 +94,13 @@ export function careCalendar(
   return value;
 }
 
-type CareEvent = Pick<CareRule, 'id' | 'what' | 'why' | 'when' | 'amount'>;
+type CareEvent = Pick<CareRule, 'id' | 'what' | 'why' | 'when' | 'amount' | 'season'>;
+
+/** Its rule from a day on; what does not go on all year ends where it rests: it is written anew with the next calendar. */
+function recurrenceOf(rule: CareEvent, day: string): string {
+  const rrule = rule.when.by === 'calendar' ? rule.when.rrule : `FREQ=DAILY;INTERVAL=${rule.when.days}`;
+  const ends = seasonEnds(rule, day);
+  return ends === null || /UNTIL|COUNT/.test(rrule)
+    ? rrule
+    : `${rrule};UNTIL=${dayPlus(ends, -1).replaceAll('-', '')}`;
+}

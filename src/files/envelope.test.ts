@@ -13,6 +13,7 @@ import { shelfAmounts, stockOf } from '@/core/shelf';
 import { METRIC } from '@/core/units';
 import {
   ENVELOPE_VERSION,
+  type Envelope,
   envelopeJsonSchema,
   fileName,
   listsCsv,
@@ -73,6 +74,7 @@ describe('files of every earlier version', () => {
     'rack-v13',
     'rack-v14',
     'rack-v15',
+    'rack-v16',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -154,6 +156,47 @@ describe('files of every earlier version', () => {
     });
     expect(before.value.designs.map((it) => it.living.company.hatched)).toEqual([null, null, null, null]);
     expect(before.value.designs.flatMap((it) => it.plan.standing?.living.company.hatched)).toContain(null);
+  });
+
+  it('version 12 holds the winter rest; before it none was planned', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v16.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v15.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    const rests = (of: Envelope) => of.designs.map((it) => it.living.rest);
+    expect(rests(read.value)).toEqual([
+      null,
+      { from: '12-01', weeks: 8, place: 'here', since: null },
+      null,
+      null,
+    ]);
+    expect(rests(before.value)).toEqual([null, null, null, null]);
+    expect(before.value.designs.flatMap((it) => it.plan.standing?.living.rest)).toContain(null);
+  });
+
+  it('version 9 of the file tells where values come from by five marks; those of before are carried over', () => {
+    const text = readFileSync('tests/fixtures/rack-v16.rincon.json', 'utf8');
+    const read = readEnvelope(text);
+    if (!read.ok) throw new Error('not read');
+    const [loam] = read.value.own.materials;
+    expect(loam).toMatchObject({
+      density: { value: 1180, basis: 'measured' },
+      retention: { basis: 'cited', source: 'A survey of garden soils, table 2' },
+    });
+    const old = JSON.parse(text) as { version: number; own: { materials: unknown[] } };
+    old.version = 8;
+    const marked = (basis: string, value: number) => ({ value, basis });
+    old.own.materials = [{ ...loam, density: marked('own', 1180), waterMoist: marked('memory', 0.2) }];
+    const carried = readEnvelope(JSON.stringify(old));
+    expect(carried.ok && carried.value.own.materials[0]).toMatchObject({
+      density: { value: 1180, basis: 'measured' },
+      waterMoist: { value: 0.2, basis: 'estimated' },
+    });
+    // A mark of before in a file of now is a damaged file, and named.
+    old.version = 9;
+    expect(readEnvelope(JSON.stringify(old))).toMatchObject({
+      ok: false,
+      place: expect.stringContaining('own.materials[0]') as string,
+    });
   });
 
   it('an enclosure may be called what every object has', () => {

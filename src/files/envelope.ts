@@ -1,7 +1,7 @@
 import { ownOf } from '@/core/fields/own';
 import { z } from 'zod';
 import { NO_OWN_ROWS, type OwnRows } from '@/catalogue';
-import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
+import { Animal, CrewKind, Material, Plant, Recipe, withFiveMarks } from '@/core/catalogue';
 import { allLayers, Design, migrate, pathText, refusalOf } from '@/core/document';
 import { materialsIn } from '@/core/ground';
 import { Entry } from '@/core/log';
@@ -11,7 +11,7 @@ import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import type { Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 8;
+export const ENVELOPE_VERSION = 9;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -228,7 +228,10 @@ export function readEnvelope(text: string, most = MAX_BYTES): Read<Envelope> {
   // Version 6 did not tell the states a design has been in.
   if (isObject(json) && json.version === 6) json = { trails: {}, ...json, version: 7 };
   // Version 7 did not tell by which clock a line of the log was written.
-  if (isObject(json) && json.version === 7) json = { ...json, version: ENVELOPE_VERSION };
+  if (isObject(json) && json.version === 7) json = { ...json, version: 8 };
+  // Version 8 had three marks for where a value comes from.
+  if (isObject(json) && json.version === 8)
+    json = { ...json, own: withFiveMarks(json.own), version: ENVELOPE_VERSION };
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];

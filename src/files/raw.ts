@@ -1,6 +1,6 @@
 import type { ZodType } from 'zod';
 import { NO_OWN_ROWS } from '@/catalogue';
-import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
+import { Animal, CrewKind, Material, Plant, Recipe, withFiveMarks } from '@/core/catalogue';
 import { Design, migrate, refusalOf } from '@/core/document';
 import { Entry } from '@/core/log';
 import { Series, trackOf, unpackTrack, type Track } from '@/core/readings';
@@ -122,7 +122,8 @@ export async function readRaw(file: Blob): Promise<Read<ReadBackup>> {
   const settings = new Map(rowsIn('settings').map((it) => [it.key, it.value]));
   const listed = (key: string): readonly unknown[] => {
     const value = settings.get(key);
-    return Array.isArray(value) ? value : [];
+    // A storage that has not been opened since may hold marks of before.
+    return Array.isArray(value) ? withFiveMarks<readonly unknown[]>(value) : [];
   };
   const points = sound('series', Series, rowsIn('series'));
   const others = [...settings].filter(([key]) => key !== 'prices' && !(String(key) in NO_OWN_ROWS));

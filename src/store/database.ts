@@ -1,6 +1,7 @@
 import './insecure';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/document';
+import { withFiveMarks } from '@/core/catalogue';
 import type { Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
 import type { Series } from '@/core/readings';
@@ -135,5 +136,15 @@ export class RinconDatabase extends Dexie {
     });
     // Pictures in the trash are found by when they went: those that are there have no such moment.
     this.version(5).stores({ pictures: 'id, [design+about], design, at, gone' });
+    // Values of one's own rows had three marks for where they come from; there are five now.
+    this.version(6).upgrade((all) =>
+      all
+        .table<SettingRow>('settings')
+        .where('key')
+        .anyOf('materials', 'recipes', 'animals', 'plants', 'crew')
+        .modify((row, kept) => {
+          kept.value = { ...row, value: withFiveMarks(row.value) };
+        }),
+    );
   }
 }

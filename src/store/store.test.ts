@@ -391,11 +391,38 @@ describe('own rows and the shelf', () => {
     await Promise.all([
       saveOwnRow(db, 'materials', { ...coir, id: 'a' }),
       saveOwnRow(db, 'materials', { ...coir, id: 'b' }),
-      saveOwnRow(db, 'recipes', { ...recipe, id: 'c', basis: 'own' }),
+      saveOwnRow(db, 'recipes', { ...recipe, id: 'c', basis: 'measured' }),
     ]);
     const { materials, recipes } = await loadSettings(db);
     expect(materials.map((it) => it.id).sort()).toEqual(['a', 'b']);
     expect(recipes.map((it) => it.id)).toEqual(['c']);
+  });
+
+  it('rows of a browser that had three marks open with the marks of now; prices and all else stay', async () => {
+    const name = `marked-${Date.now()}`;
+    const old = new Dexie(name);
+    old
+      .version(5)
+      .stores({ designs: 'id, updated, deleted', steps: '[designId+seq], designId', settings: 'key' });
+    await old.open();
+    const told = (basis: string, value: number) => ({ basis, value });
+    const kept = { ...coir, id: 'mine', density: told('own', 95), waterMoist: told('memory', 0.4) };
+    await old.table('settings').bulkPut([
+      { key: 'materials', value: [kept] },
+      { key: 'recipes', value: [{ ...recipe, id: 'c', basis: 'own' }] },
+      { key: 'prices', value: { 'charcoal/bag-5l': 11.5 } },
+    ]);
+    old.close();
+    const opened = new RinconDatabase(name);
+    await opened.open();
+    const settings = await loadSettings(opened);
+    expect(settings.materials).toEqual([
+      { ...kept, density: told('measured', 95), waterMoist: told('estimated', 0.4) },
+    ]);
+    expect(settings.recipes[0]!.basis).toBe('measured');
+    expect(settings.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
+    opened.close();
+    await Dexie.delete(name);
   });
 
   it('a row is written in place of the one with its id, and can be taken out', async () => {
@@ -491,7 +518,7 @@ describe('own rows and the shelf', () => {
       catalogue,
     );
     const priced = withPrices(all, { 'house/brick-650g': 1.5 }).materials.at(-1)!;
-    expect(priced.packs[0]!.price).toEqual({ value: 1.5, basis: 'own' });
+    expect(priced.packs[0]!.price).toEqual({ value: 1.5, basis: 'measured' });
   });
 });
 

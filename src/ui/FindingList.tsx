@@ -10,7 +10,6 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { CAUTIONS } from '@/catalogue';
-import type { Catalogue } from '@/core/catalogue';
 import type { EditCall } from '@/core/edits';
 import type { Finding, Severity } from '@/core/findings';
 import { BasisMark } from './BasisMark';
@@ -27,18 +26,17 @@ const TONE: Record<Severity, { readonly bar: string; readonly Icon: typeof Check
 
 interface Props {
   readonly findings: readonly Finding[];
-  readonly catalogue: Catalogue;
   readonly onMend: (call: EditCall) => void;
   readonly label?: string;
 }
 
 /** Findings beside the thing they are about: what, because, where it comes from, and what would mend it. */
-export function FindingList({ findings, catalogue, onMend, label = 'Findings' }: Props) {
+export function FindingList({ findings, onMend, label = 'Findings' }: Props) {
   if (findings.length === 0) return null;
   return (
     <Stack component="ul" spacing={1} sx={{ listStyle: 'none', p: 0, m: 0 }} aria-label={label}>
       {findings.map((finding, index) => (
-        <Item key={`${finding.code} ${index}`} finding={finding} catalogue={catalogue} onMend={onMend} />
+        <Item key={`${finding.code} ${index}`} finding={finding} onMend={onMend} />
       ))}
     </Stack>
   );
@@ -46,16 +44,14 @@ export function FindingList({ findings, catalogue, onMend, label = 'Findings' }:
 
 interface ItemProps {
   readonly finding: Finding;
-  readonly catalogue: Catalogue;
   readonly onMend: (call: EditCall) => void;
 }
 
 /** A finding is made anew at every edit; it is drawn anew only when it says something else. */
 const Item = memo(
-  function Item({ finding, catalogue, onMend }: ItemProps) {
+  function Item({ finding, onMend }: ItemProps) {
     const { tell } = useReader();
     const { bar, Icon } = TONE[finding.severity];
-    const source = catalogue.sources.find((it) => it.id === finding.source)?.citation;
     return (
       <Box
         component="li"
@@ -79,7 +75,7 @@ const Item = memo(
             sx={{ fontSize: 18, color: bar, mt: '2px', flexShrink: 0 }}
           />
           <Box component="span" sx={{ minWidth: 0 }}>
-            {tell(finding.what)} <BasisMark basis={finding.basis} source={source} />
+            {tell(finding.what)} <BasisMark basis={finding.basis} source={finding.source} />
           </Box>
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.25 }}>
@@ -133,8 +129,5 @@ const Item = memo(
       </Box>
     );
   },
-  (a, b) =>
-    a.onMend === b.onMend &&
-    a.catalogue === b.catalogue &&
-    JSON.stringify(a.finding) === JSON.stringify(b.finding),
+  (a, b) => a.onMend === b.onMend && JSON.stringify(a.finding) === JSON.stringify(b.finding),
 );

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
-import { lawsOf, type Animal, type Basis, type Life } from '@/core/catalogue';
+import { LAW_WORK, lawsOf, type Animal, type Life, type Sourced } from '@/core/catalogue';
 import { DEFENCE_WORD, LAW_WORD, preyRule, youngPlan } from '@/core/living';
 import { capital, length, temperature } from '@/core/units';
 import { BasisMark } from './BasisMark';
@@ -34,6 +34,12 @@ const DRINKS: Record<Animal['water']['value'], string> = {
   pool: 'The pool itself: shallow at one end, changed weekly.',
 };
 
+const REST_WORD: Record<NonNullable<Life['rest']>['value']['need'], string> = {
+  needed: 'It needs a rest',
+  usual: 'A rest is usual',
+  breeding: 'A rest is led for breeding',
+};
+
 interface Props {
   /** As the catalogue has it, grown. */
   readonly animal: Animal;
@@ -51,44 +57,57 @@ export function LifeFacts({ animal, life, months }: Props) {
     low === high ? String(low) : `${low} to ${high}`;
   return (
     <Facts>
-      <Fact name="Group" basis={life.sexes.basis}>
+      <Fact name="Group" of={life.sexes}>
         {SEXES[life.sexes.value]}
         {life.cautions.value.length > 0 && (
           <> {`${life.cautions.value.join(', ')}.`.replace(/^./, (it) => it.toUpperCase())}</>
         )}
       </Fact>
-      <Fact name="Food" basis={life.diet.basis}>
+      <Fact name="Food" of={life.diet}>
         {capital(life.diet.value)}
         {prey === null
           ? '.'
           : `; prey up to ${write(length(plan.prey.most))} ${plan.prey.by === 'thickness' ? 'thick' : 'long'}${months === null ? '' : ' now'}, ${prey}.`}
       </Fact>
-      <Fact name="Drinks" basis={animal.water.basis}>
+      <Fact name="Drinks" of={animal.water}>
         {DRINKS[animal.water.value]}
       </Fact>
-      <Fact name="Gauze" basis="memory">
+      <Fact name="Gauze" of={{ basis: 'estimated', source: 'kin' }}>
         Holes under {write(length(plan.gauze))} keep it in
         {plan.grown ? '; young slip through what adults cannot' : ' at this age'}.
       </Fact>
-      <Fact name="Handling" basis={life.handling.basis}>
+      {life.rest && (
+        <Fact name="Winter" of={life.rest}>
+          {REST_WORD[life.rest.value.need]}: {number(life.rest.value.weeks)} weeks at{' '}
+          {write(temperature(life.rest.value.temperature.low), { bare: true })} to{' '}
+          {write(temperature(life.rest.value.temperature.high))}
+          {life.rest.value.light === 0 ? ', in the dark' : `, ${life.rest.value.light} hours of light`}.
+        </Fact>
+      )}
+      {animal.climate.heat && (
+        <Fact name="Heat" of={animal.climate.heat}>
+          Hours over {write(temperature(animal.climate.heat.value))} harm it.
+        </Fact>
+      )}
+      <Fact name="Handling" of={life.handling}>
         {HANDLING[life.handling.value]}
       </Fact>
       {life.defence && (
-        <Fact name="Hands" basis={life.defence.basis}>
+        <Fact name="Hands" of={life.defence}>
           {DEFENCE_WORD[life.defence.value]}
         </Fact>
       )}
-      <Fact name="Lives" basis={life.years.basis}>
+      <Fact name="Lives" of={life.years}>
         Up to about {life.years.value} years. Who has it then?
       </Fact>
-      <Fact name={YOUNG[life.young.value]} basis={life.brood.basis}>
+      <Fact name={YOUNG[life.young.value]} of={life.brood}>
         {number(life.brood.value)}, {tell(life.lays.value)}.
         {life.incubation &&
           ` They want ${write(temperature(life.incubation.value.temperature.low), { bare: true })} to ${write(temperature(life.incubation.value.temperature.high))} for ${number(life.incubation.value.days)} days${life.young.value === 'eggs' ? ', damp but not wet, never turned' : ', in clean water of their own'}.`}
         {life.cautions.value.includes('eats smaller ones') ? ' Take young out at once: they are eaten.' : ''}
       </Fact>
       {lawsOf(life).length > 0 && (
-        <Fact name="Law" basis="memory">
+        <Fact name="Law" of={{ basis: 'cited', source: LAW_WORK[lawsOf(life)[0] ?? 'protected'] }}>
           {lawsOf(life)
             .map((it) => LAW_WORD[it])
             .join(' ')}{' '}
@@ -117,11 +136,11 @@ const Facts = ({ children }: { readonly children: ReactNode }) => (
 
 const Fact = ({
   name,
-  basis,
+  of,
   children,
 }: {
   readonly name: string;
-  readonly basis: Basis;
+  readonly of: Pick<Sourced<unknown>, 'basis' | 'source'>;
   readonly children: ReactNode;
 }) => (
   <>
@@ -129,7 +148,7 @@ const Fact = ({
       {name}
     </Box>
     <Box component="dd" sx={{ m: 0 }}>
-      {children} <BasisMark basis={basis} />
+      {children} <BasisMark basis={of.basis} source={of.source} />
     </Box>
   </>
 );

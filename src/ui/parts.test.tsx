@@ -69,7 +69,7 @@ describe('findings', () => {
   it('say what, because, and where it comes from; their remedy is what is called', async () => {
     const onMend = vi.fn();
     const { findings } = assess(hedge!, catalogue);
-    draw(<FindingList findings={findings} catalogue={catalogue} onMend={onMend} />);
+    draw(<FindingList findings={findings} onMend={onMend} />);
     const beads = within(document.querySelector<HTMLElement>('[data-finding="beads-in-the-drain"]')!);
     expect(beads.getByText('Beads would run into the drain.')).toBeDefined();
     expect(beads.getByText(/The smallest are 0.8.cm across, the drain is 1.2.cm wide/)).toBeDefined();
@@ -81,7 +81,7 @@ describe('findings', () => {
   });
   it('read in inches where inches are read', () => {
     const { findings } = assess(hedge!, catalogue);
-    draw(<FindingList findings={findings} catalogue={catalogue} onMend={() => {}} />, US);
+    draw(<FindingList findings={findings} onMend={() => {}} />, US);
     expect(screen.getByText(/The smallest are 0.31.in across, the drain is 0.47.in wide/)).toBeDefined();
   });
   it('offer a fix only when it was tried, and say what a bad one would do', async () => {
@@ -93,7 +93,7 @@ describe('findings', () => {
       { label: ['Use sand'], call, trial: ['The water is too warm all year.'] },
       { label: ['Use bark'], call, trial: 'good' as const },
     ];
-    draw(<FindingList findings={[{ ...first!, remedies }]} catalogue={catalogue} onMend={onMend} />);
+    draw(<FindingList findings={[{ ...first!, remedies }]} onMend={onMend} />);
     expect(screen.getByRole('button', { name: 'Use peat' })).toHaveProperty('disabled', true);
     expect(screen.queryByRole('button', { name: /Use sand/ })).toBeNull();
     expect(screen.getByText('Not advised: Use sand. The water is too warm all year.')).toBeDefined();
@@ -101,7 +101,7 @@ describe('findings', () => {
     expect(onMend).toHaveBeenCalledExactlyOnceWith(call);
   });
   it('of none there is nothing', () => {
-    const { container } = draw(<FindingList findings={[]} catalogue={catalogue} onMend={() => {}} />);
+    const { container } = draw(<FindingList findings={[]} onMend={() => {}} />);
     expect(container.textContent).toBe('');
   });
 });

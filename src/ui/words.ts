@@ -8,11 +8,21 @@ import type { Reader } from './units';
 
 /** What things are called on screen. */
 export const BASIS_WORD: Record<Basis | 'computed', string> = {
+  measured: 'measured by you',
   published: 'published',
+  cited: 'cited, to check',
   practice: 'common practice',
-  memory: 'from memory',
-  own: 'your own',
+  estimated: 'estimate',
   computed: 'computed',
+};
+
+/** After a number of values. */
+export const BASIS_COUNTED: Record<Basis, string> = {
+  measured: 'measured by you',
+  published: 'published',
+  cited: 'cited',
+  practice: 'common practice',
+  estimated: 'estimated',
 };
 
 export const SEVERITY_WORD: Record<Severity, string> = {

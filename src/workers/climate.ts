@@ -33,7 +33,7 @@ export class ClimateStopped extends Error {
 /** Only what a design needs of the catalogue: all animals would be copied for nothing. */
 function partFor(design: Design, catalogue: Catalogue): Catalogue {
   const animal = findAnimal(catalogue, design.brief.animal);
-  return { ...catalogue, animals: animal ? [animal] : [], recipes: [], sources: [] };
+  return { ...catalogue, animals: animal ? [animal] : [], recipes: [] };
 }
 
 export interface Working<T> {

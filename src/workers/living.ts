@@ -38,7 +38,6 @@ export function askSurvey(design: Design, catalogue: Catalogue): Promise<Survey>
     ...catalogue,
     animals: animal ? [animal] : [],
     recipes: [],
-    sources: [],
     living: {
       ...catalogue.living,
       plants: catalogue.living.plants.filter((it) => planted.has(it.id)),

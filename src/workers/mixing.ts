@@ -49,10 +49,10 @@ export function startMix(
     });
   });
   // Only what it needs: a catalogue of animals would be copied for nothing.
-  const { sources, materials, recipes, scape, climate, living } = catalogue;
+  const { materials, recipes, scape, climate, living } = catalogue;
   const answer = here.api.solve(
     problem,
-    { sources, materials, recipes, scape, climate, living, animals: [] },
+    { materials, recipes, scape, climate, living, animals: [] },
     proxy(onProgress),
   );
   return {

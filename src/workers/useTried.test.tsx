@@ -39,7 +39,7 @@ const finding = (call: EditCall): Finding => ({
 const FILTER: EditCall = { edit: 'setClimateRoom', change: { water: 'filtered' } };
 
 function Shows({ call }: { readonly call: EditCall }) {
-  return <FindingList findings={useTried([finding(call)])} catalogue={catalogue} onMend={() => undefined} />;
+  return <FindingList findings={useTried([finding(call)])} onMend={() => undefined} />;
 }
 
 describe('a fix that a rule thought of', () => {

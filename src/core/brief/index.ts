@@ -1,3 +1,4 @@
 export * from './room';
 export * from './space';
 export * from './age';
+export * from './rest';

@@ -1,4 +1,5 @@
 import { dayOfDate, dayPlus, daysTill, noonOf } from '../time';
+import { lastOver, partOn } from '../brief';
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { standingOf } from '../document/standing';
@@ -113,6 +114,33 @@ export function lastDone(
 export const isPaused = ({ paused, until }: HeldRule, today: string): boolean =>
   paused && (until === null || today < until);
 
+/** Whether a rule goes on at all on a day: some do in a part of the year only, or in all but one. */
+export const isInSeason = ({ season }: Pick<CareRule, 'season'>, day: string): boolean =>
+  season === undefined || (partOn(season.part, day) !== null) === (season.how === 'only');
+
+/** The first day on which it does not go on any more, from a day on which it does; null: it goes on all year. */
+export function seasonEnds({ season }: Pick<CareRule, 'season'>, day: string): string | null {
+  if (season === undefined) return null;
+  if (season.how === 'only') return partOn(season.part, day)?.until ?? day;
+  const next = `${day.slice(0, 4)}-${season.part.from}`;
+  return next > day ? next : `${String(Number(day.slice(0, 4)) + 1).padStart(4, '0')}-${season.part.from}`;
+}
+
+/** The first day of the time in which it goes on now; null: it goes on all year. */
+const seasonBegan = ({ season }: HeldRule, today: string): string | null =>
+  season === undefined
+    ? null
+    : season.how === 'only'
+      ? (partOn(season.part, today)?.from ?? null)
+      : lastOver(season.part, today);
+
+/** A day to come on which it does not go on is put off till it does. */
+const pastSeason = ({ season }: HeldRule, day: string): string =>
+  season?.how === 'not' ? (partOn(season.part, day)?.until ?? day) : day;
+
+const later = (a: string | null, b: string | null): string | null =>
+  a === null ? b : b === null || b < a ? a : b;
+
 /**
  * When each rule is next due. One never done counts from the day the enclosure's care began; a day that was skipped is
  * settled as one that was done is; what is about a thing counts from the day that was fitted, what the keeper added from the
@@ -126,15 +154,15 @@ export function dueOf(
   today: string,
 ): readonly Due[] {
   return rules
-    .filter((it) => !isPaused(it, today))
+    .filter((it) => !isPaused(it, today) && isInSeason(it, today))
     .map((rule): Due => {
       const told = last.get(rule.id) ?? null;
       // What was done to the lamp before was not done to this one.
       const done = told !== null && rule.since !== undefined && told < rule.since ? null : told;
       const counts = rule.since ?? rule.added ?? began;
       const next = nextDay(rule.when, done, counts, today);
-      const resumed = rule.paused ? rule.until : rule.from;
-      const day = resumed !== null && next < resumed ? resumed : next;
+      const resumed = later(rule.paused ? rule.until : rule.from, seasonBegan(rule, today));
+      const day = pastSeason(rule, resumed !== null && next < resumed ? resumed : next);
       const gone = daysTill(
         resumed !== null && resumed > (done ?? counts) ? resumed : (done ?? counts),
         today,

@@ -1,4 +1,5 @@
 import type { CautionStep } from '../catalogue';
+import type { PartOfYear } from '../brief';
 import type { When } from '../document/schema';
 import type { Message } from '../units';
 
@@ -34,6 +35,8 @@ export interface CareRule {
   readonly since?: string;
   /** It goes with an animal: there is none of it while the enclosure only grows in. */
   readonly needsAnimal: boolean;
+  /** Only in a part of the year, or in all but one. */
+  readonly season?: { readonly how: 'only' | 'not'; readonly part: PartOfYear };
   /** It must not be left out while its keeper is away. */
   readonly sitter: boolean;
 }
@@ -55,6 +58,11 @@ export const yearly = (...months: readonly number[]): When => ({
   by: 'calendar',
   rrule: `FREQ=YEARLY;BYMONTH=${months.join(',')};BYMONTHDAY=1`,
 });
+/** On one day of every year, `MM-DD`. */
+export const yearlyOn = (monthDay: string): When => {
+  const [month, day] = monthDay.split('-').map(Number);
+  return { by: 'calendar', rrule: `FREQ=YEARLY;BYMONTH=${month};BYMONTHDAY=${day}` };
+};
 /** Of a rule of days: only in some months. */
 export const inMonths = (when: When, months: readonly number[]): When =>
   when.by === 'calendar' && months.length < 12

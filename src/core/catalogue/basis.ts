@@ -1,21 +1,25 @@
 import { z } from 'zod';
 
 /**
- * Every value carries where it comes from, and the interface shows it. `own`: written down by the builder.
+ * Every value carries where it comes from, and the interface shows it.
+ * - `measured`: by the keeper, or read off what they bought and paid.
+ * - `published`: read from a named work, or standing in a standard.
+ * - `cited`: the work named gives it; the figure is recalled, to be checked there.
+ * - `practice`: what keepers, growers and builders say; judgements and prices.
+ * - `estimated`: by a rule, or from a likeness; `source` names the rule.
  */
-export const Basis = z.enum(['published', 'practice', 'memory', 'own']);
+export const Basis = z.enum(['measured', 'published', 'cited', 'practice', 'estimated']);
 export type Basis = z.infer<typeof Basis>;
+export const BASES = Basis.options;
+
+/** A work of the list of works or one written out; of what is estimated, a rule of the list of rules. */
+const SourceText = z.string().min(1).max(300);
 
 export const sourced = <T extends z.ZodType>(value: T) =>
   z
-    .strictObject({
-      value,
-      basis: Basis,
-      /** Key into `sources`; required when the basis is `published`. */
-      source: z.string().optional(),
-    })
-    .refine((it) => (it.basis === 'published') === (it.source !== undefined), {
-      message: 'a published value names its source, and only a published value does',
+    .strictObject({ value, basis: Basis, source: SourceText.optional() })
+    .refine((it) => it.source !== undefined || (it.basis !== 'published' && it.basis !== 'cited'), {
+      message: 'a published or cited value names the work it stands in',
     });
 
 /** A value and where it comes from. */
@@ -41,6 +45,15 @@ export const lawsOf = ({
   legal,
 }: { readonly legal?: z.infer<typeof Laws> | undefined } = {}): readonly Legal[] =>
   legal === undefined ? [] : typeof legal === 'string' ? [legal] : legal;
+
+/** The work each grade stands in, of the list of works. */
+export const LAW_WORK: Readonly<Record<Legal, string>> = {
+  protected: 'cites',
+  certificate: 'cites',
+  invasive: 'eu-1143-2014',
+  injurious: 'cfr-50-16',
+  venomous: 'local-acts',
+};
 
 export const Range = z
   .strictObject({ low: z.number().finite(), high: z.number().finite() })

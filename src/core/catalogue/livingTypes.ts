@@ -161,6 +161,18 @@ export const Life = z.strictObject({
   /** °C and days that eggs or spawn need; absent for those born alive. */
   incubation: sourced(z.strictObject({ temperature: Range, days: Range })).optional(),
   sexes: sourced(z.enum(['alone', 'pair', 'one male', 'females', 'any'])),
+  /**
+   * Winter rest: whether it is needed, usual, or led for breeding only; weeks from cooling to warming up, °C while it rests
+   * and hours of light. Absent: it has none.
+   */
+  rest: sourced(
+    z.strictObject({
+      need: z.enum(['needed', 'usual', 'breeding']),
+      weeks: Range,
+      temperature: Range,
+      light: z.number().min(0).max(24),
+    }),
+  ).optional(),
   handling: sourced(z.enum(['never', 'rarely', 'weekly', 'often'])),
   diet: sourced(
     z.enum([

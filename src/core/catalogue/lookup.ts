@@ -52,7 +52,7 @@ function indexOf(catalogue: Catalogue): Index {
   return index;
 }
 
-const nothing = (value: number): Sourced<number> => ({ value, basis: 'memory' });
+const nothing = (value: number): Sourced<number> => ({ value, basis: 'estimated' });
 
 /** The material with this id, or undefined when a design names one that this catalogue does not hold. */
 export function findMaterial(catalogue: Catalogue, id: string): Material | undefined {

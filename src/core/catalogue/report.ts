@@ -1,16 +1,52 @@
-import type { Basis } from './basis';
+import { BASES, type Basis } from './basis';
 
-/** How many values of some rows are published, practice, from memory, or one's own. */
+/** How many values of some rows stand on each basis. */
 export type BasisCount = Readonly<Record<Basis, number>>;
 
-/** Counts every value that says where it comes from, however deep it lies. */
+/** Calls with every value that says where it comes from, however deep it lies. */
+function eachSourced(rows: unknown, call: (basis: Basis, source: string | undefined) => void): void {
+  if (typeof rows !== 'object' || rows === null) return;
+  if ('basis' in rows && 'value' in rows) {
+    call(rows.basis as Basis, 'source' in rows ? (rows.source as string | undefined) : undefined);
+  } else for (const part of Object.values(rows)) eachSourced(part, call);
+}
+
+/** Counts every value that says where it comes from. */
 export function countBasis(rows: unknown): BasisCount {
-  const count: Record<Basis, number> = { published: 0, practice: 0, memory: 0, own: 0 };
-  const look = (value: unknown): void => {
-    if (typeof value !== 'object' || value === null) return;
-    if ('basis' in value && 'value' in value) count[value.basis as Basis] += 1;
-    else for (const part of Object.values(value)) look(part);
-  };
-  look(rows);
+  const count = Object.fromEntries(BASES.map((it) => [it, 0])) as Record<Basis, number>;
+  eachSourced(rows, (basis) => (count[basis] += 1));
   return count;
+}
+
+/** How many values of some rows name each work or rule. */
+export function countSources(rows: unknown): ReadonlyMap<string, number> {
+  const count = new Map<string, number>();
+  eachSourced(rows, (_, source) => {
+    if (source !== undefined) count.set(source, (count.get(source) ?? 0) + 1);
+  });
+  return count;
+}
+
+/**
+ * Of the values that are no judgement and no price, the share that was measured or stands in a named work. What keepers
+ * say is left out of both: it is judged, not looked up. 1 where nothing is left.
+ */
+export function sourcedShare({ measured, published, cited, estimated }: BasisCount): number {
+  const named = measured + published + cited;
+  return named + estimated === 0 ? 1 : named / (named + estimated);
+}
+
+/** Rows from before there were five marks: `memory` was an estimate without a rule, `own` was the keeper’s. */
+const BEFORE: Readonly<Record<string, Basis>> = { memory: 'estimated', own: 'measured' };
+
+/** Rows written by an earlier version, with the marks of this one. All else is left as it is. */
+export function withFiveMarks<T>(rows: T): T {
+  if (Array.isArray(rows)) return rows.map((it: unknown) => withFiveMarks(it)) as T;
+  if (typeof rows !== 'object' || rows === null) return rows;
+  return Object.fromEntries(
+    Object.entries(rows).map(([key, value]: [string, unknown]) => [
+      key,
+      key === 'basis' && typeof value === 'string' ? (BEFORE[value] ?? value) : withFiveMarks(value),
+    ]),
+  ) as T;
 }

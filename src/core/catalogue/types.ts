@@ -163,6 +163,8 @@ const Envelope = z.strictObject({
   uvZone: sourced(z.number().int().min(1).max(4)),
   /** Absent: by the rule of its group. */
   borne: sourced(Borne).optional(),
+  /** °C of the air beyond which hours do harm; absent: what it bears by its bands. */
+  heat: sourced(z.number().min(10).max(60)).optional(),
 });
 
 export const Animal = z.strictObject({
@@ -218,11 +220,15 @@ export const Recipe = z.strictObject({
 });
 export type Recipe = z.infer<typeof Recipe>;
 
-export const Source = z.strictObject({ id: z.string(), citation: z.string() });
-export type Source = z.infer<typeof Source>;
+/** A work, or a rule that something is estimated by. */
+export interface Source {
+  readonly id: string;
+  readonly citation: string;
+  /** What of the program itself rests on it. */
+  readonly use?: string;
+}
 
 export const Catalogue = z.strictObject({
-  sources: z.array(Source),
   animals: z.array(Animal),
   materials: z.array(Material),
   recipes: z.array(Recipe),

@@ -20,8 +20,8 @@ export interface Kept {
   /** Care with its minutes. */
   readonly rules: readonly Pick<CareRule, 'id' | 'minutes'>[];
   readonly isDay: (at: number) => boolean;
-  /** The animal’s band at a place. */
-  readonly band: (place: MeasuringPlace, quantity: ReadQuantity, day: boolean) => Band | null;
+  /** The animal’s band at a place, at a moment: at rest it wants other air. */
+  readonly band: (place: MeasuringPlace, quantity: ReadQuantity, day: boolean, at: number) => Band | null;
 }
 
 export interface ReadSummary {
@@ -69,14 +69,14 @@ export function weeksOf(kept: Kept, from: number, to: number): Weeks {
   for (const { series, track } of kept.points) {
     const [i, j] = [firstAt(track.at, from), firstAt(track.at, to)];
     if (j - i < 3) continue;
-    const bands = [false, true].map((day) => kept.band(series.place, series.quantity, day));
     let [sum, low, high, inside, asked] = [0, Infinity, -Infinity, 0, 0];
     for (let k = i; k < j; k += 1) {
       const value = fromSteps(track.steps[k] ?? 0, series.quantity);
       sum += value;
       low = Math.min(low, value);
       high = Math.max(high, value);
-      const band = bands[kept.isDay(track.at[k] ?? 0) ? 1 : 0];
+      const at = track.at[k] ?? 0;
+      const band = kept.band(series.place, series.quantity, kept.isDay(at), at);
       if (!band) continue;
       asked += 1;
       if ((band.low === null || value >= band.low) && (band.high === null || value <= band.high)) inside += 1;

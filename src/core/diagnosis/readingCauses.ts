@@ -410,6 +410,6 @@ const finish = ({ prior, evidence, edits = [], caution = null, ...rest }: Draft)
     vet: null,
     evidence: held,
     score: prior + held.reduce((sum, it) => sum + it.weight, 0),
-    basis: 'memory',
+    basis: 'practice',
   };
 };

@@ -79,6 +79,19 @@ export const Living = z.strictObject({
     /** Months of age where no day is told: it stays so old. null: grown. Where a day is told, that counts (`asOf`). */
     ageMonths: z.number().finite().min(0).max(1200).nullable(),
   }),
+  /** Winter rest, every year: the month and day it is cooled from, weeks till it is warmed up, and where; null: none is planned. */
+  rest: z
+    .strictObject({
+      from: z
+        .string()
+        .regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a month and day are expected: MM-DD')
+        .refine((it) => !/^(02-(29|30|31)|(04|06|09|11)-31)$/.test(it), 'a day of every year is expected'),
+      weeks: z.number().int().min(2).max(26),
+      place: z.enum(['here', 'apart']),
+      /** Day it was planned: a turn that would have begun before it is none. null: it goes on already. */
+      since: z.iso.date().nullable(),
+    })
+    .nullable(),
   moveIn: z.strictObject({
     /** Day quarantine began, and day a veterinarian found the tests clear. */
     quarantine: z.iso.date().nullable(),
@@ -98,5 +111,6 @@ export const BARE_LIVING: Living = {
   spotClean: 0.7,
   water: { filter: null, since: null, seeded: false, change: 0.25, everyDays: 7 },
   company: { males: 0, females: 0, hatched: null, ageMonths: null },
+  rest: null,
   moveIn: { quarantine: null, tested: null },
 };

@@ -207,6 +207,22 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 11,
+    name: 'winter rest',
+    up: (document) => {
+      const rested = (living: unknown): unknown => living && { rest: null, ...(living as object) };
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        living: rested(document.living),
+        ...(standing
+          ? { plan: { ...plan, standing: { ...standing, living: rested(standing.living) } } }
+          : {}),
+      };
+    },
+  },
 ];
 
 export type Migrated =

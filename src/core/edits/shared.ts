@@ -75,7 +75,6 @@ export function nextId(kind: string, used: readonly { readonly id: string }[]): 
 export const nextLayerId = (layers: readonly { readonly id: string }[]): string => nextId('layer', layers);
 
 export const NO_CATALOGUE: Catalogue = {
-  sources: [],
   animals: [],
   materials: [],
   recipes: [],

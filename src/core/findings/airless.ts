@@ -57,7 +57,7 @@ function grounds({ catalogue }: RuleContext, { stack }: Part): Pick<Finding, 'ba
     .filter((it) => it.layer.kind === 'substrate')
     .flatMap((it) => materialsIn(it.layer))
     .every((id) => findMaterial(catalogue, id)?.retention?.basis === 'published');
-  return published ? { basis: 'published', source: 'van-genuchten-1980' } : { basis: 'memory' };
+  return published ? { basis: 'published', source: 'van-genuchten-1980' } : { basis: 'estimated' };
 }
 
 /** The mix of each recipe, the same object each time, so that its blend is worked out once. */

@@ -38,8 +38,8 @@ export const floorLoad: Rule = ({ design, loads, standingMass }) => {
       what: message`It presses ${pressure(loads.pressure)} where it stands.`,
       because: message`Floors of dwellings are commonly designed for ${pressure(1500)} to ${pressure(2000)} (EN 1991-1-1, table 6.2), spread over the whole room. One enclosure is rarely a worry; for several, or an old floor, ask the owner or a structural engineer.`,
       remedies: [],
-      // The standard is published; its figures were not looked up again.
-      basis: 'memory',
+      basis: 'cited',
+      source: 'en-1991-1-1',
       routine: true,
     });
   }

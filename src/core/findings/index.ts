@@ -27,6 +27,7 @@ import { lifting } from './lifting';
 import { litterForgotten } from './litterForgotten';
 import { company, crewHabits, noCrew } from './living/crew';
 import { dugUp, nothingPlanted, plantLaw, plantRoom, poisonous, spiny } from './living/plants';
+import { winterRest } from './living/rest';
 import { mixSum } from './mixSum';
 import { panelLoad } from './panelLoad';
 import { regions, sunkTooLarge } from './regions';
@@ -65,6 +66,7 @@ const RULES: readonly Rule[] = [
   drainBore,
   waterOutlet,
   panelLoad,
+  winterRest,
   regions,
   sunkTooLarge,
   rollTooShort,

@@ -25,7 +25,8 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
         what: message`The panes are too thin for this water.`,
         because: message`${length(panes.kept)} of water ask for ${length(panes.neededKept)} by calculation; they are ${length(wallThickness)}. This is a check only: the maker’s rating decides.`,
         remedies,
-        basis: 'memory',
+        basis: 'cited',
+        source: 'timoshenko-1959',
       },
     ];
   }
@@ -38,7 +39,8 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
         what: message`Flooded to the brim, the panes are too thin.`,
         because: message`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)} of glass; it has ${length(wallThickness)}. The maker’s rating decides.`,
         remedies,
-        basis: 'memory',
+        basis: 'cited',
+        source: 'timoshenko-1959',
       },
     ];
   }
@@ -50,7 +52,8 @@ export const waterAgainstGlass: Rule = ({ design, panes }) => {
       what: message`By calculation the panes hold the water.`,
       because: message`Filled as high as it holds, ${length(panes.flooded)}, it asks for ${length(panes.neededFlooded)}; the panes are ${length(wallThickness)}. A check only: the maker’s rating decides, and plain water outdoors proves it.`,
       remedies: [],
-      basis: 'memory',
+      basis: 'cited',
+      source: 'timoshenko-1959',
     },
   ];
 };

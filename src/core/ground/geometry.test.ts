@@ -170,7 +170,7 @@ describe('whole packs', () => {
       id: `${litres}`,
       form: 'bag',
       volume: litres / 1000,
-      price: { value: price, basis: 'memory' },
+      price: { value: price, basis: 'estimated' },
     }));
 
   it('by hand: 12 L from 5 L at 5 and 10 L at 8 is one of each', () => {

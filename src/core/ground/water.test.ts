@@ -190,7 +190,7 @@ describe('the fitted curves', () => {
   };
   it.each(Object.keys(materials))('%s stays within 0.015 of the points it was fitted to', (id) => {
     const row = catalogue.materials.find((it) => it.id === id)!;
-    expect(row.retention!.basis).toBe('memory');
+    expect(row.retention!.basis).toBe('estimated');
     suctions.forEach((suction, index) => {
       expect(Math.abs(heldAt(row.retention!.value, suction) - materials[id]!.held[index]!)).toBeLessThan(
         0.015,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
+import { rules, works } from '@/catalogue/works';
 import { findAnimal } from '../catalogue';
 import { loadOf, RATES, reptileFmr, runWater, unionised, wasteOf, type NitrogenInput } from '.';
 
@@ -17,13 +18,13 @@ describe('metabolism', () => {
     ] as const)
       expect(reptileFmr(grams)).toBeCloseTo(kj, kj < 1 ? 6 : 2);
   });
-  it('is published for reptiles, and from memory for amphibians and invertebrates', () => {
+  it('is published for reptiles, and estimated by kin for amphibians and invertebrates', () => {
     for (const row of catalogue.animals) {
       const { basis, source } = wasteOf(row);
       const reptile = ['gecko', 'lizard', 'snake', 'tortoise'].includes(row.kind);
-      expect(basis, row.english).toBe(reptile ? 'published' : 'memory');
-      expect(source !== undefined).toBe(reptile);
-      if (source) expect(catalogue.sources.some((it) => it.id === source)).toBe(true);
+      expect(basis, row.english).toBe(reptile ? 'published' : 'estimated');
+      expect(source).toBe(reptile ? 'nagy-2001' : 'kin');
+      expect([...works, ...rules].some((it) => it.id === source)).toBe(true);
     }
   });
   it('what comes out is less than what goes in; frogs eat less than geckos of their mass', () => {

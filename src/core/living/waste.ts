@@ -41,7 +41,7 @@ export interface Waste {
   readonly nitrogen: number;
   /** Of the rate it is calculated from. */
   readonly basis: Basis;
-  readonly source: string | undefined;
+  readonly source: string;
 }
 
 /** Amphibians spend about a third of what a reptile of their mass does, invertebrates a sixth (from memory). */
@@ -57,8 +57,8 @@ export function wasteOf(animal: Animal, mass = (animal.mass.value.low + animal.m
     eats,
     droppings: eats * (COMES_OUT[diet] ?? 0.2),
     nitrogen: eats * (NITROGEN[diet] ?? 0.1),
-    basis: other === undefined ? 'published' : 'memory',
-    source: other === undefined ? 'nagy-2001' : undefined,
+    basis: other === undefined ? 'published' : 'estimated',
+    source: other === undefined ? 'nagy-2001' : 'kin',
   };
 }
 

@@ -117,7 +117,7 @@ export function curveFromCup(
 
 /** The ingredient as it was measured: what the cup says in place of what its likeness lends. */
 export function measured(row: Material, result: CupResult, height: number): Material {
-  const own = <T>(value: T): Sourced<T> => ({ value, basis: 'own' });
+  const own = <T>(value: T): Sourced<T> => ({ value, basis: 'measured' });
   return {
     ...row,
     // The cup holds it settled, as tapped down; a loose litre is lighter by what it settles.

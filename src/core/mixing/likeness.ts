@@ -21,7 +21,7 @@ export const likeCurve = (curve: RetentionCurve, size: number): RetentionCurve =
   alpha: curve.alpha * size,
 });
 
-const own = <T>(value: T): Sourced<T> => ({ value, basis: 'own' });
+const likened = <T>(value: T): Sourced<T> => ({ value, basis: 'estimated', source: 'miller-1956' });
 
 /**
  * An ingredient known only as “like that, but finer”. Everything else is taken over from its likeness: what is finer also
@@ -32,9 +32,9 @@ export function likeness(row: Material, grade: Grade, as: Pick<Material, 'id' | 
   return {
     ...row,
     ...as,
-    ...(row.retention && size !== 1 ? { retention: own(likeCurve(row.retention.value, size)) } : {}),
+    ...(row.retention && size !== 1 ? { retention: likened(likeCurve(row.retention.value, size)) } : {}),
     ...(row.grain && size !== 1
-      ? { grain: own({ low: row.grain.value.low * size, high: row.grain.value.high * size }) }
+      ? { grain: likened({ low: row.grain.value.low * size, high: row.grain.value.high * size }) }
       : {}),
   };
 }

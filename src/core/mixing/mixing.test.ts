@@ -156,7 +156,7 @@ describe('properties of a blend', () => {
 
   it('is known no better than its worst part', () => {
     expect(basisOf(mix({ topsoil: 1, 'washed-sand': 1 }), catalogue, 'air')).toBe('published');
-    expect(basisOf(mix({ topsoil: 1, coir: 1 }), catalogue, 'air')).toBe('memory');
+    expect(basisOf(mix({ topsoil: 1, coir: 1 }), catalogue, 'air')).toBe('estimated');
   });
 });
 
@@ -291,7 +291,7 @@ describe('like it, but finer', () => {
     });
     expect(water).toEqual([...water].sort((a, b) => b - a));
     const finer = likeness(materialOf(catalogue, 'fine-lava'), 'finer', { id: 'x', name: 'X' });
-    expect(finer.grain).toEqual({ value: { low: 0.002 * 0.65, high: 0.008 * 0.65 }, basis: 'own' });
+    expect(finer.grain).toEqual({ value: { low: 0.002 * 0.65, high: 0.008 * 0.65 }, basis: 'measured' });
     expect(likenesses(catalogue).length).toBeGreaterThanOrEqual(40);
   });
 });
@@ -381,8 +381,8 @@ describe('the cup', () => {
       { volume: 5e-4, porosity: 0.8, capacity: 0.58, air: 0.22, density: 120 },
       0.09,
     );
-    expect(own.retention!.basis).toBe('own');
+    expect(own.retention!.basis).toBe('measured');
     // 120 in the cup, settled; loose it is lighter by 15 %.
-    expect(own.density).toEqual({ value: expect.closeTo(102, 9), basis: 'own' });
+    expect(own.density).toEqual({ value: expect.closeTo(102, 9), basis: 'measured' });
   });
 });

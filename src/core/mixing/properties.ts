@@ -1,4 +1,4 @@
-import { materialOf, type Basis, type Catalogue, type Material } from '../catalogue';
+import { materialOf, BASES, type Basis, type Catalogue, type Material } from '../catalogue';
 import type { Mix } from '../document/schema';
 import { inPorometer, POROMETER } from '../ground/mediumRanges';
 import { normalise } from '../ground/parts';
@@ -99,7 +99,8 @@ export function propertiesOf(mix: Mix, catalogue: Catalogue, state: State = 'dra
 const dropUndefined = (all: Record<Property, number | undefined>): MixProperties =>
   Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined));
 
-const RANK: readonly Basis[] = ['published', 'practice', 'memory', 'own'];
+/** The surest first. */
+const RANK: readonly Basis[] = BASES;
 
 /** A mix is known no better than the worst known of its parts. */
 export function basisOf(mix: Mix, catalogue: Catalogue, property: Property): Basis {
@@ -109,8 +110,8 @@ export function basisOf(mix: Mix, catalogue: Catalogue, property: Property): Bas
       const row = materialOf(catalogue, part.material);
       if (property === 'density') return row.density.basis;
       if (property === 'ph' || property === 'salts' || property === 'hold' || property === 'decay')
-        return row.mixing?.[property].basis ?? 'memory';
-      return row.retention?.basis ?? 'memory';
+        return row.mixing?.[property].basis ?? 'estimated';
+      return row.retention?.basis ?? 'estimated';
     });
-  return bases.reduce((worst, it) => (RANK.indexOf(it) > RANK.indexOf(worst) ? it : worst), 'published');
+  return bases.reduce((worst, it) => (RANK.indexOf(it) > RANK.indexOf(worst) ? it : worst), 'measured');
 }

@@ -20,7 +20,6 @@ const nursery = (property: keyof typeof MEDIUM_RANGES): Target => ({
   source: 'yeager-bmp',
 });
 const practice = (low: number, high: number): Target => ({ range: { low, high }, basis: 'practice' });
-const memory = (low: number, high: number): Target => ({ range: { low, high }, basis: 'memory' });
 
 /** Easily available water of the ideal substrate, m³/m³ (de Boodt & Verdonck 1972). */
 const AVAILABLE: Target = {
@@ -39,11 +38,11 @@ const ROOTED: Targets = {
 
 /** Ground that is moistened by hand and never watered through. No published range is known to us. */
 const ARID: Targets = {
-  air: memory(0.1, 0.35),
-  capacity: memory(0.05, 0.25),
-  density: memory(700, 1800),
-  ph: memory(6, 8),
-  salts: memory(0, 1),
+  air: practice(0.1, 0.35),
+  capacity: practice(0.05, 0.25),
+  density: practice(700, 1800),
+  ph: practice(6, 8),
+  salts: practice(0, 1),
   decay: practice(0, 0.08),
 };
 
@@ -52,11 +51,11 @@ const ARID: Targets = {
  * ideal substrate; dry ground by what is common, since mineral soil lies outside both.
  */
 export const TARGETS: Readonly<Record<Family, Targets>> = {
-  wet: { ...ROOTED, ph: memory(4.8, 6.8), salts: memory(0, 0.8), decay: practice(0, 0.16) },
+  wet: { ...ROOTED, ph: practice(4.8, 6.8), salts: practice(0, 0.8), decay: practice(0, 0.16) },
   damp: {
     ...ROOTED,
-    ph: memory(5, 7.2),
-    salts: memory(0, 1),
+    ph: practice(5, 7.2),
+    salts: practice(0, 1),
     hold: practice(0.1, 0.6),
     decay: practice(0, 0.2),
   },

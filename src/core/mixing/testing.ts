@@ -4,7 +4,7 @@ import type { Build, MixProblem } from './problem';
 
 /** For tests and the benchmark: made-up ingredients and questions, the same for the same seed. */
 
-const memory = <T>(value: T) => ({ value, basis: 'memory' as const });
+const guess = <T>(value: T) => ({ value, basis: 'estimated' as const, source: 'accounts' });
 
 interface Told {
   readonly settling?: number;
@@ -23,11 +23,11 @@ export function ingredient(id: string, told: Told = {}): Material {
     id,
     name: id,
     roles: ['mix'],
-    density: memory(told.density ?? 500),
-    settling: memory(told.settling ?? 0),
-    waterReceived: memory(0.1),
-    waterMoist: memory(0.3),
-    retention: memory({
+    density: guess(told.density ?? 500),
+    settling: guess(told.settling ?? 0),
+    waterReceived: guess(0.1),
+    waterMoist: guess(0.3),
+    retention: guess({
       residual: 0.1,
       saturated: told.saturated ?? 0.8,
       alpha: told.alpha ?? 0.2,
@@ -35,10 +35,10 @@ export function ingredient(id: string, told: Told = {}): Material {
     }),
     mixing: {
       sort: 'soil',
-      ph: memory({ low: ph, high: ph }),
-      salts: memory(0.3),
-      decay: memory(0.1),
-      hold: memory(told.hold ?? 0.3),
+      ph: guess({ low: ph, high: ph }),
+      salts: guess(0.3),
+      decay: guess(0.1),
+      hold: guess(told.hold ?? 0.3),
     },
     peatFree: !told.peat,
     cautions: [],
@@ -46,13 +46,12 @@ export function ingredient(id: string, told: Told = {}): Material {
       id: `p${index}`,
       form: 'bag' as const,
       volume: litres / 1000,
-      price: memory(price),
+      price: guess(price),
     })),
   };
 }
 
 export const shopOf = (...materials: Material[]): Catalogue => ({
-  sources: [],
   animals: [],
   recipes: [],
   scape: NO_SCAPE_ROWS,

@@ -1,4 +1,4 @@
-import { heightNeed, roomClimate, spaceNeed, type RoomClimate } from '../brief';
+import { heightNeed, neededRest, roomClimate, spaceNeed, type RoomClimate } from '../brief';
 import {
   everydayMaterial,
   findAnimal,
@@ -74,7 +74,7 @@ export function proposeDesign(answers: Questionnaire, catalogue: Catalogue): Des
     ground: proposeGround({ animal, enclosure, room }, catalogue),
     scape: EMPTY_SCAPE,
     climate: BARE_CLIMATE,
-    living: BARE_LIVING,
+    living: { ...BARE_LIVING, rest: neededRest(animal, BARE_CLIMATE.room.latitude, room.temperature) },
     plan: BARE_PLAN,
     care: BARE_CARE,
   };

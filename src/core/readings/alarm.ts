@@ -1,5 +1,7 @@
-import type { Animal } from '../catalogue';
-import { criteriaOf, TOLERANCE, type CriterionId } from '../verdict/criteria';
+import { animalThrough } from '../brief';
+import type { Animal, Catalogue } from '../catalogue';
+import type { Design } from '../document/schema';
+import { criteriaOf, keepsMoist, TOLERANCE, type CriterionId } from '../verdict/criteria';
 import { UV_ZONES, type UvZone } from '../light';
 import { fromSteps, type Track } from './track';
 import type { MeasuringPlace, ReadQuantity, Series } from './series';
@@ -69,9 +71,34 @@ export function bandsAt(
   return of(place === 'warm' || place === 'canopy' ? 'warm' : 'cool');
 }
 
+/** What is wanted of the places of an enclosure at any moment: of its animal as it lives then, at rest or awake. */
+export function bandsThrough(
+  design: Design,
+  catalogue: Catalogue,
+): (place: MeasuringPlace, quantity: ReadQuantity, day: boolean, at: number) => Band | null {
+  const animalAt = animalThrough(design, catalogue);
+  const has = keepsMoist(design);
+  const known = new Map<Animal, Map<string, Band | null>>();
+  return (place, quantity, day, at) => {
+    const animal = animalAt(at);
+    if (!animal) return null;
+    const bands = known.get(animal) ?? new Map<string, Band | null>();
+    known.set(animal, bands);
+    const key = `${place} ${quantity} ${day}`;
+    const found = bands.get(key);
+    if (found !== undefined) return found;
+    const band = bandAt(animal, place, quantity, day, has);
+    bands.set(key, band);
+    return band;
+  };
+}
+
 /** What is wanted of a place, by day or night; null: nothing is asked of it there. */
 export const bandAt = (...asked: Parameters<typeof bandsAt>): Band | null =>
   bandsAt(...asked)?.wanted ?? null;
+
+/** Who lives in an enclosure at a moment, with what it wants then; undefined: nobody, or it is not told. */
+export type AnimalAt = (at: number) => Animal | undefined;
 
 export interface Alarm {
   readonly series: string;
@@ -102,23 +129,29 @@ const HOLD = 20 * 60_000;
 /**
  * Alarms of one point. One begins when readings have lain outside the band by the margin for twenty minutes, and ends
  * when one lies inside the band again; by night the night's band holds.
+ * @param animalAt who lives there at a moment, with what it wants then: at rest it wants other air
  * @param isDay whether it is day in the box at a moment
  */
 export function alarmsOf(
   series: Series,
   track: Track,
-  animal: Animal | undefined,
+  animalAt: AnimalAt,
   isDay: (at: number) => boolean,
   has: { readonly moistHide: boolean } = { moistHide: false },
 ): readonly Alarm[] {
   if (series.alarm && !series.alarm.on) return [];
   const margin = series.alarm ? 0 : MARGIN[series.quantity];
-  const asked = [false, true].map((day): PlaceBands | null => {
-    if (!series.alarm) return bandsAt(animal, series.place, series.quantity, day, has);
-    const own = { low: series.alarm.low, high: series.alarm.high };
-    return { wanted: own, borne: { low: null, high: null } };
-  });
+  const askedOf = (animal: Animal | undefined): readonly (PlaceBands | null)[] =>
+    [false, true].map((day): PlaceBands | null => {
+      if (!series.alarm) return bandsAt(animal, series.place, series.quantity, day, has);
+      const own = { low: series.alarm.low, high: series.alarm.high };
+      return { wanted: own, borne: { low: null, high: null } };
+    });
+  let of: { readonly animal: Animal | undefined; readonly asked: ReturnType<typeof askedOf> } | undefined;
   const now = (at: number, edge: 'wanted' | 'borne'): Band | null => {
+    const animal = animalAt(at);
+    if (!of || of.animal !== animal) of = { animal, asked: askedOf(animal) };
+    const { asked } = of;
     const day = isDay(at) ? 1 : 0;
     const [night, light] = [asked[0]?.[edge] ?? null, asked[1]?.[edge] ?? null];
     return isDay(at - TURN) === (day === 1) ? (day === 1 ? light : night) : wider(night, light);

@@ -41,7 +41,7 @@ export function wantsOf(animal: Animal | undefined): Wants {
     perch: animal?.perch?.value,
     climbs: animal?.climbs?.value ?? 'rough',
     cover: shy ? COVER.shy : COVER.bold,
-    basis: animal?.shy?.basis ?? 'memory',
+    basis: animal?.shy?.basis ?? 'practice',
   };
 }
 

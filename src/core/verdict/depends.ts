@@ -25,7 +25,7 @@ export function dependsOn({ brief, enclosure, ground, scape, climate, living }: 
 }
 
 /** What of a row no verdict depends on: what it costs, and where its values come from. */
-const ASIDE: ReadonlySet<string> = new Set(['price', 'basis', 'source', 'sources', 'recipes']);
+const ASIDE: ReadonlySet<string> = new Set(['price', 'basis', 'source', 'recipes']);
 
 /** The rows a verdict depends on, as text. */
 export const rowsOf = (catalogue: Catalogue): string =>

@@ -33,10 +33,12 @@ import {
   wantedIn,
   wordOf,
   yearFindings,
+  type CriterionId,
   type YearRun,
 } from '.';
 import { judgeUv } from '../fitting';
 import { DAY } from '../physics/constants';
+import type { Season } from '../climate/roomProfile';
 
 type RoomKind = 'dry' | 'middle' | 'humid';
 const FIRST: readonly EditCall[] = [
@@ -110,9 +112,34 @@ describe('what is asked of a place', () => {
     const own = { hot: 0, warmNight: 0.5, cold: 1, coldNight: 1, dry: 0, damp: 0 };
     const tender: Animal = {
       ...row('eublepharis-macularius'),
-      climate: { ...row('eublepharis-macularius').climate, borne: { value: own, basis: 'own' } },
+      climate: { ...row('eublepharis-macularius').climate, borne: { value: own, basis: 'measured' } },
     };
     expect(borneOf(tender)).toEqual(own);
+  });
+});
+
+describe('a winter rest', () => {
+  const rested = (place: 'here' | 'apart') => {
+    const design = made('eublepharis-macularius', 'middle');
+    const rest = { from: '12-10', weeks: 8, place, since: null };
+    const verdict = judgeDesign({
+      design: { ...design, living: { ...design.living, rest } },
+      catalogue,
+      playing: plain,
+      alone: true,
+    })!;
+    return (season: Season, criterion: CriterionId) =>
+      verdict.places.find((it) => it.season === season && it.criterion === criterion)!.wanted;
+  };
+  it('here: in the season it rests in it may be as cold as it rests, in no other, and no warmer than ever', () => {
+    const { warm, night } = row('eublepharis-macularius').climate;
+    const wanted = rested('here');
+    expect(wanted('winter', 'warm')).toEqual({ low: 14, high: warm.value.high });
+    expect(wanted('winter', 'night')).toEqual({ low: 14, high: night.value.high });
+    expect(wanted('summer', 'warm')).toEqual(warm.value);
+  });
+  it('somewhere else: nothing is asked otherwise', () => {
+    expect(rested('apart')('winter', 'warm')).toEqual(row('eublepharis-macularius').climate.warm.value);
   });
 });
 
@@ -223,7 +250,7 @@ describe('the room as a bound', () => {
     const none = { hot: 0, warmNight: 0, cold: 0, coldNight: 0, dry: 0, damp: 0 };
     const tender: Animal = {
       ...dragon,
-      climate: { ...dragon.climate, borne: { value: none, basis: 'own' } },
+      climate: { ...dragon.climate, borne: { value: none, basis: 'measured' } },
     };
     const steaming = (humidity: number): Design =>
       applyEdit(

@@ -1,5 +1,7 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { restOf, restPhase } from '../brief';
+import { findAnimal, type Animal, type Catalogue, type Range } from '../catalogue';
 import { summarize, bandsOf, type Bands } from '../climate/climateSummary';
+import { dayOfSeason, type Season } from '../climate/roomProfile';
 import type { Design } from '../document/schema';
 import { layGround, type GroundResult } from '../ground/layers';
 import { judgeUv } from '../fitting/uv';
@@ -16,7 +18,9 @@ import {
   type Place,
   type Verdict,
 } from './answer';
+import { dayPlus } from '../time';
 import { boundOf } from './bound';
+import type { Criterion } from './criteria';
 import { judgeCrew, judgePlants, surveyFrom } from './life';
 import {
   criteriaIn,
@@ -39,6 +43,23 @@ const placed = (it: Measured): Place => {
     bears: criterion.borne,
   };
 };
+
+/**
+ * What is asked in a season in which the animal rests here: it may then be as cold as it rests. Awake on the way there and
+ * back it wants what it always wants, so that warmth is no fault either. One that rests elsewhere changes nothing here.
+ */
+function asleepIn(design: Design, animal: Animal): (criterion: Criterion, season: Season) => Criterion {
+  const rest = restOf(design, animal);
+  const cold = rest?.place === 'here' ? rest.temperature?.low : undefined;
+  if (cold === undefined) return (it) => it;
+  return (criterion, season) => {
+    // Any year will do: a rest comes round on the same days.
+    const day = dayPlus('2025-01-01', dayOfSeason(season, design.climate.room.latitude) - 1);
+    if (criterion.measure !== 'temperature' || restPhase(rest, day)?.phase !== 'rests') return criterion;
+    const to = (band: Range): Range => ({ low: Math.min(band.low, cold), high: band.high });
+    return { ...criterion, wanted: to(criterion.wanted), borne: to(criterion.borne) };
+  };
+}
 
 export interface JudgeInput {
   readonly design: Design;
@@ -64,7 +85,8 @@ export function judgeDesign({ design, catalogue, ground: laid, playing, alone }:
   const year = playing
     ? playYear(design, catalogue, ground, playing)
     : playToJudge(design, catalogue, ground, animal);
-  const places = measure(year, animal, criteriaIn(animal, year)).map(placed);
+  const asked = asleepIn(design, animal);
+  const places = measure(year, animal, criteriaIn(animal, year), 0, 0, asked).map(placed);
   const uv = judgeUv(design, animal, ground, catalogue);
   const survey = surveyFrom(year);
   const plants = judgePlants(design, ground, catalogue, survey);

@@ -314,6 +314,7 @@ const changes = (table: Timetable, at: number): boolean =>
  * Measures every criterion in every season played.
  * @param strict share of the tolerance that is not granted: a search on mean days leaves room for weather
  * @param safe the same for what is borne
+ * @param as what is asked instead in a season
  */
 export function measure(
   { played }: Pick<YearRun, 'played'>,
@@ -321,10 +322,12 @@ export function measure(
   criteria: readonly Criterion[],
   strict = 0,
   safe = strict,
+  as: (criterion: Criterion, season: Season) => Criterion = (it) => it,
 ): readonly Measured[] {
   const seasons = [...new Set(played.map((it) => it.season))];
-  return criteria.flatMap((criterion) =>
+  return criteria.flatMap((asked) =>
     seasons.flatMap((season): Measured[] => {
+      const criterion = as(asked, season);
       const half = HALF[criterion.id];
       const slack = TOLERANCE[criterion.measure] * (1 - strict);
       const bears = TOLERANCE[criterion.measure] * (1 - safe);

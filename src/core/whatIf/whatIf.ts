@@ -96,7 +96,7 @@ function bearsOf(design: Design, catalogue: Catalogue) {
     criteria.filter((it) => ids.includes(it.id)).map((it) => it.borne[edge]);
   const wettest = Math.max(...of(['humidity-day', 'humidity-night'], 'high'));
   return {
-    hot: Math.max(...of(['cool', 'night'], 'high')) + TOLERANCE.temperature,
+    hot: animal.climate.heat?.value ?? Math.max(...of(['cool', 'night'], 'high')) + TOLERANCE.temperature,
     cold: Math.min(...of(['cool', 'night'], 'low')) - TOLERANCE.temperature,
     dry: Math.min(...of(['humidity-day', 'humidity-night'], 'low')) - TOLERANCE.humidity,
     wet: wettest >= 1 ? 2 : wettest + TOLERANCE.humidity,

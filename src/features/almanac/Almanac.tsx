@@ -5,20 +5,24 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import { countBasis } from '@/core/catalogue';
+import { BASES, countBasis, sourcedShare } from '@/core/catalogue';
+import { percent } from '@/core/units';
 import { useStore } from '@/store';
 import { TopBar } from '@/ui/shell/TopBar';
-import { OUTER_PLACES } from '@/ui/words';
+import { useReader } from '@/ui/units';
+import { BASIS_COUNTED, OUTER_PLACES } from '@/ui/words';
 import { Animals } from './Animals';
 import { Crew } from './Crew';
 import { Litters } from './Litters';
 import { Plants } from './Plants';
+import { Sources } from './Sources';
 
 const TABS = [
   { value: 'animals', label: 'Animals' },
   { value: 'plants', label: 'Plants' },
   { value: 'crew', label: 'Crew' },
   { value: 'litters', label: 'Leaves and wood' },
+  { value: 'sources', label: 'Sources' },
 ] as const;
 type Kind = (typeof TABS)[number]['value'];
 
@@ -26,17 +30,17 @@ type Kind = (typeof TABS)[number]['value'];
 export function Almanac({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
   const [kind, setKind] = useState<Kind>('animals');
+  const { num, write } = useReader();
   const told = useMemo(() => {
+    if (kind === 'sources') return null;
     const rows = kind === 'animals' ? catalogue.animals : catalogue.living[kind];
-    const { published, practice, memory, own } = countBasis(rows);
+    const count = countBasis(rows);
     return [
-      `${rows.length} species`,
-      `${published} values published`,
-      `${practice} common practice`,
-      `${memory} from memory`,
-      ...(own > 0 ? [`${own} your own`] : []),
+      `${num(rows.length)} ${kind === 'litters' ? 'kinds' : 'species'}`,
+      ...BASES.filter((it) => count[it] > 0).map((it) => `${num(count[it])} ${BASIS_COUNTED[it]}`),
+      `${write(percent(sourcedShare(count)))} of what is no judgement stands in a named work`,
     ].join(' · ');
-  }, [catalogue, kind]);
+  }, [catalogue, kind, num, write]);
   useEffect(() => {
     document.title = 'Almanac · Rincon';
   }, []);
@@ -49,7 +53,7 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
             Almanac
           </Typography>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-            Values marked “from memory” are to be confirmed; where a species is missing, make one from its
+            A value that is cited is to be checked in its work; where a species is missing, make one from its
             nearest likeness.
           </Typography>
         </Box>
@@ -80,6 +84,7 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
           {kind === 'plants' && <Plants />}
           {kind === 'crew' && <Crew />}
           {kind === 'litters' && <Litters />}
+          {kind === 'sources' && <Sources />}
         </Box>
       </Box>
     </Box>

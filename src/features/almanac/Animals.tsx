@@ -139,12 +139,6 @@ function Values({ row, own, alter }: ValuesProps) {
               onPut={(it) => alter((now) => ({ space: mineOf({ ...now.space.value, [side]: it.value }) }))}
             />
           ))}
-          {row.growing && (
-            <>
-              <Part>How it is kept</Part>
-              <LifeFacts animal={row} life={row.growing} months={null} />
-            </>
-          )}
         </Box>
         <Box>
           <Part>Climate</Part>
@@ -214,6 +208,12 @@ function Values({ row, own, alter }: ValuesProps) {
               row.climate.uvZone.value
             )}
           </Line>
+          {row.growing && (
+            <>
+              <Part>How it is kept</Part>
+              <LifeFacts animal={row} life={row.growing} months={null} />
+            </>
+          )}
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 2 }}>
             Some species are protected or need a permit: ask the local authority. A qualified veterinarian
             decides about health.

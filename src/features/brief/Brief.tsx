@@ -142,7 +142,7 @@ export function Brief() {
 
           {here.length > 0 && (
             <Box sx={{ mb: 2.5 }}>
-              <FindingList findings={here} catalogue={catalogue} onMend={edit} />
+              <FindingList findings={here} onMend={edit} />
             </Box>
           )}
 

@@ -11,11 +11,9 @@ import { useMemo, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { careOf } from '@/core/care';
-import { findAnimal } from '@/core/catalogue';
 import { differencesOf, sharedTime, weeksOf, whatItShows, type Kept, type Weeks } from '@/core/compare';
 import type { Design } from '@/core/document';
-import { bandAt, type MeasuringPlace, type ReadQuantity } from '@/core/readings';
-import { keepsMoist } from '@/core/verdict';
+import { bandsThrough, type MeasuringPlace, type ReadQuantity } from '@/core/readings';
 import { useDesigns, useLog, useSeries, useStore, useTracks } from '@/store';
 import { isDayIn } from '@/ui/boxDay';
 import { dayWords } from '@/ui/days';
@@ -117,7 +115,6 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
   const kept = useMemo((): readonly Kept[] | null => {
     if (!log || !wanted || !tracks) return null;
     return designs.map((design) => {
-      const animal = findAnimal(catalogue, design.brief.animal);
       return {
         design: design.id,
         log: log.filter((it) => it.design === design.id),
@@ -127,7 +124,7 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
         }),
         rules: careOf(design, catalogue),
         isDay: isDayIn(design.climate),
-        band: (place, quantity, day) => bandAt(animal, place, quantity, day, keepsMoist(design)),
+        band: bandsThrough(design, catalogue),
       };
     });
   }, [designs, log, wanted, tracks, catalogue]);

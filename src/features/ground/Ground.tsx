@@ -136,13 +136,13 @@ export function Ground() {
           {region && <RegionFields region={region} onGone={() => setWanted(null)} />}
           <LayerTable place={place} stack={stack} selected={selected} onSelect={setChosen} />
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: pressing.length > 0 ? 1.5 : 0 }}>
-            <FindingList label="To check" findings={pressing} catalogue={catalogue} onMend={edit} />
+            <FindingList label="To check" findings={pressing} onMend={edit} />
           </Box>
           {active && <LayerDetail key={active.layer.id} result={active} />}
           <Sunk />
           <Schools />
           <Box sx={{ mt: 1.5 }}>
-            <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
+            <FindingList label="Good to know" findings={calm} onMend={edit} />
           </Box>
         </>
       }

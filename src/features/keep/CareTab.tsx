@@ -7,7 +7,7 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
-import { careNow, careOf, isPaused, type Due, type HeldRule } from '@/core/care';
+import { careNow, careOf, isInSeason, isPaused, type Due, type HeldRule } from '@/core/care';
 import { homeOf } from '@/core/records';
 import { DateField } from '@/ui/fields/DateField';
 import { useAnimals, useCareLog, useEditing, useOpenDesign, useStore } from '@/store';
@@ -99,7 +99,9 @@ export function CareTab({ today }: { readonly today: string }) {
                     ? rule.until === null
                       ? 'paused'
                       : `paused until ${dayWords(rule.until)}`
-                    : whenWords(rule.when)}
+                    : isInSeason(rule, today)
+                      ? whenWords(rule.when)
+                      : 'not in this part of the year'}
                   {rule.own && !isPaused(rule, today) ? ' · your own' : ''}
                   {rule.reason !== '' && (
                     <Box sx={{ color: 'earth.quiet', whiteSpace: 'normal' }}>{rule.reason}</Box>

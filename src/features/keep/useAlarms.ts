@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { findAnimal } from '@/core/catalogue';
+import { animalThrough } from '@/core/brief';
 import type { Design } from '@/core/document';
 import { alarmsOf, DAY, oddities, type Alarm, type Oddity, type Series } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
@@ -42,7 +42,7 @@ export function useAlarms(designs: readonly Design[] | undefined): readonly Stan
       .filter((it) => !it.brief.putAway)
       .flatMap((design) => {
         const isDay = isDayIn(design.climate);
-        const animal = findAnimal(catalogue, design.brief.animal);
+        const animalAt = animalThrough(design, catalogue);
         const has = keepsMoist(design);
         return all
           .filter((it) => it.design === design.id)
@@ -51,7 +51,7 @@ export function useAlarms(designs: readonly Design[] | undefined): readonly Stan
             const last = track?.at.at(-1);
             // What has not been read for days is no alarm: nobody reads it any more.
             if (!track || last === undefined || now - last > DAY) return [];
-            const alarm = alarmsOf(series, track, animal, isDay, has).find((it) => it.to === null) ?? null;
+            const alarm = alarmsOf(series, track, animalAt, isDay, has).find((it) => it.to === null) ?? null;
             const oddity = oddities(track, series.quantity, now).find((it) => it.to >= last) ?? null;
             // The harm is said first and the doubt second: a probe that may be stuck may as well be right.
             return alarm || oddity ? [{ design, series, alarm, oddity }] : [];

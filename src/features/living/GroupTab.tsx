@@ -14,6 +14,7 @@ import { NumberField } from '@/ui/fields/PlainFields';
 import { PlainTable } from '@/ui/PlainTable';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
+import { RestPanel } from './RestPanel';
 import { monthFrom } from './words';
 
 /** Who lives with whom, how it grows, eats, drinks and breeds. */
@@ -95,6 +96,7 @@ export function GroupTab({ today }: { readonly today: Date }) {
           Nothing is written down of how this species grows and breeds.
         </Typography>
       )}
+      {life?.rest && <RestPanel animal={animal} />}
       <Panel label={plan.grown ? 'From hatchling to now' : 'As it grows'}>
         <Typography variant="body2" sx={{ mb: 0.5 }}>
           {plan.grown ? 'Grown' : `At ${counted(age ?? 0, 'month')}`}: about {write(length(plan.length))} and{' '}

@@ -214,8 +214,8 @@ export function Living() {
             {tab === 'move-in' && <MoveInTab today={today} />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
-            <FindingList label="To check" findings={pressing} catalogue={catalogue} onMend={edit} />
-            <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
+            <FindingList label="To check" findings={pressing} onMend={edit} />
+            <FindingList label="Good to know" findings={calm} onMend={edit} />
           </Box>
         </>
       }

@@ -22,7 +22,6 @@ interface Props {
   readonly mixes: readonly MixProperties[];
   readonly targets: Targets;
   readonly state: State;
-  readonly citation: (source: string | undefined) => string | undefined;
 }
 
 /** Height of a table's row, so that each mark stands beside its figures. */
@@ -31,7 +30,7 @@ const ROW = 36;
 const REACH = 0.75;
 
 /** Where mixes stand against the bands of the animal's family: the strip is where each should lie. */
-export function Bands({ mixes, targets, state, citation }: Props) {
+export function Bands({ mixes, targets, state }: Props) {
   const reader = useReader();
   const rows = PROPERTIES.flatMap((property) => {
     const target = targets[property];
@@ -79,7 +78,7 @@ export function Bands({ mixes, targets, state, citation }: Props) {
                   <Value key={LETTERS[index]} property={property} value={mix[property]} target={target} />
                 ))}
                 <td>
-                  <BasisMark basis={target.basis} source={citation(target.source)} />
+                  <BasisMark basis={target.basis} source={target.source} />
                 </td>
               </tr>
             ))}

@@ -144,8 +144,6 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
   );
   const blends = useMemo(() => mixes.map(({ mix }) => blendOf(mix, catalogue)), [mixes, catalogue]);
   const findings = mixes.slice(0, 1).flatMap(({ mix }) => mixOutside(mix, family, catalogue));
-  const citation = (source: string | undefined): string | undefined =>
-    catalogue.sources.find((it) => it.id === source)?.citation;
   const change = (at: number, next: OnBench, done: boolean): void =>
     put({ ...bench, mixes: mixes.map((it, here) => (here === at ? next : it)) }, done);
   const lay = (next: OnBench): void =>
@@ -260,7 +258,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
         }}
       >
         <Panel label="Against what this ground should be">
-          <Bands mixes={properties} targets={TARGETS[family]} state={state} citation={citation} />
+          <Bands mixes={properties} targets={TARGETS[family]} state={state} />
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
             The green strip is where each should lie.{' '}
             {state === 'drained'
@@ -274,12 +272,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
       </Box>
 
       {findings.length > 0 && (
-        <FindingList
-          label={`About mix ${LETTERS[0]}`}
-          findings={findings}
-          catalogue={catalogue}
-          onMend={() => undefined}
-        />
+        <FindingList label={`About mix ${LETTERS[0]}`} findings={findings} onMend={() => undefined} />
       )}
 
       <Solver soils={soils} soil={soil} bench={bench} family={family} placed={placed} onLay={lay} />

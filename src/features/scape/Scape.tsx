@@ -101,8 +101,8 @@ export function Scape() {
             {tab === 'box' && <BoxFields />}
           </Box>
           <Box id="findings" sx={{ scrollMarginTop: 12, mt: 1.75, display: 'grid', gap: 1 }}>
-            <FindingList label="To check" findings={pressing} catalogue={catalogue} onMend={edit} />
-            <FindingList label="Good to know" findings={calm} catalogue={catalogue} onMend={edit} />
+            <FindingList label="To check" findings={pressing} onMend={edit} />
+            <FindingList label="Good to know" findings={calm} onMend={edit} />
           </Box>
         </>
       }

@@ -46,7 +46,7 @@ export function WaterParts({ onPick }: { readonly onPick: (piece: string) => voi
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
             Against {write(length(panes.kept))} of water the calculation asks for panes of{' '}
             {write(length(panes.neededKept))}; these are {write(length(design.enclosure.wallThickness))}.{' '}
-            {CAUTIONS.panes.text} <BasisMark basis="memory" />
+            {CAUTIONS.panes.text} <BasisMark basis="cited" source="timoshenko-1959" />
           </Typography>
         )}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>

@@ -2,7 +2,8 @@
 
 import Box from '@mui/material/Box';
 import { CAUTIONS } from '@/catalogue';
-import { CARE_GROUPS, careOf, isPaused, type CareGroup, type CareRule } from '@/core/care';
+import { animalOn, restOf, restPhase, type RestPhase } from '@/core/brief';
+import { CARE_GROUPS, careOf, isInSeason, isPaused, type CareGroup, type CareRule } from '@/core/care';
 import { clock } from '@/core/units';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
 import { capital, length, light, mass, percent, spanned, temperature, type Quantity } from '@/core/units';
@@ -28,6 +29,13 @@ const GROUP_WORD: Record<CareGroup, string> = {
   records: 'Records',
 };
 
+const REST_SAID: Record<RestPhase, (until: string) => string> = {
+  fasts: (until) => `Its winter rest begins ${until}: it is not fed.`,
+  cools: (until) => `It is being cooled for its winter rest until ${until}: it is not fed.`,
+  rests: (until) => `It is at its winter rest until ${until}: it is not fed, handled or woken.`,
+  wakes: (until) => `It wakes from its winter rest, and is fed from ${until}.`,
+};
+
 /** What whoever looks after it needs to know: who lives there, what is right, what is due, what is an emergency. */
 export function CareSheet() {
   const { catalogue } = useStore();
@@ -36,8 +44,11 @@ export function CareSheet() {
   const { verdict } = useOpenVerdict();
   const animal = findAnimal(catalogue, design.brief.animal);
   const today = useToday();
+  const rest = restPhase(restOf(design, animal), today);
+  // What is right is what it wants now: at rest it wants other air.
+  const now = animalOn(design, catalogue, today) ?? animal;
   // As its keeper has it: with what he added and changed, without what rests.
-  const rules = careOf(design, catalogue).filter((it) => !isPaused(it, today));
+  const rules = careOf(design, catalogue).filter((it) => !isPaused(it, today) && isInSeason(it, today));
   const { climate, enclosure } = design;
   const band = ({ low, high }: Range, unit: (value: number) => Quantity): string =>
     spanned(write(unit(low), { trim: true }), write(unit(high), { trim: true }));
@@ -49,6 +60,7 @@ export function CareSheet() {
       lines={[
         ...(animal
           ? [
+              ...(rest ? [REST_SAID[rest.phase](dayWords(rest.until))] : []),
               `${animal.scientific}, grown ${band(animal.length.value, length)} long, ${band(animal.mass.value, animal.mass.value.high < 2 ? light : mass)}`,
               activeWords(animal),
             ]
@@ -57,7 +69,7 @@ export function CareSheet() {
         `Written ${dayWords(today)}. Enclosure ${write(length(enclosure.width))} × ${write(length(enclosure.depth))} × ${write(length(enclosure.height))}, ${write(mass(assessment.standingMass))}: not to be moved by one.`,
       ]}
     >
-      {animal && (
+      {animal && now && (
         <>
           <h3>What is right</h3>
           <table>
@@ -65,29 +77,29 @@ export function CareSheet() {
               <col style={{ width: '34%' }} />
             </colgroup>
             <tbody>
-              {animal.climate.basking && (
+              {now.climate.basking && (
                 <tr>
                   <td>Basking spot, its surface</td>
-                  <td>{band(animal.climate.basking.value, temperature)}</td>
+                  <td>{band(now.climate.basking.value, temperature)}</td>
                 </tr>
               )}
               <tr>
                 <td>Warm side by day</td>
-                <td>{band(animal.climate.warm.value, temperature)}</td>
+                <td>{band(now.climate.warm.value, temperature)}</td>
               </tr>
               <tr>
                 <td>Cool side by day</td>
-                <td>{band(animal.climate.cool.value, temperature)}</td>
+                <td>{band(now.climate.cool.value, temperature)}</td>
               </tr>
               <tr>
                 <td>At night</td>
-                <td>{band(animal.climate.night.value, temperature)}</td>
+                <td>{band(now.climate.night.value, temperature)}</td>
               </tr>
               <tr>
                 <td>Humidity by day, and by night</td>
                 <td>
-                  {band(animal.climate.humidityDay.value, percent)};{' '}
-                  {band(animal.climate.humidityNight.value, percent)}
+                  {band(now.climate.humidityDay.value, percent)};{' '}
+                  {band(now.climate.humidityNight.value, percent)}
                 </td>
               </tr>
               <tr>

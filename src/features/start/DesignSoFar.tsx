@@ -77,7 +77,7 @@ export function DesignSoFar({ design, assessment, search, onMend }: Props) {
           <LinearProgress aria-label="Looking for what holds" sx={{ height: 3, mt: 0.75 }} />
         )}
       </Box>
-      <FindingList findings={telling} catalogue={catalogue} onMend={onMend} />
+      <FindingList findings={telling} onMend={onMend} />
     </Box>
   );
 }

@@ -9,6 +9,7 @@ import { heldAt } from '@/core/ground';
 import { length, percent, UNITS, unitFor } from '@/core/units';
 import { useOwn, useShelfBook, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
+import { useCitation } from '@/ui/useCitation';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Line, Part, Single } from '@/ui/fields/SourcedFields';
@@ -193,6 +194,7 @@ interface RetentionProps {
 /** How much water it holds against how strong a pull; one's own is measured in a cup. */
 function Retention({ row, retention, own, onAlter }: RetentionProps) {
   const { write } = useReader();
+  const citation = useCitation(retention.source);
   return (
     <>
       <Part>Water it holds, by suction</Part>
@@ -222,8 +224,7 @@ function Retention({ row, retention, own, onAlter }: RetentionProps) {
       </PlainTable>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.75 }}>
         {write(percent(retention.value.saturated))} of it is pores.{' '}
-        {own && <CupDialog row={row} onMeasured={(next) => onAlter(() => next)} />}{' '}
-        {shipped.sources.find((it) => it.id === retention.source)?.citation}
+        {own && <CupDialog row={row} onMeasured={(next) => onAlter(() => next)} />} {citation}
       </Typography>
     </>
   );

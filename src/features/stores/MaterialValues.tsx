@@ -217,7 +217,7 @@ export function Packs({ row, own, onAlter }: PacksProps) {
                     id: freshId('bag-own', now.packs),
                     form: 'bag',
                     volume,
-                    price: { value: 0, basis: 'own' },
+                    price: { value: 0, basis: 'measured' },
                   },
                 ],
               }))

@@ -50,9 +50,12 @@ export function Recipes() {
           own={mine.has(row.id)}
           onLike={() => {
             const id = freshId(`${row.id}-own`, catalogue.recipes);
-            void save('recipes', { ...row, id, name: `${row.name}, my own`.slice(0, 80), basis: 'own' }).then(
-              () => setSelected(id),
-            );
+            void save('recipes', {
+              ...row,
+              id,
+              name: `${row.name}, my own`.slice(0, 80),
+              basis: 'practice',
+            }).then(() => setSelected(id));
           }}
           onGone={() => setSelected(catalogue.recipes[0]?.id ?? '')}
         />
@@ -73,7 +76,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
   const { save, change, remove } = useOwn();
   const { write } = useReader();
   const alter = (how: (now: Recipe) => Partial<Recipe>): void =>
-    void change('recipes', row, (now) => ({ ...now, ...how(now), basis: 'own' }));
+    void change('recipes', row, (now) => ({ ...now, ...how(now) }));
   const put = (parts: Partial<Recipe>): void => alter(() => parts);
   const mix = { recipe: row.id, parts: row.parts, packingLoss: row.packingLoss.value };
   const shares = normalise(mix);
@@ -84,7 +87,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
     (part) => materialOf(catalogue, part.material).retention?.basis === 'published',
   )
     ? 'published'
-    : 'memory';
+    : 'estimated';
   const density = mixNeed(mix, 0.001, catalogue).placedDensity;
   const used = new Set(row.parts.map((part) => part.material));
 
@@ -223,7 +226,7 @@ function Detail({ row, own, onLike, onGone }: DetailProps) {
                 value={row.packingLoss.value}
                 max={0.28}
                 step={0.05}
-                onCommit={(value) => put({ packingLoss: { value, basis: 'own' } })}
+                onCommit={(value) => put({ packingLoss: { value, basis: 'measured' } })}
                 sx={{ width: 130 }}
               />
             </Box>

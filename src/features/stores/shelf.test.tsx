@@ -89,7 +89,7 @@ describe('an ingredient of one’s own', () => {
       expect((await settings()).materials[0]).toMatchObject({
         id: 'coir-fine-own',
         name: 'Yard coir',
-        retention: { basis: 'own' },
+        retention: { basis: 'measured' },
       }),
     );
     fireEvent.click(await screen.findByRole('button', { name: 'Measure it in a cup' }));
@@ -115,7 +115,7 @@ describe('an ingredient of one’s own', () => {
       const [own] = (await settings()).materials;
       expect(own!.retention!.value.saturated).toBeCloseTo(0.8, 6);
       // 60 g in half a litre, settled; loose it is lighter by the 18 % it settles.
-      expect(own!.density).toEqual({ value: expect.closeTo(98.4, 6), basis: 'own' });
+      expect(own!.density).toEqual({ value: expect.closeTo(98.4, 6), basis: 'measured' });
     });
   });
 
@@ -129,8 +129,8 @@ describe('an ingredient of one’s own', () => {
     enter(await screen.findByRole('textbox', { name: /^Tunnel stability/ }), '0,8');
     await eventually(async () =>
       expect((await settings()).materials[0]!.mixing).toMatchObject({
-        ph: { value: { low: 4.5, high: 7 }, basis: 'own' },
-        hold: { value: 0.8, basis: 'own' },
+        ph: { value: { low: 4.5, high: 7 }, basis: 'measured' },
+        hold: { value: 0.8, basis: 'measured' },
       }),
     );
   });

@@ -60,7 +60,7 @@ describe('Materials', () => {
     enter(await screen.findByRole('textbox', { name: /^Water in it as bought/ }), '25');
     await eventually(async () =>
       expect((await settings()).materials).toEqual([
-        expect.objectContaining({ id: 'loam', waterReceived: { value: 0.25, basis: 'own' } }),
+        expect.objectContaining({ id: 'loam', waterReceived: { value: 0.25, basis: 'measured' } }),
       ]),
     );
     fireEvent.click(screen.getByRole('button', { name: 'Back to what ships' }));
@@ -107,7 +107,7 @@ describe('Recipes', () => {
     fireEvent.click(await screen.findByRole('option', { name: /^Pumice 5/ }));
     await eventually(async () => {
       const [own] = (await settings()).recipes;
-      expect(own).toMatchObject({ name: 'Hard pan', basis: 'own' });
+      expect(own).toMatchObject({ name: 'Hard pan', basis: 'measured' });
       expect(own!.parts).toEqual(
         expect.arrayContaining([
           { material: 'burrowing-clay', parts: 5 },

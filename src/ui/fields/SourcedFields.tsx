@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { catalogue as shipped } from '@/catalogue';
 import type { Range, Sourced } from '@/core/catalogue';
 import {
   length,
@@ -20,8 +19,8 @@ import { useReader } from '../units';
 import { NumberField, PickField } from './PlainFields';
 import { QuantityField } from './QuantityField';
 
-/** A value the builder wrote. */
-export const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'own' });
+/** A value the keeper wrote. */
+export const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'measured' });
 
 /** A heading among the values. */
 export function Part({ children }: { readonly children: ReactNode }) {
@@ -40,7 +39,6 @@ interface LineProps {
 
 /** One value with its name and where it comes from. */
 export function Line({ label, of, children }: LineProps) {
-  const source = shipped.sources.find((it) => it.id === of?.source)?.citation;
   return (
     <Box
       sx={{
@@ -54,7 +52,7 @@ export function Line({ label, of, children }: LineProps) {
     >
       <Box sx={{ flex: 1, color: 'earth.quiet' }}>{label}</Box>
       <Box sx={{ fontWeight: 600, display: 'flex', gap: 0.75, alignItems: 'baseline' }}>{children}</Box>
-      {of && <BasisMark basis={of.basis} {...(source ? { source } : {})} />}
+      {of && <BasisMark basis={of.basis} source={of.source} />}
     </Box>
   );
 }

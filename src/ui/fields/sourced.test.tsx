@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { catalogue } from '@/catalogue';
+import { works } from '@/catalogue/works';
 import { Count, PlainSpan, Single, Span } from './SourcedFields';
 
 const enter = (name: RegExp | string, text: string): void => {
@@ -17,8 +17,8 @@ const none = (): void => undefined;
 afterEach(cleanup);
 
 describe('a value with its source', () => {
-  it('is told in the reader’s units, with its basis and the whole citation of its source', () => {
-    const source = catalogue.sources[0]!;
+  it('is told in the reader’s units, with its basis and the whole citation of its source', async () => {
+    const source = works[0]!;
     render(
       <Single
         label="Settles by"
@@ -31,19 +31,20 @@ describe('a value with its source', () => {
       />,
     );
     expect(told()).toContain('12.5 %');
-    expect(screen.getByText('published').getAttribute('title')).toBe(source.citation);
+    fireEvent.pointerEnter(screen.getByText('published'));
+    await waitFor(() => expect(screen.getByText('published').getAttribute('title')).toBe(source.citation));
   });
 
   it('is told for so many, and typed for so many: a litre of a cubic metre', () => {
     const put = vi.fn();
-    const of = { value: 400, basis: 'own' } as const;
+    const of = { value: 400, basis: 'measured' } as const;
     const { rerender } = render(
       <Single label="A litre weighs" measure="mass" of={of} per={0.001} max={5} own={false} onPut={none} />,
     );
     expect(told()).toContain('0.40 kg');
     rerender(<Single label="A litre weighs" measure="mass" of={of} per={0.001} max={5} own onPut={put} />);
     enter(/^A litre weighs/, '0.5 kg');
-    expect(put).toHaveBeenCalledWith({ value: 500, basis: 'own' });
+    expect(put).toHaveBeenCalledWith({ value: 500, basis: 'measured' });
   });
 
   it('keeps the ends of a range in their order', () => {
@@ -53,7 +54,7 @@ describe('a value with its source', () => {
     enter(/^Warm side, from/, '30');
     expect(put).not.toHaveBeenCalledWith(expect.objectContaining({ value: { low: 30, high: 28 } }));
     enter(/^Warm side, to/, '29.5');
-    expect(put).toHaveBeenLastCalledWith({ value: { low: 24, high: 29.5 }, basis: 'own' });
+    expect(put).toHaveBeenLastCalledWith({ value: { low: 24, high: 29.5 }, basis: 'measured' });
   });
 
   it('writes plain numbers without decimals they do not have, and one where both ends are one', () => {

@@ -257,7 +257,8 @@ export const gauzeHolds: Rule = ({ design, catalogue, animal }) => {
       remedies: [
         { label: message`Take fine mesh`, call: { edit: 'setClimate', change: { topGauze: 'fine-mesh' } } },
       ],
-      basis: 'memory',
+      basis: 'estimated',
+      source: 'kin',
     });
   }
   return found;

@@ -67,7 +67,7 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
         what: message`The ${kind.english} gets out of open enclosures and may settle in a house.`,
         because: message`Fine gauze over every vent, or another species.`,
         remedies: out,
-        basis: 'memory',
+        basis: 'practice',
       });
     if (kind.protein && design.living.supplement === 0)
       found.push({
@@ -97,6 +97,6 @@ export const company: Rule = ({ design, catalogue }) =>
     what: message`${it.what}`,
     because: message`${it.because}`,
     remedies: [],
-    basis: 'memory' as const,
+    basis: 'practice' as const,
     ...(it.severity === 'note' ? { routine: true as const } : {}),
   }));

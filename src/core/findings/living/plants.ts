@@ -1,4 +1,4 @@
-import { findCrew, findPlant, lawsOf, materialOf } from '../../catalogue';
+import { findCrew, findPlant, LAW_WORK, lawsOf, materialOf, type Legal, type Plant } from '../../catalogue';
 import { materialsIn } from '../../ground/layers';
 import { asksForPots, heldAgainstDigging, treadOf } from '../../living/fit';
 import { length, message, type Message } from '../../units';
@@ -61,19 +61,25 @@ export const plantRoom: Rule = ({ design, living }) =>
     return [];
   });
 
+/** On what a plant is called harmful. */
+const basisOfHarm = (plant: Plant | undefined): Pick<Finding, 'basis' | 'source'> =>
+  plant
+    ? { basis: plant.harm.basis, ...(plant.harm.source ? { source: plant.harm.source } : {}) }
+    : { basis: 'practice' };
+
 /** Poisonous to an animal that eats leaves. */
 export const poisonous: Rule = ({ living, animal }) =>
   treadOf(animal).grazes
     ? living.plants
         .filter(({ plant }) => plant?.harm.value === 'toxic')
-        .map(({ planted }) => ({
+        .map(({ planted, plant }) => ({
           code: 'plant-poisonous',
           severity: 'severe' as const,
           place: { at: 'living' as const, plant: planted.id },
           what: message`The ${planted.name} is poisonous to eat.`,
           because: message`This species eats leaves.`,
           remedies: [takenOut(planted.id)],
-          basis: 'memory' as const,
+          ...basisOfHarm(plant),
         }))
     : [];
 
@@ -143,14 +149,21 @@ export const plantLaw: Rule = ({ design, catalogue, layers }) => {
     .flatMap(({ layer }) => materialsIn(layer))
     .map((id) => materialOf(catalogue, id))
     .find((it) => lawsOf(it).length > 0);
-  const note = (code: string, at: 'living' | 'ground', what: Message, because: Message): Finding => ({
+  const note = (
+    code: string,
+    at: 'living' | 'ground',
+    law: Legal,
+    what: Message,
+    because: Message,
+  ): Finding => ({
     code,
     severity: 'note',
     place: { at },
     what,
     because,
     remedies: [],
-    basis: 'memory',
+    basis: 'cited',
+    source: LAW_WORK[law],
     routine: true,
   });
   return [
@@ -159,6 +172,7 @@ export const plantLaw: Rule = ({ design, catalogue, layers }) => {
           note(
             'plant-invasive',
             'living',
+            'invasive',
             message`The ${invasive.english} runs wild where it is let out.`,
             message`In some places it may not be kept at all: ask the local authority. What is cut or culled goes into the freezer or the bin, never outside.`,
           ),
@@ -169,6 +183,7 @@ export const plantLaw: Rule = ({ design, catalogue, layers }) => {
           note(
             'plant-protected',
             'living',
+            'protected',
             message`The ${kept.english} is commonly protected.`,
             message`Buy it propagated, with its papers; never from the wild.`,
           ),
@@ -179,6 +194,7 @@ export const plantLaw: Rule = ({ design, catalogue, layers }) => {
           note(
             'material-protected',
             'ground',
+            'protected',
             message`${soil.name} comes of a protected plant.`,
             message`Tree ferns are in trade with papers only (CITES Appendix II): keep the seller’s, and ask the local authority before it crosses a border.`,
           ),

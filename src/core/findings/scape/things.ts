@@ -121,7 +121,7 @@ export const reachable: Rule = ({ design, ground, scape }) => {
           ? message`Pieces stand in the way from every opening. It is cleaned every day or week: leave a way to it.`
           : message`It lies ${length(distance)} from the nearest opening; an arm reaches ${length(ARM)}.`,
       remedies: [],
-      basis: 'memory',
+      basis: 'practice',
     });
   }
   const { width, depth } = design.enclosure;
@@ -142,7 +142,7 @@ export const reachable: Rule = ({ design, ground, scape }) => {
       what: message`An arm does not reach the ${far.map(([name]) => name).join(' and ')} corner.`,
       because: message`From the nearest opening it is more than ${length(ARM)}. Plan for tongs, a second door, or ground there that needs no care.`,
       remedies: [],
-      basis: 'memory',
+      basis: 'practice',
     });
   }
   return found;

@@ -6,7 +6,7 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
-import { findAnimal } from '@/core/catalogue';
+import { animalOn } from '@/core/brief';
 import { bandAt, PLACES, toSteps, trackOf, type Series } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
 import { storageTrouble, type Change, useOpenDesign, useReadingsBook, useStore } from '@/store';
@@ -25,13 +25,13 @@ const NO_BOUNDS = { on: true, low: null, high: null };
 
 /** One measuring point: what it is, where it sits, what the forecast says for there, when it alarms. */
 export function PointCard({ point, onClose }: { readonly point: Series; readonly onClose: () => void }) {
-  const { catalogue } = useStore();
+  const { catalogue, today } = useStore();
   const { design } = useOpenDesign();
   const book = useReadingsBook();
   const reader = useReader();
   const [spot, setSpot] = useState(point.at);
   const change = (part: Change<Series>): void => void book.change(point.id, part);
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = animalOn(design, catalogue, today);
   const asked = [true, false].map((day) =>
     bandAt(animal, point.place, point.quantity, day, keepsMoist(design)),
   );

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { findAnimal } from '@/core/catalogue';
+import { animalThrough } from '@/core/brief';
 import { alarmsOf, DAY, fromSteps, oddities, type Series, type Track } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
 import { useOpenDesign, useStore, useLatest } from '@/store';
@@ -26,7 +26,7 @@ export function Points({ series, picked, onPick }: Props) {
   const reader = useReader();
   const [now] = useState(() => Date.now());
   const tracks = useLatest(series, 4 * DAY);
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animalAt = useMemo(() => animalThrough(design, catalogue), [design, catalogue]);
   const isDay = useMemo(() => isDayIn(design.climate), [design.climate]);
   return (
     <Box component="section" aria-labelledby="points">
@@ -96,7 +96,7 @@ export function Points({ series, picked, onPick }: Props) {
     const recent = { at: track.at, steps: track.steps };
     const odd = oddities(recent, it.quantity, last).filter((own) => own.to > last - 2 * DAY);
     const [first] = odd;
-    const alarm = alarmsOf(it, recent, animal, isDay, keepsMoist(design))
+    const alarm = alarmsOf(it, recent, animalAt, isDay, keepsMoist(design))
       .filter((own) => own.to === null || own.to > last - DAY)
       .at(-1);
     const words = [

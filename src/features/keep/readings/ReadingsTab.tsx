@@ -9,8 +9,9 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { findAnimal } from '@/core/catalogue';
+import { animalOn } from '@/core/brief';
 import { DAY, QUANTITIES, type ReadQuantity } from '@/core/readings';
+import { localDay } from '@/core/time';
 import { keepsMoist } from '@/core/verdict';
 import { namedReadings, readingsCsv, writeSenml } from '@/files';
 import { readTrack, useDesigns, useExtent, useLog, useOpenDesign, useSeries, useStore } from '@/store';
@@ -52,7 +53,9 @@ export function ReadingsTab() {
   const whole = useExtent(shown);
   const events = useMemo(() => (log ?? []).filter((it) => MARKED.has(it.kind)), [log]);
   const latest = whole ? { from: whole.to - 7 * DAY, to: whole.to } : null;
-  const animal = findAnimal(catalogue, design.brief.animal);
+  // At rest it wants other air: the band is that of the last day in view.
+  const seen = span ?? latest;
+  const animal = seen ? animalOn(design, catalogue, localDay(seen.to)) : undefined;
   const has = useMemo(() => keepsMoist(design), [design]);
   if (!own) return <Message title="Fetching the readings" role="status" />;
   const point = own.find((it) => it.id === picked);
