@@ -191,6 +191,35 @@ test('the almanac finds species by names misspelt; a plant of one’s own is pla
   await expect(rows(page).filter({ hasText: 'School window plant' })).toHaveCount(1);
 });
 
+test('a winter rest is planned, missed, told to be on already, and care follows it', async ({ page }) => {
+  // It is 18 November: the rest that is usual began to be fasted for on the 1st.
+  await demo(page);
+  await open(page, '/e/demo-hedge/living');
+  await part(page, 'Group');
+  const panel = page.getByRole('region', { name: 'Winter rest' });
+  await panel.getByRole('button', { name: 'Plan a winter rest' }).click();
+  await expect(panel).toContainText(
+    'Without food from 1 November, warmed up from 10 January, from next winter on.',
+  );
+  await panel.getByRole('button', { name: 'It rests already' }).click();
+  await expect(panel).toContainText('It is being cooled, until 22 November.');
+  // A later one: it is fed until two weeks before.
+  await panel.getByLabel('Cooled from, each year').fill('2026-12-10');
+  await expect(panel).toContainText('Without food from 26 November, warmed up from 4 February.');
+  await sound(page, 'a winter rest');
+  await saved(page);
+  await page.getByRole('link', { name: 'Keep' }).click();
+  await part(page, 'Care');
+  const care = page.getByRole('table', { name: 'All care' });
+  await expect(care.locator('[data-rule=rest-cool]')).toContainText('Cool it down');
+  await expect(care.locator('[data-rule=rest-look]')).toContainText('not in this part of the year');
+  // Taken back in one step each.
+  await page.getByRole('link', { name: 'Living' }).click();
+  await part(page, 'Group');
+  await panel.getByRole('button', { name: 'No winter rest' }).click();
+  await expect(panel.getByRole('button', { name: 'Plan a winter rest' })).toBeVisible();
+});
+
 test('axe finds nothing in Living', async ({ page }) => {
   test.setTimeout(400_000);
   await demo(page);

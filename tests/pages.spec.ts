@@ -38,7 +38,7 @@ const VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   'the almanac': async (page) => {
     await at(page, '/almanac', 'Almanac');
-    for (const part of ['Animals', 'Plants', 'Crew', 'Leaves and wood']) {
+    for (const part of ['Animals', 'Plants', 'Crew', 'Leaves and wood', 'Sources']) {
       await page.getByRole('tab', { name: part }).click();
       await check(page, `almanac, ${part}`);
     }

@@ -14,7 +14,6 @@ export const works: readonly Source[] = [
     id: 'schaap-2001',
     citation:
       'Schaap, M. G., Leij, F. J. & van Genuchten, M. Th. 2001. ROSETTA: a computer program for estimating soil hydraulic parameters with hierarchical pedotransfer functions. J. Hydrol. 251: 163. Class means.',
-    use: 'the other airless height of a soil known by its class alone',
   },
   {
     id: 'van-genuchten-1980',

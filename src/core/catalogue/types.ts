@@ -125,6 +125,8 @@ export const Material = z.strictObject({
   waterMoist: sourced(share),
   /** How it holds water against suction; for all that soil is mixed from. */
   retention: sourced(RetentionCurve).optional(),
+  /** The same soil by another published table: what is judged by its curve is judged by both. */
+  retentionToo: sourced(RetentionCurve).optional(),
   /** For what soil is mixed from. */
   mixing: Mixing.optional(),
   /** Share of a drainage bed that water can fill. */

@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue';
 import { CORNERS, highest, lowest, mean } from './corners';
 import { refield, type Rect } from './floor';
 import type { LayerResult, Part } from './layers';
-import { airlessZone, blendOf, drainedMeans, type Blend, type Stratum } from './water';
+import { airlessZone, blendOf, blendToo, drainedMeans, type Blend, type Stratum } from './water';
 
 export interface Band {
   /** Above the floor, m. */
@@ -25,6 +25,8 @@ export interface SoilMoisture {
   readonly porosity: number;
   /** Height over the soil's underside that stays airless, m; at most the mean depth. */
   readonly airless: number;
+  /** The same by the other published table of what it is mixed from; left out: there is none. */
+  readonly airlessToo?: number;
   /** Up the deepest column. */
   readonly column: readonly Band[];
   /** Each soil layer cut into level bands from its lowest to its highest place. */
@@ -53,10 +55,16 @@ export function soilMoisture(part: Part, waterDepth: number, catalogue: Catalogu
 
   const submerged = datum - foot;
   const strata: Stratum[] = soils.map(({ blend, thickness }) => ({ blend, thickness }));
+  const others = soils.map(({ result, blend, thickness }) => ({
+    blend: (result.layer.kind === 'substrate' && blendToo(result.layer.mix, catalogue)) || blend,
+    thickness,
+  }));
+  const hasOther = others.some((it, i) => it.blend !== strata[i]?.blend);
   return {
     datum,
     ...drainedMeans(strata, submerged),
     airless: airlessZone(strata, submerged),
+    ...(hasOther ? { airlessToo: airlessZone(others, submerged) } : {}),
     column: deepestColumn(soils, part.field, datum),
     layers: Object.fromEntries(
       soils.map(({ result, blend }) => [

@@ -1,4 +1,4 @@
-import { materialOf, type Catalogue, type RetentionCurve } from '../catalogue';
+import { materialOf, type Catalogue, type Material, type RetentionCurve } from '../catalogue';
 import type { Mix } from '../document/schema';
 import { normalise } from './parts';
 
@@ -41,19 +41,36 @@ export function blendOf(mix: Mix, catalogue: Catalogue): Blend | undefined {
   // A mix is a value: while a layer is dragged the same one is asked for at every frame.
   const known = blends.get(mix);
   if (known?.catalogue === catalogue) return known.blend;
-  const blend = makeBlend(mix, catalogue);
+  const blend = makeBlend(mix, catalogue, (row) => row.retention);
   blends.set(mix, { catalogue, blend });
   return blend;
 }
 
-const blends = new WeakMap<Mix, { readonly catalogue: Catalogue; readonly blend: Blend | undefined }>();
+/** The same by the other published table, where parts of it stand in one; undefined: none of them does. */
+export function blendToo(mix: Mix, catalogue: Catalogue): Blend | undefined {
+  const known = blendsToo.get(mix);
+  if (known?.catalogue === catalogue) return known.blend;
+  const isIn = normalise(mix).some((it) => materialOf(catalogue, it.material).retentionToo !== undefined);
+  const blend = isIn ? makeBlend(mix, catalogue, (row) => row.retentionToo ?? row.retention) : undefined;
+  blendsToo.set(mix, { catalogue, blend });
+  return blend;
+}
 
-function makeBlend(mix: Mix, catalogue: Catalogue): Blend | undefined {
+type Blends = WeakMap<Mix, { readonly catalogue: Catalogue; readonly blend: Blend | undefined }>;
+const blends: Blends = new WeakMap();
+const blendsToo: Blends = new WeakMap();
+
+function makeBlend(
+  mix: Mix,
+  catalogue: Catalogue,
+  curveOf: (row: Material) => Material['retention'],
+): Blend | undefined {
   const parts: { share: number; curve: RetentionCurve }[] = [];
   for (const part of normalise(mix)) {
     const row = materialOf(catalogue, part.material);
-    if (!row.retention) return undefined;
-    parts.push({ share: part.share * (1 - row.settling.value), curve: row.retention.value });
+    const curve = curveOf(row);
+    if (!curve) return undefined;
+    parts.push({ share: part.share * (1 - row.settling.value), curve: curve.value });
   }
   const total = parts.reduce((sum, part) => sum + part.share, 0);
   const mean = (of: (curve: RetentionCurve) => number): number =>

@@ -117,11 +117,14 @@ export function curveFromCup(
 
 /** The ingredient as it was measured: what the cup says in place of what its likeness lends. */
 export function measured(row: Material, result: CupResult, height: number): Material {
-  const own = <T>(value: T): Sourced<T> => ({ value, basis: 'measured' });
+  const told = <T>(value: T): Sourced<T> => ({ value, basis: 'measured' });
+  // What was measured stands for itself: no table of its class says otherwise.
+  const own = { ...row };
+  delete own.retentionToo;
   return {
-    ...row,
+    ...own,
     // The cup holds it settled, as tapped down; a loose litre is lighter by what it settles.
-    density: own(result.density * (1 - row.settling.value)),
-    ...(row.retention ? { retention: own(curveFromCup(row.retention.value, result, height)) } : {}),
+    density: told(result.density * (1 - row.settling.value)),
+    ...(row.retention ? { retention: told(curveFromCup(row.retention.value, result, height)) } : {}),
   };
 }

@@ -21,7 +21,7 @@ export const likeCurve = (curve: RetentionCurve, size: number): RetentionCurve =
   alpha: curve.alpha * size,
 });
 
-const likened = <T>(value: T): Sourced<T> => ({ value, basis: 'estimated', source: 'miller-1956' });
+const likened = <T>(value: T, rule: string): Sourced<T> => ({ value, basis: 'estimated', source: rule });
 
 /**
  * An ingredient known only as “like that, but finer”. Everything else is taken over from its likeness: what is finer also
@@ -29,12 +29,17 @@ const likened = <T>(value: T): Sourced<T> => ({ value, basis: 'estimated', sourc
  */
 export function likeness(row: Material, grade: Grade, as: Pick<Material, 'id' | 'name'>): Material {
   const size = GRADES[grade];
+  const like = { ...row };
+  // What is finer or coarser is no longer of its class.
+  if (size !== 1) delete like.retentionToo;
   return {
-    ...row,
+    ...like,
     ...as,
-    ...(row.retention && size !== 1 ? { retention: likened(likeCurve(row.retention.value, size)) } : {}),
+    ...(row.retention && size !== 1
+      ? { retention: likened(likeCurve(row.retention.value, size), 'miller-1956') }
+      : {}),
     ...(row.grain && size !== 1
-      ? { grain: likened({ low: row.grain.value.low * size, high: row.grain.value.high * size }) }
+      ? { grain: likened({ low: row.grain.value.low * size, high: row.grain.value.high * size }, 'kin') }
       : {}),
   };
 }

@@ -291,7 +291,15 @@ describe('like it, but finer', () => {
     });
     expect(water).toEqual([...water].sort((a, b) => b - a));
     const finer = likeness(materialOf(catalogue, 'fine-lava'), 'finer', { id: 'x', name: 'X' });
-    expect(finer.grain).toEqual({ value: { low: 0.002 * 0.65, high: 0.008 * 0.65 }, basis: 'measured' });
+    expect(finer.grain).toEqual({
+      value: { low: 0.002 * 0.65, high: 0.008 * 0.65 },
+      basis: 'estimated',
+      source: 'kin',
+    });
+    // What is finer than its class is of none: only the very same stands in the other table too.
+    const loam = materialOf(catalogue, 'loam');
+    expect(likeness(loam, 'finer', { id: 'x', name: 'X' }).retentionToo).toBeUndefined();
+    expect(likeness(loam, 'just as fine', { id: 'x', name: 'X' }).retentionToo).toEqual(loam.retentionToo);
     expect(likenesses(catalogue).length).toBeGreaterThanOrEqual(40);
   });
 });

@@ -195,6 +195,7 @@ interface RetentionProps {
 function Retention({ row, retention, own, onAlter }: RetentionProps) {
   const { write } = useReader();
   const citation = useCitation(retention.source);
+  const other = useCitation(row.retentionToo?.source);
   return (
     <>
       <Part>Water it holds, by suction</Part>
@@ -212,7 +213,7 @@ function Retention({ row, retention, own, onAlter }: RetentionProps) {
         <tbody>
           <tr>
             <td>
-              holds <BasisMark basis={retention.basis} />
+              holds <BasisMark basis={retention.basis} source={retention.source} />
             </td>
             {SUCTIONS.map((it) => (
               <td className="number" key={it}>
@@ -220,11 +221,24 @@ function Retention({ row, retention, own, onAlter }: RetentionProps) {
               </td>
             ))}
           </tr>
+          {row.retentionToo && (
+            <tr>
+              <td>
+                or <BasisMark basis={row.retentionToo.basis} source={row.retentionToo.source} />
+              </td>
+              {SUCTIONS.map((it) => (
+                <td className="number" key={it}>
+                  {write(percent(heldAt(row.retentionToo?.value ?? retention.value, it)))}
+                </td>
+              ))}
+            </tr>
+          )}
         </tbody>
       </PlainTable>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.75 }}>
         {write(percent(retention.value.saturated))} of it is pores.{' '}
         {own && <CupDialog row={row} onMeasured={(next) => onAlter(() => next)} />} {citation}
+        {other && ` Soils of one class differ: the other row is by ${other}`}
       </Typography>
     </>
   );
