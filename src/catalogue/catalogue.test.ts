@@ -206,7 +206,7 @@ describe('the catalogue', () => {
     };
     expect(withFiveMarks(before)).toEqual({
       id: 'a',
-      basis: 'measured',
+      basis: 'practice',
       of: [
         { value: 1, basis: 'estimated' },
         { value: 'memory', basis: 'published', source: 'own' },

@@ -419,7 +419,7 @@ describe('own rows and the shelf', () => {
     expect(settings.materials).toEqual([
       { ...kept, density: told('measured', 95), waterMoist: told('estimated', 0.4) },
     ]);
-    expect(settings.recipes[0]!.basis).toBe('measured');
+    expect(settings.recipes[0]!.basis).toBe('practice');
     expect(settings.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     opened.close();
     await Dexie.delete(name);

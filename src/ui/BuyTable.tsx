@@ -117,7 +117,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
           {reader.num(buying.price, 2)} in {counted(buying.byShop.length, 'shop')}
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1, minWidth: 240 }}>
-          Prices in italics are typical, from memory: write in what the shop asks.
+          Prices in italics are typical: write in what the shop asks.
         </Typography>
         <TextField
           select

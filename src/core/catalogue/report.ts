@@ -36,8 +36,12 @@ export function sourcedShare({ measured, published, cited, estimated }: BasisCou
   return named + estimated === 0 ? 1 : named / (named + estimated);
 }
 
-/** Rows from before there were five marks: `memory` was an estimate without a rule, `own` was the keeper’s. */
-const BEFORE: Readonly<Record<string, Basis>> = { memory: 'estimated', own: 'measured' };
+/** Marks from before there were five: `memory` was an estimate without a rule, `own` the keeper’s. */
+function markOf(before: string, isValue: boolean): string {
+  if (before === 'memory') return 'estimated';
+  // What is no value, as a recipe is none, nobody measured.
+  return before === 'own' ? (isValue ? 'measured' : 'practice') : before;
+}
 
 /** Rows written by an earlier version, with the marks of this one. All else is left as it is. */
 export function withFiveMarks<T>(rows: T): T {
@@ -46,7 +50,7 @@ export function withFiveMarks<T>(rows: T): T {
   return Object.fromEntries(
     Object.entries(rows).map(([key, value]: [string, unknown]) => [
       key,
-      key === 'basis' && typeof value === 'string' ? (BEFORE[value] ?? value) : withFiveMarks(value),
+      key === 'basis' && typeof value === 'string' ? markOf(value, 'value' in rows) : withFiveMarks(value),
     ]),
   ) as T;
 }

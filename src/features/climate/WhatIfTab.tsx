@@ -174,8 +174,8 @@ function Played({ result }: { readonly result: WhatIfResult }) {
             : 'Nothing needs to buy time.'}
       </Typography>
       <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-        Limits are a few degrees and a fifth of humidity beyond its band, where it is mildest: hours an animal
-        bears, not days (from memory).
+        Limits are a few degrees and a fifth of humidity beyond its band, where it is mildest, or the heat
+        that is told to harm it: hours an animal bears, not days.
       </Typography>
     </Panel>
   );

@@ -238,7 +238,7 @@ function PoolAnswer({
       </Typography>
       <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
         Rates of the bacteria: Knowles, Downing &amp; Barrett 1965; how much of what is eaten reaches the
-        water: from memory.
+        water is an estimate.
       </Typography>
     </>
   );

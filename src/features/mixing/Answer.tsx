@@ -256,7 +256,7 @@ function Found({ plan, problem, soil, soils, catalogue, onLay }: FoundProps) {
           : problem.goal === 'stretch'
             ? ''
             : 'Just as the recipe has it. '}
-        Prices are yours where you wrote them down, otherwise typical ones from memory.
+        Prices are yours where you wrote them down, otherwise typical ones.
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
         {plan.made.some(target) && (

@@ -154,7 +154,7 @@ export function Sheet() {
         />
         <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
           Two thirds of a tub, the first pour and the squeezes are common practice; water, masses and rot
-          follow from the ingredients’ values, most of them from memory. A tub filled to its brim cannot be
+          follow from the ingredients’ values, most of them estimates. A tub filled to its brim cannot be
           turned, {write(tank(settings.tub))} holds {write(bag((settings.tub * 2) / 3))} to mix.
         </Typography>
       </Box>

@@ -18,7 +18,6 @@ import {
 } from '@/core/catalogue';
 import { bag, length, mass } from '@/core/units';
 import { useSetPrice, useStore } from '@/store';
-import { BasisMark } from '@/ui/BasisMark';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Count, PlainSpan, Single } from '@/ui/fields/SourcedFields';
@@ -163,7 +162,9 @@ export function Packs({ row, own, onAlter }: PacksProps) {
                   decimals={2}
                   onCommit={(price) => setPrice(`${row.id}/${pack.id}`, price)}
                 />{' '}
-                <BasisMark basis={pack.price.basis} />
+                <Typography component="span" variant="caption" sx={{ color: 'earth.quiet' }}>
+                  {pack.price.basis === 'measured' ? 'your price' : 'typical'}
+                </Typography>
               </td>
               <td className="icon">
                 {settings.prices[`${row.id}/${pack.id}`] !== undefined ? (

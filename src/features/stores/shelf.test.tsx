@@ -89,7 +89,7 @@ describe('an ingredient of one’s own', () => {
       expect((await settings()).materials[0]).toMatchObject({
         id: 'coir-fine-own',
         name: 'Yard coir',
-        retention: { basis: 'measured' },
+        retention: { basis: 'estimated', source: 'miller-1956' },
       }),
     );
     fireEvent.click(await screen.findByRole('button', { name: 'Measure it in a cup' }));
