@@ -1,4 +1,8 @@
 import { execFileSync } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import { readBackup, type ReadBackup } from '@/files';
+import { tries } from './effort';
+import { file } from './helpers';
 import { expect, test, type Page } from './test';
 
 /** Elements on the page, and what its script holds, MB. */
@@ -12,15 +16,69 @@ async function weight(page: Page): Promise<{ readonly elements: number; readonly
   return { elements: await page.evaluate(() => document.querySelectorAll('*').length), heap };
 }
 
+interface Held {
+  readonly faults: readonly unknown[];
+  readonly designs: unknown;
+  readonly log: unknown;
+  readonly animals: unknown;
+  readonly points: unknown;
+  readonly readings: number;
+  /** Of each series a sum over its moments and its values, which no exchange of two leaves alone. */
+  readonly sums: unknown;
+}
+
+/** What a backup holds, in one order. */
+async function heldIn(path: string): Promise<Held> {
+  const read = await readBackup(new Blob([new Uint8Array(await readFile(path))]));
+  if (!read.ok) throw new Error(`${read.place}: ${read.message}`);
+  const { faults, envelope, tracks }: ReadBackup = read.value;
+  const inOrder = <T extends { readonly id: string }>(rows: readonly T[]): readonly T[] =>
+    [...rows].sort((a, b) => (a.id < b.id ? -1 : 1));
+  return {
+    faults,
+    designs: inOrder(envelope.designs),
+    log: inOrder(envelope.log),
+    animals: inOrder(envelope.animals),
+    points: inOrder(envelope.points),
+    readings: tracks.reduce((sum, it) => sum + it.track.at.length, 0),
+    sums: tracks
+      .map(({ series, track }) => ({
+        series,
+        count: track.at.length,
+        sum: track.at.reduce((sum, at, i) => (sum * 31 + at + (track.steps[i] ?? 0)) % 1e9, 7),
+      }))
+      .sort((a, b) => (a.series < b.series ? -1 : 1)),
+  };
+}
+
 test('two hundred enclosures: only what is in sight stands on the page, and all of it is within reach', async ({
   page,
 }) => {
   const path = '.rincon/rack-test.zip';
-  execFileSync(process.execPath, ['scripts/rack.mjs', '200', '--logged', '1', '--years', '1', '--out', path]);
+  // One of them with readings every five minutes: a year of them, or ten.
+  const years = String(tries(1, 10));
+  execFileSync(process.execPath, [
+    'scripts/rack.mjs',
+    '200',
+    '--logged',
+    '1',
+    '--years',
+    years,
+    '--out',
+    path,
+  ]);
   await page.goto('/');
   await page.getByLabel('Import a file').setInputFiles(path);
   // Twenty megabytes, fifty thousand lines of a log: it comes whole, however long a slow machine takes.
   await expect(page.getByRole('heading', { name: '200 enclosures' })).toBeVisible({ timeout: 150_000 });
+
+  // Backed up again it is what was read in, to the last reading.
+  const waiting = page.waitForEvent('download', { timeout: 150_000 });
+  await file(page, /^Back everything up/);
+  const [before, after] = await Promise.all([path, await (await waiting).path()].map(heldIn));
+  expect(after!.readings).toBeGreaterThan(100_000);
+  for (const part of Object.keys(before!) as (keyof Held)[])
+    expect(after![part], part).toEqual(before![part]);
 
   // The rack: every card is a link, and what is to be checked is told for all of them.
   await page.goto('/');

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from './test';
 import { demo, settled } from './helpers';
 import { catalogue } from '../src/catalogue';
+import { works } from '../src/catalogue/works';
 
 /** Every view: an address, and its tabs one after another. */
 const VIEWS = [
@@ -81,10 +82,11 @@ async function walk(page: Page, wrong: (text: string) => boolean): Promise<reado
   return [...found];
 }
 
-// What is printed on a bag or a thing one buys is its name, and stays as it is.
-const NAMES = [...JSON.stringify(catalogue).matchAll(/"name":"([^"]*\d[^"]*)"/g)].map(
-  ([, name = '']) => name,
-);
+// What is printed on a bag or a thing one buys is its name, and stays as it is; a work is cited as it is printed.
+const NAMES = [
+  ...[...JSON.stringify(catalogue).matchAll(/"name":"([^"]*\d[^"]*)"/g)].map(([, name = '']) => name),
+  ...works.map((it) => it.citation),
+];
 const NAMED = new RegExp(
   NAMES.sort((a, b) => b.length - a.length)
     .map((name) => name.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&'))

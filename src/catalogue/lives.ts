@@ -1,6 +1,7 @@
 import type { Animal, Legal, Life, RegionName } from '@/core/catalogue';
 import { citedOr, estimated, practice } from './basis';
 import { broodWork, incubationWork, regionWork, youngWork } from './cite';
+import { LAYING } from './laying';
 import { REST } from './rests';
 import { readTable, within } from './table';
 
@@ -180,6 +181,7 @@ export function livesOf(id: string, region: string, kind: string): Pick<Animal, 
     .flatMap((it) => LEGAL[it] ?? []);
   const defence = DEFENCE[cell(0)];
   const rest = REST.get(cell(0));
+  const laying = LAYING.get(cell(0));
   return {
     growing: {
       region: citedOr(region as RegionName, regionWork(id, kind), 'accounts'),
@@ -207,6 +209,7 @@ export function livesOf(id: string, region: string, kind: string): Pick<Animal, 
           .filter((it): it is keyof typeof CAUTION => it in CAUTION)
           .map((it) => CAUTION[it]),
       ),
+      ...(laying ? { laying } : {}),
       ...(rest ? { rest } : {}),
       ...(defence ? { defence: practice(defence) } : {}),
       ...(legal.length > 0 ? { legal } : {}),

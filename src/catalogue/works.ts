@@ -48,7 +48,7 @@ export const works: readonly Source[] = [
   {
     id: 'en-13041',
     citation: 'EN 13041. Soil improvers and growing media. Determination of physical properties.',
-    use: 'solids of soils: 1,550 kg/m³ of what burns, 2,650 of ash',
+    use: 'what the solids of soils weigh, organic and mineral',
   },
   {
     id: 'ferguson-2010',
@@ -296,7 +296,8 @@ export const rules: readonly Source[] = [
   },
   {
     id: 'decay-warmed',
-    citation: 'Olson’s k as told of temperate woods, twice as large for each 10 K up to 20 °C.',
+    citation:
+      'Olson’s k as told of temperate woods, twice as large for each step as from a cool wood to a warm room.',
   },
   {
     id: 'balanced',

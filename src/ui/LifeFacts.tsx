@@ -104,6 +104,7 @@ export function LifeFacts({ animal, life, months }: Props) {
         {number(life.brood.value)}, {tell(life.lays.value)}.
         {life.incubation &&
           ` They want ${write(temperature(life.incubation.value.temperature.low), { bare: true })} to ${write(temperature(life.incubation.value.temperature.high))} for ${number(life.incubation.value.days)} days${life.young.value === 'eggs' ? ', damp but not wet, never turned' : ', in clean water of their own'}.`}
+        {life.laying?.value.alone ? ' Females lay without a mate too.' : ''}
         {life.cautions.value.includes('eats smaller ones') ? ' Take young out at once: they are eaten.' : ''}
       </Fact>
       {lawsOf(life).length > 0 && (

@@ -161,6 +161,8 @@ export const Life = z.strictObject({
   /** °C and days that eggs or spawn need; absent for those born alive. */
   incubation: sourced(z.strictObject({ temperature: Range, days: Range })).optional(),
   sexes: sourced(z.enum(['alone', 'pair', 'one male', 'females', 'any'])),
+  /** Damp soil that it buries its eggs in, m deep, and whether it lays without a mate too. Absent: it buries none. */
+  laying: sourced(z.strictObject({ depth: positive, alone: z.boolean() })).optional(),
   /**
    * Winter rest: whether it is needed, usual, or led for breeding only; weeks from cooling to warming up, °C while it rests
    * and hours of light. Absent: it has none.

@@ -27,6 +27,7 @@ import { lifting } from './lifting';
 import { litterForgotten } from './litterForgotten';
 import { company, crewHabits, noCrew } from './living/crew';
 import { dugUp, nothingPlanted, plantLaw, plantRoom, poisonous, spiny } from './living/plants';
+import { nestDepth } from './living/laying';
 import { winterRest } from './living/rest';
 import { mixSum } from './mixSum';
 import { panelLoad } from './panelLoad';
@@ -40,6 +41,7 @@ import { cables, planters, pumps, reachable, thingsForgotten, waterTrial } from 
 import { timberUnsealed } from './timberUnsealed';
 import { unanswered } from './unanswered';
 import { unknownMaterial } from './unknownMaterial';
+import { unsuitable } from './unsuitable';
 import { waterAgainstGlass } from './waterAgainstGlass';
 import { waterOutlet } from './waterOutlet';
 import { watertight } from './watertight';
@@ -53,6 +55,7 @@ export { mixOutside } from './mixOutside';
 
 const RULES: readonly Rule[] = [
   unknownMaterial,
+  unsuitable,
   boxSize,
   digDepth,
   freeHeight,
@@ -66,6 +69,7 @@ const RULES: readonly Rule[] = [
   drainBore,
   waterOutlet,
   panelLoad,
+  nestDepth,
   winterRest,
   regions,
   sunkTooLarge,

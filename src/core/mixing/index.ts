@@ -3,6 +3,7 @@ export * from './likeness';
 export * from './properties';
 export * from './rebalance';
 export * from './targets';
+export * from './unsuitable';
 export * from './problem';
 export type { Outcome, Program, Run } from './program';
 export * from './solve';

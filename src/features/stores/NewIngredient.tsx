@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +14,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Material } from '@/core/catalogue';
 import { heldAt } from '@/core/ground';
-import { GRADES, likeness, likenesses, type Grade } from '@/core/mixing';
+import { GRADES, likeness, likenesses, unsuitableNamed, type Grade } from '@/core/mixing';
 import { percent, length } from '@/core/units';
 import { useOwn, useStore } from '@/store';
 import { useReader } from '@/ui/units';
@@ -31,6 +32,7 @@ export function NewIngredient({ onMade }: { readonly onMade: (id: string) => voi
   const [like, setLike] = useState<Material | null>(null);
   const [grade, setGrade] = useState<Grade>('finer');
   const made = like && likeness(like, grade, { id: 'x', name: name.trim() });
+  const harm = unsuitableNamed(name);
   const ready = name.trim().length > 0 && made !== null;
   const make = (): void => {
     if (!like || !ready) return;
@@ -63,6 +65,11 @@ export function NewIngredient({ onMade }: { readonly onMade: (id: string) => voi
               autoFocus
               onChange={(event) => setName(event.target.value)}
             />
+            {harm !== null && (
+              <Alert severity="warning" role="alert">
+                Not for an enclosure. {harm}
+              </Alert>
+            )}
             <Autocomplete
               options={[...likenesses(catalogue)]}
               value={like}
