@@ -12,7 +12,7 @@ import { allLayers, type Design, type SubstrateLayer } from '@/core/document';
 import { mixOfRecipe } from '@/core/edits';
 import { assess } from '@/core/assess';
 import { mixOutside } from '@/core/findings';
-import { blendOf, corners, type Shelf } from '@/core/ground';
+import { blendOf, blendToo, corners, type Shelf } from '@/core/ground';
 import { FAMILIES, familyFor, propertiesOf, stateOf, TARGETS, type Family } from '@/core/mixing';
 import { bag, length } from '@/core/units';
 import { useDesigns, useStore, type Bench as Stored } from '@/store';
@@ -143,6 +143,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
     [mixes, catalogue, state],
   );
   const blends = useMemo(() => mixes.map(({ mix }) => blendOf(mix, catalogue)), [mixes, catalogue]);
+  const others = useMemo(() => mixes.map(({ mix }) => blendToo(mix, catalogue)), [mixes, catalogue]);
   const findings = mixes.slice(0, 1).flatMap(({ mix }) => mixOutside(mix, family, catalogue));
   const change = (at: number, next: OnBench, done: boolean): void =>
     put({ ...bench, mixes: mixes.map((it, here) => (here === at ? next : it)) }, done);
@@ -267,7 +268,7 @@ function BenchTop({ soils, first }: { readonly soils: readonly KnownSoil[]; read
           </Typography>
         </Panel>
         <Panel label="Water up the soil, once drained">
-          <Profile blends={blends} depth={depth} />
+          <Profile blends={blends} others={others} depth={depth} />
         </Panel>
       </Box>
 

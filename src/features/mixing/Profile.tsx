@@ -12,6 +12,8 @@ import { COLOURS, LETTERS } from './words';
 
 interface Props {
   readonly blends: readonly (Blend | undefined)[];
+  /** The same by the other published table, where one of their soils stands in it. */
+  readonly others: readonly (Blend | undefined)[];
   /** m */
   readonly depth: number;
 }
@@ -20,7 +22,7 @@ const STEPS = 40;
 const DASHES = ['solid', 'dashed', 'dotted'] as const;
 
 /** Water up the soil once it was watered through and drained over an open bed, for this depth. */
-export function Profile({ blends, depth }: Props) {
+export function Profile({ blends, others, depth }: Props) {
   const { prefs, write } = useReader();
   const unit = UNITS[unitFor('length', prefs)];
   const option = useCallback(
@@ -89,7 +91,9 @@ export function Profile({ blends, depth }: Props) {
         {blends.map((blend, index) => (
           <Typography component="li" variant="body2" key={LETTERS[index]} sx={{ color: 'earth.quiet' }}>
             <b>{LETTERS[index]}</b>{' '}
-            {blend ? saidOf(blend, depth, write) : 'holds something whose curve is not known'}
+            {blend
+              ? saidOf(blend, others[index] ?? blend, depth, write)
+              : 'holds something whose curve is not known'}
           </Typography>
         ))}
       </Box>
@@ -97,14 +101,22 @@ export function Profile({ blends, depth }: Props) {
   );
 }
 
-function saidOf(blend: Blend, depth: number, write: ReturnType<typeof useReader>['write']): string {
+function saidOf(
+  blend: Blend,
+  other: Blend,
+  depth: number,
+  write: ReturnType<typeof useReader>['write'],
+): string {
   const { air, capacity } = drainedMeans([{ blend, thickness: depth }]);
-  const airless = Math.min(depth, airlessHeight(blend));
+  const heights = [blend, other].map((it) => Math.min(depth, airlessHeight(it)));
+  const [least, most] = [Math.min(...heights), Math.max(...heights)];
   const where =
-    airless >= depth - 1e-4
+    least >= depth - 1e-4
       ? 'airless all through'
-      : airless < 0.003
+      : most < 0.003
         ? 'open down to the bed'
-        : `the lowest ${write(length(airless))} airless`;
+        : most - least < 0.001
+          ? `the lowest ${write(length(most))} airless`
+          : `the lowest ${write(length(least))} to ${write(length(most))} airless, by one published table or another`;
   return `keeps ${write(percent(capacity))} of water and ${write(percent(air))} of air in this depth; ${where}.`;
 }

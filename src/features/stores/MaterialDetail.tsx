@@ -143,7 +143,10 @@ export function MaterialDetail({ row, own, onLike, onGone }: DetailProps) {
         </Box>
         <Box>
           <Part>On the shelf</Part>
-          <OnShelf row={row} />
+          {/* The field’s label stands over its edge. */}
+          <Box sx={{ mt: 1.25 }}>
+            <OnShelf row={row} />
+          </Box>
           <Part>Packs and prices</Part>
           <Packs row={row} own={own} onAlter={alter} />
         </Box>

@@ -24,7 +24,12 @@ const WIDTH = 46;
 export function MoistureStrip({ moisture, left, y, bed }: StripProps) {
   const earth = useEarth();
   const { write } = useReader();
-  const { column, airless, air } = moisture;
+  const { column, airless, air, airlessToo = airless } = moisture;
+  const [least, most] = [Math.min(airless, airlessToo), Math.max(airless, airlessToo)];
+  const upTo =
+    most - least < 0.001
+      ? write(length(most))
+      : `${write(length(least))} or ${write(length(most))}, by one published table or another,`;
   const bottom = column[0]?.from ?? 0;
   const top = column.at(-1)?.to ?? 0;
   const px = (share: number): number => left + share * WIDTH;
@@ -34,7 +39,7 @@ export function MoistureStrip({ moisture, left, y, bed }: StripProps) {
   return (
     <g
       role="img"
-      aria-label={`Moisture of the soil once drained: ${Math.round(air * 100)} % air on average, airless up to ${write(length(airless))} over the bed`}
+      aria-label={`Moisture of the soil once drained: ${Math.round(air * 100)} % air on average, airless up to ${upTo} over the bed`}
     >
       <text x={left} y={y(top) - 8} fontSize={11} fill={earth.quiet}>
         water
