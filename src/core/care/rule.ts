@@ -69,3 +69,7 @@ export const inMonths = (when: When, months: readonly number[]): When =>
     ? { by: 'calendar', rrule: `${when.rrule};BYMONTH=${months.join(',')}` }
     : when;
 export const after = (days: number): When => ({ by: 'since', days });
+
+type Optional = 'amount' | 'sitter' | 'needsAnimal';
+/** A rule as it is written down: what is usual is left out. */
+export type Draft = Omit<CareRule, Optional> & Partial<Pick<CareRule, Optional>>;

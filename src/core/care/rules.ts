@@ -1,11 +1,11 @@
 import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { changeOvers, seasonsSaid } from '../climate/seasonWords';
 import { monthsOf, type Design } from '../document/schema';
-import { FAST, isYoungAt, restOf, TURN, type Rest } from '../brief';
+import { isYoungAt, restOf } from '../brief';
 import { feedingOf, isWeighed } from './food';
-import { clock, length, light, percent, message, temperature, type Message } from '../units';
-import { dayPlus } from '../time';
-import { after, daily, inMonths, monthly, weekly, yearly, yearlyOn, type CareRule } from './rule';
+import { clock, length, light, percent, message, type Message } from '../units';
+import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type Draft } from './rule';
+import { resting } from './resting';
 
 /** The lamp a rule asks to be replaced; null: it asks for something else. */
 export const lampOfRule = (rule: string): string | null => /^uv-(?!meter$)(.+)$/.exec(rule)?.[1] ?? null;
@@ -29,9 +29,6 @@ export const agingLamps = ({ climate }: Design, catalogue: Catalogue): readonly 
 const LIT_HOURS = 12;
 const NOTHING: Message = [];
 const allMonths = Array.from({ length: 12 }, (_, i) => i + 1);
-
-type Optional = 'amount' | 'sitter' | 'needsAnimal';
-type Draft = Omit<CareRule, Optional> & Partial<Pick<CareRule, Optional>>;
 
 /**
  * What keeps this box going, from its design and its animal: each with why, and how often. How often is common practice
@@ -367,62 +364,6 @@ function feeding(animal: Animal, { living, brief }: Design, add: (draft: Draft) 
       minutes: 5,
       sitter: true,
     });
-}
-
-/** The winter rest, step by step (common practice; how is what its keeper and a veterinarian decide). */
-function resting(animal: Animal, rest: Rest, add: (draft: Draft) => void): void {
-  const row = animal.growing?.rest?.value;
-  const { cooled, fasts, place, weeks } = rest;
-  const asleep = { ...cooled, days: 7 * weeks };
-  add({
-    id: 'rest-fast',
-    needsAnimal: true,
-    group: 'animal',
-    what: 'Stop feeding: the winter rest begins in two weeks',
-    why: 'Food in a cold gut rots. Only who is well fed and healthy rests: weigh it, and have a veterinarian look at it and its droppings before. Young, thin or sick ones stay awake.',
-    when: yearlyOn(fasts.from),
-    amount: message`water stays, and so does warmth, for ${FAST} days`,
-    minutes: 10,
-  });
-  add({
-    id: 'rest-cool',
-    needsAnimal: true,
-    group: 'animal',
-    what:
-      place === 'apart'
-        ? 'Cool it down, and take it to where it rests'
-        : 'Cool it down, with less light each day',
-    why: 'A little each day: what is cooled at once cannot empty itself and falls ill.',
-    when: yearlyOn(cooled.from),
-    amount: row
-      ? row.light === 0
-        ? message`over ${TURN} days, to ${temperature(row.temperature.low)} to ${temperature(row.temperature.high)}, in the dark`
-        : message`over ${TURN} days, to ${temperature(row.temperature.low)} to ${temperature(row.temperature.high)}, with ${row.light} hours of light`
-      : message`over ${TURN} days`,
-    minutes: 15,
-  });
-  add({
-    id: 'rest-look',
-    needsAnimal: true,
-    group: 'animal',
-    what: 'Look at the one that rests: weight, damp, temperature',
-    why: 'Who loses a tenth of its weight, or is awake and restless, is warmed up and seen by a veterinarian.',
-    when: after(7),
-    season: { how: 'only', part: asleep },
-    minutes: 5,
-    caution: 'hygiene',
-  });
-  add({
-    id: 'rest-wake',
-    needsAnimal: true,
-    group: 'animal',
-    what: place === 'apart' ? 'Bring it back and warm it up' : 'Warm it up, with more light each day',
-    why: 'First warmth, then water to soak in, then food: after some days, and small.',
-    when: yearlyOn(dayPlus(`2025-${cooled.from}`, 7 * weeks).slice(5)),
-    amount: message`over ${TURN} days; weigh it`,
-    minutes: 15,
-    caution: 'hygiene',
-  });
 }
 
 function cleaning(animal: Animal, { living }: Design, add: (draft: Draft) => void): void {
