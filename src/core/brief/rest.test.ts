@@ -123,6 +123,14 @@ describe('a rest that would have begun before', () => {
     expect(due('2027-01-10')).not.toContain('rest-look');
     expect(due('2028-01-10')).toContain('rest-look');
     expect(due('2028-01-10')).not.toContain('feed');
+    // The turn that was none excuses nothing: what was left undone in it is as late as it is.
+    const feed = careOf(late, catalogue).find((it) => it.id === 'feed')!;
+    const weekly = { ...feed, when: { by: 'since' as const, days: 7 } };
+    const last = new Map([['feed', '2027-01-20']]);
+    expect(dueOf([weekly], last, '2026-12-18', '2027-02-20')[0]).toMatchObject({
+      day: '2027-01-27',
+      late: 24,
+    });
   });
 });
 

@@ -30,13 +30,15 @@ export function partOn({ from, days, since = '' }: PartOfYear, day: string): Spa
   return null;
 }
 
-/** The last turn of a part of the year that is over on a day: the first day after it. */
-export function lastOver({ from, days }: PartOfYear, day: string): string {
+/** The last turn of a part of the year that is over on a day: the first day after it; null: there was none yet. */
+export function lastOver({ from, days, since = '' }: PartOfYear, day: string): string | null {
   const year = Number(day.slice(0, 4));
-  const over = [year, year - 1, year - 2]
-    .map((own) => dayPlus(`${String(own).padStart(4, '0')}-${from}`, days))
-    .find((it) => it <= day);
-  return over ?? day;
+  for (const own of [year, year - 1, year - 2]) {
+    const first = `${String(own).padStart(4, '0')}-${from}`;
+    const until = dayPlus(first, days);
+    if (until <= day) return first >= since ? until : null;
+  }
+  return null;
 }
 
 /** A month and day so many days before or after another. */

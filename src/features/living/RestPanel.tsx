@@ -50,7 +50,7 @@ export function RestPanel({ animal }: { readonly animal: Animal }) {
       today,
     ) !== null;
   const written = (day: string): string =>
-    noonOf(day).toLocaleDateString(undefined, { day: 'numeric', month: 'long' });
+    noonOf(day).toLocaleDateString(undefined, { day: 'numeric', month: 'long', timeZone: 'UTC' });
   const wakes = dayPlus(`2025-${rest.from}`, 7 * rest.weeks);
   return (
     <Panel label="Winter rest">
