@@ -46,7 +46,9 @@ export function CareSheet() {
   const today = useToday();
   const rest = restPhase(restOf(design, animal), today);
   // What is right is what it wants now: at rest it wants other air.
-  const now = animalOn(design, catalogue, today) ?? animal;
+  const here = animalOn(design, catalogue, today);
+  const isAway = animal !== undefined && here === undefined;
+  const now = here ?? animal;
   // As its keeper has it: with what he added and changed, without what rests.
   const rules = careOf(design, catalogue).filter((it) => !isPaused(it, today) && isInSeason(it, today));
   const { climate, enclosure } = design;
@@ -60,7 +62,13 @@ export function CareSheet() {
       lines={[
         ...(animal
           ? [
-              ...(rest ? [REST_SAID[rest.phase](dayWords(rest.until))] : []),
+              ...(rest
+                ? [
+                    isAway
+                      ? `It rests somewhere else until ${dayWords(rest.until)}: it is not fed, handled or woken, and looked at every week.`
+                      : REST_SAID[rest.phase](dayWords(rest.until)),
+                  ]
+                : []),
               `${animal.scientific}, grown ${band(animal.length.value, length)} long, ${band(animal.mass.value, animal.mass.value.high < 2 ? light : mass)}`,
               activeWords(animal),
             ]
@@ -71,7 +79,7 @@ export function CareSheet() {
     >
       {animal && now && (
         <>
-          <h3>What is right</h3>
+          <h3>{isAway ? 'What is right once it is back' : 'What is right'}</h3>
           <table>
             <colgroup>
               <col style={{ width: '34%' }} />
