@@ -147,6 +147,22 @@ nephrolepis-exaltata: sword fern, Schwertfarn
 spathiphyllum-wallisii: spath, Einblatt
 chlorophytum-comosum: airplane plant, Grünlilie
 crassula-ovata: money tree, Geldbaum
+philodendron-hederaceum-micans: Philodendron micans
+streptocarpus-ionanthus: Saintpaulia ionantha, Usambaraveilchen
+goeppertia-lietzei: Calathea lietzei
+cenchrus-alopecuroides: Pennisetum alopecuroides, Lampenputzergras
+pinguicula-moranensis: butterwort, Fettkraut
+nepenthes-ventricosa: monkey cup, Kannenpflanze
+ceratophyllum-demersum: coontail, Hornkraut
+lemna-minor: Wasserlinse
+rubus-fruticosus: blackberry, Brombeere
+taraxacum-officinale: Löwenzahn
+plantago-lanceolata: Spitzwegerich
+trifolium-repens: Weißklee
+opuntia-ficus-indica: nopal, Feigenkaktus
+humata-tyermannii: Davallia tyermannii, white rabbit’s foot
+phlebodium-aureum: golden polypody
+stromanthe-thalia: Stromanthe sanguinea
 `;
 
 const byId = new Map(

@@ -135,7 +135,7 @@ Crassula ovata             | jade plant                  | succulent | 25-60  | 
 Sedum pachyphyllum         | many-fingers stonecrop      | succulent | 6-12   | 12-25 | 18 | 9-30    | 6-34  | 20-55  | 2-28   | 30   | 5  | irritant | central-america | pot     | 6
 Sedum acre                 | biting stonecrop            | succulent | 3-8    | 15-30 | 14 | 9-30    | 0-30  | 25-65  | 3-35   | 40   | 4  | irritant | mediterranean   | pot     | 6
 Portulacaria afra          | elephant bush               | succulent | 30-80  | 30-60 | 24 | 9-30    | 8-36  | 20-60  | 2-32   | 700  | 10 |          | africa          | pot     | 4
-Opuntia microdasys         | bunny-ears prickly pear     | succulent | 25-50  | 20-40 | 30 | 12-35   | 5-36  | 15-50  | 1-25   | 700  | 8  | spines   | central-america | pot     | 3
+Opuntia microdasys         | bunny-ears prickly pear     | succulent | 25-50  | 20-40 | 30 | 12-35   | 5-36  | 15-50  | 1-25   | 700  | 8  | glochids | central-america | pot     | 3
 Euphorbia milii            | crown of thorns             | succulent | 30-60  | 25-45 | 24 | 10-30   | 10-35 | 20-60  | 3-32   | 700  | 10 | toxic    | madagascar      | pot     | 2
 Kalanchoe tomentosa        | panda plant                 | succulent | 20-40  | 15-30 | 24 | 9-28    | 10-34 | 20-55  | 2-28   | 200  | 8  | toxic    | madagascar      | pot     | 3
 Ceropegia woodii           | string of hearts            | succulent | 20-90  | 10-20 | 14 | 5-18    | 12-32 | 30-70  | 5-40   | 20   | 5  |          | africa          | pot     | 4
@@ -144,10 +144,60 @@ Isolatocereus dumortieri   | candle cactus               | succulent | 40-90  | 
 Eleusine tristachya        | tussock goosegrass          | grass     | 15-30  | 20-35 | 5  | 10-35   | 12-35 | 25-65  | 8-45   | 400  | 8  |          | south-america   | pot     | 4
 Festuca glauca             | blue fescue                 | grass     | 15-30  | 15-25 | 14 | 10-35   | -5-30 | 25-65  | 8-45   | 500  | 8  |          | mediterranean   | pot     | 5
 Carex comans               | New Zealand hair sedge      | grass     | 20-35  | 25-40 | 14 | 6-25    | 2-27  | 35-85  | 30-70  | 500  | 10 |          | australasia     | pot     | 5
+Monstera dubia             | shingle monstera            | climber   | 30-100 | 12-25 | 16 | 2-6     | 19-29 | 70-100 | 35-65  | 100  | 5  | toxic    | central-america | cutting | 2
+Rhaphidophora cryptantha   | shingle plant, silver-veined | climber   | 30-100 | 12-20 | 18 | 1.5-5   | 19-29 | 70-100 | 35-65  | 80   | 5  | toxic    | australasia     | cutting | 2
+Philodendron hederaceum micans | velvet-leaved philodendron  | climber   | 40-120 | 20-35 | 10 | 1.5-7   | 18-29 | 55-95  | 30-65  | 150  | 7  | toxic    | central-america | pot     | 4
+Marcgravia rectiflora      | shingling marcgravia        | climber   | 30-90  | 10-20 | 18 | 1.5-5   | 19-28 | 75-100 | 45-75  | 30   | 4  |          | caribbean       | cutting | 2
+Solanum evolvulifolium     | creeping nightshade vine    | climber   | 20-60  | 15-25 | 12 | 1.5-5   | 18-28 | 75-100 | 45-75  | 15   | 3  | toxic    | central-america | cutting | 4
+Ficus thunbergii           | creeping fig, small-leaved  | climber   | 20-80  | 20-40 | 10 | 1.5-7   | 10-28 | 60-95  | 35-75  | 50   | 5  | irritant | east-asia       | pot     | 4
+Ficus punctata             | Panama fig                  | climber   | 20-60  | 15-30 | 14 | 1.5-5   | 19-28 | 75-100 | 45-75  | 20   | 4  | irritant | southeast-asia  | cutting | 3
+Vanilla planifolia         | vanilla orchid              | climber   | 80-200 | 15-25 | 24 | 4-12    | 18-31 | 60-95  | 25-60  | 200  | 5  | irritant | central-america | pot     | 3
+Biophytum sensitivum       | little tree plant           | ground    | 10-18  | 10-15 | 10 | 2-7     | 20-29 | 65-95  | 40-70  | 5    | 5  |          | southeast-asia  | pot     | 1
+Pellionia pulchra          | satin pellionia             | ground    | 6-12   | 20-40 | 9  | 1-4.5   | 18-28 | 65-100 | 45-75  | 25   | 4  |          | southeast-asia  | pot     | 4
+Pilea cadierei             | aluminium plant             | ground    | 15-30  | 15-30 | 9  | 2-6     | 17-28 | 55-95  | 40-75  | 30   | 5  |          | southeast-asia  | pot     | 3
+Pilea glauca               | grey baby tears             | ground    | 3-8    | 20-40 | 9  | 2-6     | 16-28 | 60-95  | 35-70  | 15   | 3  |          | south-america   | pot     | 5
+Peperomia prostrata        | string of turtles           | ground    | 2-5    | 15-35 | 12 | 2-7     | 18-27 | 55-90  | 25-55  | 10   | 3  |          | south-america   | pot     | 4
+Peperomia emarginella      | pinhead peperomia           | mounted   | 1-2    | 10-25 | 12 | 1.5-5   | 18-27 | 75-100 | 40-70  | 3    | 1  |          | caribbean       | cutting | 4
+Hypoestes phyllostachya    | polka dot plant             | ground    | 20-40  | 20-35 | 6  | 4-12    | 16-28 | 50-90  | 40-75  | 30   | 6  |          | madagascar      | pot     | 2
+Goeppertia lietzei         | peacock plant               | ground    | 20-40  | 25-40 | 14 | 1.5-6   | 18-28 | 60-95  | 40-75  | 80   | 8  |          | south-america   | pot     | 3
+Stromanthe thalia          | stromanthe                  | ground    | 40-70  | 35-50 | 16 | 2-7     | 18-28 | 60-95  | 40-75  | 200  | 10 |          | south-america   | pot     | 3
+Alsobia dianthiflora       | lace flower vine            | ground    | 4-8    | 20-40 | 8  | 3-8     | 17-28 | 60-95  | 35-65  | 15   | 3  |          | central-america | pot     | 4
+Aeschynanthus radicans     | lipstick plant              | mounted   | 30-70  | 20-35 | 14 | 4-10    | 18-29 | 55-90  | 25-55  | 40   | 5  |          | southeast-asia  | pot     | 3
+Columnea gloriosa          | goldfish plant              | mounted   | 30-60  | 20-30 | 12 | 4-10    | 17-27 | 55-90  | 30-60  | 30   | 5  |          | central-america | pot     | 3
+Streptocarpus ionanthus    | African violet              | ground    | 8-15   | 15-25 | 8  | 4-8     | 18-27 | 50-85  | 35-60  | 15   | 5  |          | africa          | pot     | 1
+Nepenthes ventricosa       | pitcher plant               | mounted   | 15-30  | 20-35 | 30 | 5-14    | 14-29 | 65-95  | 45-75  | 30   | 5  |          | southeast-asia  | pot     | 1
+Drosera adelae             | lance-leaved sundew         | ground    | 8-15   | 10-20 | 12 | 3-8     | 14-28 | 65-100 | 65-95  | 5    | 4  |          | australasia     | pot     | 3
+Pinguicula moranensis      | Mexican butterwort          | mounted   | 2-5    | 8-15  | 14 | 4-12    | 12-28 | 50-90  | 25-65  | 3    | 2  |          | central-america | pot     | 2
+Utricularia sandersonii    | rabbit bladderwort          | ground    | 2-5    | 10-20 | 8  | 3-10    | 12-28 | 65-100 | 80-100 | 3    | 3  |          | africa          | pot     | 6
+Bulbophyllum falcatum      | hatchet bulbophyllum        | mounted   | 6-12   | 10-18 | 24 | 3-9     | 19-29 | 65-95  | 30-65  | 10   | 2  |          | africa          | bare    | 3
+Lepanthes telipogoniflora  | bird-faced babyboot orchid  | mounted   | 1-3    | 3-5   | 24 | 2-6     | 15-25 | 80-100 | 45-75  | 1    | 1  |          | south-america   | bare    | 2
+Neoregelia schultesiana    | fireball bromeliad          | mounted   | 8-14   | 10-16 | 14 | 4-15    | 17-30 | 50-95  | 10-50  | 80   | 4  |          | south-america   | bare    | 4
+Vriesea racinae            | spotted dwarf vriesea       | mounted   | 8-14   | 10-16 | 20 | 3-9     | 16-28 | 65-95  | 20-55  | 60   | 4  |          | south-america   | pot     | 2
+Elaphoglossum peltatum     | mermaid fern                | mounted   | 3-8    | 15-30 | 18 | 1.5-5   | 16-27 | 75-100 | 45-80  | 10   | 1  |          | central-america | mat     | 3
+Pecluma pectinata          | comb polypody               | mounted   | 20-40  | 15-30 | 18 | 2-6     | 17-28 | 65-95  | 40-75  | 40   | 3  |          | central-america | bare    | 2
+Phlebodium aureum          | blue star fern              | ground    | 25-50  | 30-60 | 16 | 2-9     | 15-29 | 45-90  | 30-65  | 300  | 6  |          | central-america | pot     | 2
+Humata tyermannii          | bear’s-foot fern            | mounted   | 15-25  | 25-50 | 18 | 2-8     | 14-28 | 55-90  | 30-65  | 80   | 3  |          | east-asia       | pot     | 3
+Selaginella apoda          | meadow spike-moss           | ground    | 2-6    | 15-35 | 8  | 1-5     | 8-27  | 70-100 | 60-95  | 40   | 3  |          | north-america   | pot     | 5
+Riccia fluitans            | crystalwort                 | floating  | 1-2    | 10-40 | 4  | 3-14    | 12-29 | 60-100 | 95-100 | 5    | 0  |          | europe          | mat     | 8
+Lemna minor                | common duckweed             | floating  | 0.2-0.5 | 10-60 | 1  | 3-25    | 6-31  | 40-100 | 95-100 | 3    | 0  |          | europe          | bare    | 8
+Ceratophyllum demersum     | hornwort                    | submerged | 20-60  | 15-40 | 4  | 3-15    | 10-29 | 40-100 | 95-100 | 20   | 0  |          | europe          | bare    | 8
+Rubus fruticosus           | bramble                     | ground    | 40-120 | 30-60 | 10 | 5-25    | 2-27  | 40-90  | 35-70  | 300  | 15 | spines   | europe          | pot     | 2
+Psidium guajava            | guava                       | ground    | 50-150 | 40-80 | 18 | 8-25    | 16-33 | 45-85  | 30-65  | 800  | 18 |          | south-america   | pot     | 1
+Taraxacum officinale       | dandelion                   | ground    | 8-25   | 15-30 | 4  | 8-30    | 4-26  | 35-80  | 35-70  | 300  | 18 |          | europe          | pot     | 2
+Plantago lanceolata        | ribwort plantain            | ground    | 10-30  | 15-30 | 4  | 8-30    | 4-27  | 35-80  | 30-65  | 300  | 12 |          | europe          | pot     | 2
+Trifolium repens           | white clover                | ground    | 5-15   | 20-40 | 4  | 8-30    | 4-26  | 40-85  | 35-70  | 300  | 10 |          | europe          | pot     | 4
+Bouteloua gracilis         | blue grama                  | grass     | 15-35  | 15-30 | 12 | 12-40   | 5-35  | 20-60  | 10-45  | 500  | 12 |          | north-america   | pot     | 5
+Cenchrus alopecuroides     | fountain grass              | grass     | 40-80  | 30-60 | 14 | 10-35   | 5-33  | 30-75  | 25-60  | 600  | 14 |          | east-asia       | pot     | 4
+Echeveria elegans          | Mexican snowball            | succulent | 5-10   | 10-18 | 20 | 10-30   | 6-32  | 20-55  | 2-28   | 60   | 6  |          | central-america | pot     | 4
+Sempervivum tectorum       | common houseleek            | succulent | 5-12   | 10-25 | 18 | 10-35   | -5-30 | 20-65  | 3-32   | 100  | 5  |          | europe          | pot     | 6
+Aloe vera                  | true aloe                   | succulent | 30-60  | 30-50 | 30 | 8-28    | 10-34 | 20-60  | 2-30   | 800  | 12 | toxic    | africa          | pot     | 4
+Agave parryi               | Parry’s agave               | succulent | 20-45  | 25-50 | 60 | 12-40   | 0-36  | 15-50  | 2-28   | 2000 | 14 | spines   | north-america   | pot     | 2
+Opuntia ficus-indica       | Indian fig prickly pear     | succulent | 40-100 | 30-60 | 24 | 12-40   | 5-37  | 15-55  | 1-28   | 1500 | 12 | glochids | central-america | cutting | 4
+Delosperma cooperi         | ice plant                   | succulent | 5-12   | 25-50 | 12 | 12-40   | -2-34 | 20-60  | 3-35   | 150  | 6  |          | africa          | pot     | 6
 `;
 
 /** Commonly protected in trade or in the wild (orchids, cacti, bog mosses), or known to run wild where let out. */
-const LEGAL: Readonly<Record<string, Legal>> = {
+const LEGAL: Readonly<Record<string, Legal | Legal[]>> = {
   'Pistia stratiotes': 'invasive',
   'Tradescantia fluminensis': 'invasive',
   'Nephrolepis cordifolia': 'invasive',
@@ -177,6 +227,13 @@ const LEGAL: Readonly<Record<string, Legal>> = {
   'Murraya paniculata': 'invasive',
   'Tradescantia zebrina': 'invasive',
   'Phyllanthus fluitans': 'invasive',
+  'Vanilla planifolia': 'protected',
+  'Nepenthes ventricosa': 'protected',
+  'Bulbophyllum falcatum': 'protected',
+  'Lepanthes telipogoniflora': 'protected',
+  'Opuntia ficus-indica': ['protected', 'invasive'],
+  'Rubus fruticosus': 'invasive',
+  'Psidium guajava': 'invasive',
 };
 
 /** Of rare ones, which cost several times what others of their sort do (order of magnitude, common practice). */
@@ -189,6 +246,42 @@ const DEAR: Readonly<Record<string, number>> = {
   'Marcgravia umbellata': 15,
   'Platycerium bifurcatum': 14,
   'Hoya linearis': 15,
+  'Monstera dubia': 18,
+  'Rhaphidophora cryptantha': 18,
+  'Marcgravia rectiflora': 14,
+  'Vanilla planifolia': 12,
+  'Nepenthes ventricosa': 16,
+  'Bulbophyllum falcatum': 18,
+  'Lepanthes telipogoniflora': 22,
+  'Vriesea racinae': 15,
+  'Elaphoglossum peltatum': 14,
+  'Psidium guajava': 12,
+};
+
+/** They catch what is small, and starve in rich or limy soil. */
+const CATCHES: ReadonlySet<string> = new Set([
+  'Nepenthes ventricosa',
+  'Drosera adelae',
+  'Pinguicula moranensis',
+  'Utricularia sandersonii',
+]);
+
+/** Whose food they are (common practice): tortoises and lizards that graze, and insects that live on leaves. */
+const FEEDS: Readonly<Record<string, Plant['feeds']>> = {
+  'Taraxacum officinale': ['grazers'],
+  'Plantago lanceolata': ['grazers'],
+  'Trifolium repens': ['grazers'],
+  'Hibiscus rosa-sinensis': ['grazers'],
+  'Opuntia ficus-indica': ['grazers'],
+  'Sempervivum tectorum': ['grazers'],
+  'Echeveria elegans': ['grazers'],
+  'Portulacaria afra': ['grazers'],
+  'Callisia repens': ['grazers'],
+  'Bouteloua gracilis': ['grazers'],
+  'Eleusine tristachya': ['grazers'],
+  'Festuca glauca': ['grazers'],
+  'Rubus fruticosus': ['leaf insects'],
+  'Psidium guajava': ['leaf insects'],
 };
 
 /** Typical prices by how it is sold. */
@@ -197,6 +290,7 @@ const PRICE: Record<Plant['sold']['value'], number> = { pot: 6, bare: 8, cutting
 export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
   const sold = cell(14) as Plant['sold']['value'];
   const legal = LEGAL[cell(0)];
+  const feeds = FEEDS[cell(0)];
   return {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
@@ -214,12 +308,14 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     harm: citedOr((cell(12) || 'none') as Plant['harm']['value'], harmWork(cell(0)), 'kin'),
     region: citedOr(
       cell(13) as Plant['region']['value'],
-      // The list of plants holds no mosses.
-      cell(2) === 'moss' ? undefined : 'powo',
+      // The list of plants holds no mosses and no liverworts.
+      cell(2) === 'moss' || cell(0) === 'Riccia fluitans' ? undefined : 'powo',
       'accounts',
     ),
     sold: practice(sold),
     divides: practice(Number(cell(15))),
+    ...(CATCHES.has(cell(0)) ? { catches: true } : {}),
+    ...(feeds ? { feeds } : {}),
     ...(legal ? { legal } : {}),
     price: practice(DEAR[cell(0)] ?? PRICE[sold]),
   };

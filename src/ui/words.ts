@@ -127,6 +127,7 @@ export const FORM_WORD: Record<Plant['form'], string> = {
   moss: 'moss',
   marsh: 'marsh',
   floating: 'floats',
+  submerged: 'under water',
   succulent: 'dry soil',
   grass: 'grass',
 };

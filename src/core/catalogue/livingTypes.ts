@@ -31,6 +31,7 @@ export const PLANT_FORMS = [
   'moss',
   'marsh',
   'floating',
+  'submerged',
   'succulent',
   'grass',
 ] as const;
@@ -56,12 +57,16 @@ export const Plant = z.strictObject({
   bears: sourced(positive),
   /** Soil its roots want, m; 0: it needs none. */
   roots: sourced(z.number().min(0).max(0.5)),
-  /** `spines`: hooked or barbed, they lodge in mouth, eyes and feet. */
-  harm: sourced(z.enum(['none', 'irritant', 'spines', 'toxic'])),
+  /** `spines`, and `glochids` (barbed hairs of prickly pears): they lodge in mouth, eyes and feet. */
+  harm: sourced(z.enum(['none', 'irritant', 'spines', 'glochids', 'toxic'])),
   region: sourced(Region),
   sold: sourced(z.enum(['pot', 'bare', 'cutting', 'mat', 'bulb'])),
   /** Plants that one bought can be divided into. */
   divides: sourced(z.number().int().min(1).max(20)),
+  /** It catches small animals: its soil must be lean and free of lime, or it starves. */
+  catches: z.boolean().optional(),
+  /** Whose food it is. */
+  feeds: z.array(z.enum(['grazers', 'leaf insects'])).optional(),
   legal: Laws.optional(),
   price,
 });

@@ -44,7 +44,7 @@ export const addPlant: Edit<{ kind: string | null; spot?: PlantSpot; size?: numb
   if (plants.length >= MOST_PLANTS) return design;
   const row = findPlant(catalogue, kind);
   const { width, depth } = design.enclosure;
-  const floats = row?.form === 'floating';
+  const floats = row?.form === 'floating' || row?.form === 'submerged';
   const at = { x: width / 2, y: depth * 0.6 };
   const plant: Planted = {
     id: nextId('plant', plants),

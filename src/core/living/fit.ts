@@ -14,6 +14,8 @@ export const FACTORS = [
   'dry soil',
   'wet soil',
   'root depth',
+  'rich soil',
+  'shallow water',
   'height',
   'hold',
   'weight',
@@ -91,6 +93,9 @@ export const heldAgainstDigging = (
   { digs, digger }: Pick<Tread, 'digs' | 'digger'>,
 ): number => (digger ? 0.45 : rising(roots, digs * 0.1, digs * 0.6));
 
+/** It has spines or barbed hairs. */
+export const pricks = ({ harm }: Plant): boolean => harm.value === 'spines' || harm.value === 'glochids';
+
 /** Which places a form can be put at all. */
 export const GOES: Readonly<Record<Plant['form'], readonly Place['kind'][]>> = {
   ground: ['ground'],
@@ -101,10 +106,16 @@ export const GOES: Readonly<Record<Plant['form'], readonly Place['kind'][]>> = {
   moss: ['ground', 'piece', 'wall'],
   marsh: ['ground', 'water'],
   floating: ['water'],
+  submerged: ['water'],
 };
 
 /** m of water a marsh plant can stand in, potted or on a stone. */
 const WADES = 0.06;
+/** m of water that what lives under water floats free in. */
+const SWIMS = 0.05;
+
+/** Salts (dS/m) and pH from which what catches its food suffers, and at which it dies (common practice: lean and lime-free). */
+const LEAN = { salts: [0.35, 0.8], ph: [6.3, 7.5] } as const;
 
 /** Single fits of a plant at a place; the worst is its fit. Kept flat and free of objects: thousands are asked at once. */
 export function fitAt(plant: Plant, place: Place, tread: Tread, potted = false): Fit {
@@ -132,7 +143,7 @@ export function fitAt(plant: Plant, place: Place, tread: Tread, potted = false):
     worse(falling(it.day, temperature.high, temperature.high + SLACK.heat), 'heat', it.season);
     worse(rising(it.humidity, humidity.low - SLACK.air, humidity.low), 'dry air', it.season);
     worse(falling(it.humidity, humidity.high, humidity.high + SLACK.air), 'damp air', it.season);
-    if (it.wetness !== null && plant.form !== 'floating') {
+    if (it.wetness !== null && plant.form !== 'floating' && plant.form !== 'submerged') {
       worse(
         rising(it.wetness, Math.max(-0.01, wetness.low - SLACK.soil), wetness.low),
         'dry soil',
@@ -150,16 +161,22 @@ export function fitAt(plant: Plant, place: Place, tread: Tread, potted = false):
   }
   if (place.kind === 'water' && plant.form === 'marsh')
     worse(falling(place.depth, WADES, WADES * 2.5), 'wet soil', '');
+  if (plant.form === 'submerged') worse(rising(place.depth, 0, SWIMS), 'shallow water', '');
+  if (plant.catches && place.soil && !potted) {
+    worse(falling(place.soil.salts, ...LEAN.salts), 'rich soil', '');
+    worse(falling(place.soil.ph, ...LEAN.ph), 'rich soil', '');
+  }
   const tall = plant.form === 'climber' ? Math.min(plant.height.value.low, 0.25) : plant.height.value.low;
   const room = hanging(plant) ? place.below : place.room;
-  worse(rising(room, tall * 0.35, tall * 0.8), 'height', '');
+  // What lives under water bends along its surface.
+  if (plant.form !== 'submerged') worse(rising(room, tall * 0.35, tall * 0.8), 'height', '');
   if (place.kind === 'wall' || place.kind === 'piece') {
     if (!place.rough) worse(plant.form === 'climber' ? 0.6 : 0, 'hold', '');
   }
   const weight = place.kind === 'ground' ? tread.onGround : place.kind === 'water' ? 0 : tread.onHigh;
   // Twice what it bears bends it, eight times flattens it.
   worse(Math.max(0.15, falling(weight / plant.bears.value, 1.5, 10)), 'weight', '');
-  if (tread.pricked && plant.harm.value === 'spines') worse(0, 'spines', '');
+  if (tread.pricked && pricks(plant)) worse(0, 'spines', '');
   if (tread.grazes)
     worse(plant.harm.value === 'toxic' ? 0 : plant.harm.value === 'irritant' ? 0.3 : 0.75, 'eaten', '');
   return { value, by, season };

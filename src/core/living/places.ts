@@ -5,9 +5,10 @@ import type { Design } from '../document/schema';
 import { siteOf } from '../ground/bodies';
 import { heightAt } from '../ground/floor';
 import type { GroundResult } from '../ground/layers';
-import { placeLayers } from '../ground/placedLayers';
+import { placeLayers, type PlacedLayer } from '../ground/placedLayers';
 import { heatFrom, luxFrom, seenFrom, thrownBackFrom, type Shade } from '../light/field';
 import { dailyLight, LUX_PER_PPFD } from '../light/sources';
+import { propertiesOf } from '../mixing/properties';
 import type { PlantedResult } from './planted';
 import type { Survey } from './survey';
 
@@ -45,7 +46,29 @@ export interface Place {
   readonly room: number;
   readonly below: number;
   readonly warm: boolean;
+  /** What the soil that roots stand in holds: pH, and salts in dS/m; absent where there is none or it is not known. */
+  readonly soil?: RootSoil;
   readonly conditions: readonly Conditions[];
+}
+
+export interface RootSoil {
+  readonly ph: number;
+  readonly salts: number;
+}
+
+/** Looks up the soil of the topmost mixed layer of a stack; each mix is worked out once. */
+function rootSoils(catalogue: Catalogue): (stack: readonly PlacedLayer[]) => { soil?: RootSoil } {
+  const known = new Map<string, { soil?: RootSoil }>();
+  return (stack) => {
+    const layer = stack.findLast((it) => it.layer.kind === 'substrate')?.layer;
+    if (layer?.kind !== 'substrate') return {};
+    const before = known.get(layer.id);
+    if (before) return before;
+    const { ph, salts } = propertiesOf(layer.mix, catalogue);
+    const found = ph === undefined || salts === undefined ? {} : { soil: { ph, salts } };
+    known.set(layer.id, found);
+    return found;
+  };
 }
 
 /** Share of what lamps warm a small body by that a leaf keeps, which sheds heat by evaporating (from memory). */
@@ -143,6 +166,7 @@ export function placesOf(
   const { stackAt } = placeLayers(design);
   const site = siteOf(design, stackAt);
   const read = readerOf(design, ground, catalogue, survey);
+  const soilOf = rootSoils(catalogue);
   const solids = ground.pieces.map((it) => it.solid);
   const isWarm = (x: number): boolean => x >= width / 2 === (design.scape.warm === 'right');
   const places: Place[] = [];
@@ -182,6 +206,7 @@ export function placesOf(
         room,
         below: 0,
         warm: isWarm(x),
+        ...(water === undefined ? soilOf(stack) : {}),
         conditions: read(x, y, z, water === undefined, water !== undefined),
       });
     }
@@ -265,6 +290,7 @@ export function conditionsAt(
   const { stackAt } = placeLayers(design);
   const site = siteOf(design, stackAt);
   const read = readerOf(design, ground, catalogue, survey);
+  const soilOf = rootSoils(catalogue);
   const solids = ground.pieces.map((it) => it.solid);
   return ({ planted, x, y, z }) => {
     const { spot } = planted;
@@ -273,7 +299,8 @@ export function conditionsAt(
       x: Math.min(width - 1e-6, Math.max(1e-6, x)),
       y: Math.min(design.enclosure.depth - 1e-6, Math.max(1e-6, y)),
     };
-    const soil = stackAt(inside.x, inside.y)
+    const stack = stackAt(inside.x, inside.y);
+    const soil = stack
       .filter((it) => it.layer.kind === 'substrate' || it.layer.kind === 'thin')
       .reduce(
         (sum, it) =>
@@ -305,6 +332,7 @@ export function conditionsAt(
       room: spot.on === 'wall' ? Math.min(Math.max(0, z - foot) + 0.1, height - MARGIN - z) : top - z,
       below: Math.max(0, z - foot),
       warm: x >= width / 2 === (design.scape.warm === 'right'),
+      ...(spot.on === 'ground' ? soilOf(stack) : {}),
       conditions: read(x, y, z, spot.on === 'ground', spot.on === 'water'),
     };
   };

@@ -81,7 +81,9 @@ export function placePlants(
     const grown = plant ? grownSize(plant, fit) : UNNAMED;
     const share = sizeAfter(planted.size, plant?.months.value ?? UNNAMED.months, months, Math.max(0.15, fit));
     const hangs = plant !== undefined && (on === 'wall' || on === 'piece') && hanging(plant);
-    const tall = grown.height * share;
+    const deep =
+      plant?.form === 'submerged' ? Math.max(0.01, z - site.groundAt(x, y)) : Number.POSITIVE_INFINITY;
+    const tall = Math.min(deep, grown.height * share);
     // Small plants are wider for their height than grown ones of the tall kinds; close enough to draw by.
     return {
       planted,

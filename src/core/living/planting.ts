@@ -94,6 +94,7 @@ export function proposePlanting(asked: PlantingInput): Planting {
   const animal = findAnimal(catalogue, design.brief.animal);
   const tread = treadOf(animal);
   const places = placesOf(design, ground, catalogue, survey);
+  const eats = !tread.grazes ? null : animal?.kind === 'invertebrate' ? 'leaf insects' : 'grazers';
   const { width, depth, height } = design.enclosure;
   const targets = asked.targets ?? targetsOf(animal);
   const floor = width * depth;
@@ -164,7 +165,9 @@ export function proposePlanting(asked: PlantingInput): Planting {
               ((Math.PI / 4) * grownSize(it.plant, it.fit.value).width ** 2) / floor / target - 0.5,
             ),
           ) -
-        (lawsOf(it.plant).includes('invasive') ? 0.15 : 0) -
+        (lawsOf(it.plant).includes('invasive') ? 0.15 : 0) +
+        // What the animal may eat of its planting is planted first.
+        (eats && it.plant.feeds?.includes(eats) ? 0.15 : 0) -
         (it.plant.harm.value === 'toxic' ? 0.06 : 0)
       );
     };

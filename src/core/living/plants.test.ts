@@ -47,7 +47,7 @@ const goodFor = (it: Plant, told: Partial<Place> = {}, air: Partial<Conditions> 
   placeLike(
     {
       kind: GOES[it.form][0]!,
-      depth: GOES[it.form][0] === 'water' ? 0.03 : 0.3,
+      depth: it.form === 'submerged' ? 0.08 : GOES[it.form][0] === 'water' ? 0.03 : 0.3,
       room: 3,
       below: 3,
       ...told,
@@ -94,6 +94,34 @@ describe('the fit of a plant', () => {
     // Bare glass holds nothing that must be tied.
     const orchid = plant('restrepia-antennifera');
     expect(fitAt(orchid, goodFor(orchid, { rough: false }), NOBODY)).toMatchObject({ by: 'hold', value: 0 });
+  });
+  it('starves in rich or limy soil if it catches its food, but for a pot of its own', () => {
+    const sundew = plant('drosera-adelae');
+    const at = (ph: number, salts: number, potted = false) =>
+      fitAt(sundew, goodFor(sundew, { soil: { ph, salts } }), NOBODY, potted);
+    // Peat with sand, from the table: pH 4.0 and 0.2 dS/m.
+    expect(at(4, 0.2)).toMatchObject({ value: 1 });
+    // Half of the way from 0.35 to 0.8 dS/m.
+    expect(at(4, 0.575).value).toBeCloseTo(0.5, 12);
+    expect(at(7.5, 0.2)).toMatchObject({ value: 0, by: 'rich soil' });
+    // Rinsed coir keeps about 1 dS/m: too much.
+    expect(at(6, 1)).toMatchObject({ value: 0, by: 'rich soil' });
+    expect(at(6, 1, true).value).toBe(1);
+    const fern = plant('nephrolepis-exaltata');
+    expect(fitAt(fern, goodFor(fern, { soil: { ph: 7.5, salts: 1 } }), NOBODY).value).toBe(1);
+  });
+  it('floats free in water of 5 cm, if it lives under it', () => {
+    const hornwort = plant('ceratophyllum-demersum');
+    const at = (depth: number) => fitAt(hornwort, goodFor(hornwort, { depth }), NOBODY);
+    expect(at(0.05).value).toBe(1);
+    expect(at(0.02)).toMatchObject({ by: 'shallow water' });
+    expect(at(0.02).value).toBeCloseTo(0.4, 12);
+    expect(fitAt(hornwort, goodFor(hornwort, { kind: 'ground' }), NOBODY).value).toBe(0);
+  });
+  it('is refused where spines or barbed hairs would lodge', () => {
+    const pricked: Tread = { ...NOBODY, pricked: true };
+    for (const id of ['opuntia-ficus-indica', 'opuntia-microdasys', 'isolatocereus-dumortieri'])
+      expect(fitAt(plant(id), goodFor(plant(id)), pricked), id).toMatchObject({ value: 0, by: 'spines' });
   });
   it('dies at its own limits and beyond', () => {
     for (const it of plants) {

@@ -44,7 +44,9 @@ export function preparePlant(
         ? 'It is poisonous to eat, and its sap may sting.'
         : plant.harm.value === 'spines'
           ? 'Its spines break off in the skin: thick gloves, tongs, and something over the eyes.'
-          : 'Its sap or hairs may irritate skin.',
+          : plant.harm.value === 'glochids'
+            ? 'Its barbed hairs come off at a touch and are hard to find again: tongs, folded paper, and something over the eyes.'
+            : 'Its sap or hairs may irritate skin.',
       {
         caution:
           'Keep it from children and from animals that eat leaves. After swallowing, call a poison centre.',
@@ -80,6 +82,11 @@ export function preparePlant(
         caution: 'Never take moss from the wild without permission; some species are protected.',
       },
     );
+  } else if (form === 'submerged') {
+    add(
+      'Let it float free under the surface, or weigh it down',
+      'It has no roots, and lives from the water.',
+    );
   } else if (form === 'floating') {
     add('Lay it on the water once the surface is still', 'Wet leaves under a fall rot.');
   } else if (spot.on === 'piece' || spot.on === 'wall') {
@@ -110,6 +117,11 @@ export function preparePlant(
   } else if (spot.on === 'water') {
     add('Set it in its pot or tie it to a stone', 'Let rhizomes lie free: buried they rot.');
   }
+  if (plant?.catches)
+    add(
+      'Plant it in lean soil, and water it with rain or distilled water',
+      'It takes its food from what it catches: lime, salts and fertiliser kill its roots.',
+    );
   if (plant && plant.divides.value > 2 && size <= 0.3)
     add(
       `Divide one bought plant into up to ${plant.divides.value}`,

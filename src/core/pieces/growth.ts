@@ -35,6 +35,7 @@ const LEAF_AREA: Record<Plant['form'], number> = {
   moss: 1,
   marsh: 2,
   floating: 1,
+  submerged: 1.5,
   succulent: 1.2,
   grass: 1.8,
 };

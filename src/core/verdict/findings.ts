@@ -388,6 +388,8 @@ const FACTOR_WORDS: Readonly<Record<string, string>> = {
   'dry soil': 'moist soil',
   'wet soil': 'drier soil',
   'root depth': 'depth for its roots',
+  'rich soil': 'lean soil without lime',
+  'shallow water': 'deeper water',
   height: 'height',
   hold: 'something to hold on to',
   weight: 'strength to bear what steps on it',

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { lawsOf, type Plant } from '@/core/catalogue';
 import { LAW_WORD } from '@/core/living';
+import { hanging } from '@/core/pieces';
 import { useStore } from '@/store';
 import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
@@ -20,7 +21,13 @@ const HARM_WORD: Record<Plant['harm']['value'], string> = {
   none: 'harmless, as far as known',
   irritant: 'may irritate',
   spines: 'spines that lodge in skin and mouth',
+  glochids: 'barbed hairs that lodge in skin and mouth',
   toxic: 'poisonous to eat',
+};
+
+const FEEDS_WORD: Record<NonNullable<Plant['feeds']>[number], string> = {
+  grazers: 'Food for tortoises and lizards that eat plants: unsprayed, and washed of fertiliser.',
+  'leaf insects': 'Food for leaf and stick insects: unsprayed, and fresh.',
 };
 
 /** Plants, what each becomes and wants, and where every value comes from. */
@@ -48,7 +55,7 @@ function Values({ row, own, alter }: ValuesProps) {
           <Part>What it becomes</Part>
           <Line label="Grows">{FORM_WORD[row.form]}</Line>
           <Span
-            label="Height or length"
+            label={row.form === 'climber' ? 'Length, trained' : hanging(row) ? 'Length, hanging' : 'Height'}
             measure="length"
             of={row.height}
             max={5}
@@ -158,6 +165,17 @@ function Values({ row, own, alter }: ValuesProps) {
           />
         </Box>
       </Box>
+      {row.catches && (
+        <Typography variant="body2" sx={{ mt: 1.5 }}>
+          It catches small animals. It wants lean soil without lime, and rain or distilled water; it takes
+          flies and springtails of the cleanup crew too.
+        </Typography>
+      )}
+      {row.feeds && (
+        <Typography variant="body2" sx={{ mt: 1.5 }}>
+          {row.feeds.map((it) => FEEDS_WORD[it]).join(' ')}
+        </Typography>
+      )}
       {lawsOf(row).length > 0 && (
         <Typography variant="body2" sx={{ mt: 1.5 }}>
           {lawsOf(row)

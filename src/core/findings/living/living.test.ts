@@ -55,7 +55,7 @@ describe('findings of what lives in an enclosure', () => {
     [
       'plant-spines',
       build('teratoscincus-scincus', put('opuntia-microdasys')),
-      'The bunny-ears prickly pear has spines that lodge in skin, mouth and eyes.',
+      'The bunny-ears prickly pear has barbed hairs that lodge in skin, mouth and eyes.',
     ],
     [
       'crew-unwanted',

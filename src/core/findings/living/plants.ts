@@ -1,6 +1,6 @@
 import { findCrew, findPlant, LAW_WORK, lawsOf, materialOf, type Legal, type Plant } from '../../catalogue';
 import { materialsIn } from '../../ground/layers';
-import { asksForPots, heldAgainstDigging, treadOf } from '../../living/fit';
+import { asksForPots, heldAgainstDigging, pricks, treadOf } from '../../living/fit';
 import { length, message, type Message } from '../../units';
 import type { Finding, Rule } from '../../finding/finding';
 
@@ -87,12 +87,15 @@ export const poisonous: Rule = ({ living, animal }) =>
 export const spiny: Rule = ({ living, animal }) =>
   treadOf(animal).pricked
     ? living.plants
-        .filter(({ plant }) => plant?.harm.value === 'spines')
-        .map(({ planted }) => ({
+        .filter(({ plant }) => plant !== undefined && pricks(plant))
+        .map(({ planted, plant }) => ({
           code: 'plant-spines',
           severity: 'look' as const,
           place: { at: 'living' as const, plant: planted.id },
-          what: message`The ${planted.name} has spines that lodge in skin, mouth and eyes.`,
+          what:
+            plant?.harm.value === 'glochids'
+              ? message`The ${planted.name} has barbed hairs that lodge in skin, mouth and eyes.`
+              : message`The ${planted.name} has spines that lodge in skin, mouth and eyes.`,
           because: message`An animal that climbs, flees or feeds there runs into them, and they do not come out by themselves.`,
           remedies: [takenOut(planted.id)],
           basis: 'practice' as const,

@@ -23,6 +23,7 @@ const TONES: Record<Plant['form'], readonly [leaf: string, dark: string]> = {
   moss: ['#7E9B45', '#5B7434'],
   marsh: ['#6E9C62', '#46744A'],
   floating: ['#87AE5A', '#5D8240'],
+  submerged: ['#6F9A63', '#44724B'],
   succulent: ['#86A58B', '#587A63'],
   grass: ['#8CA06A', '#617A46'],
 };
@@ -91,6 +92,20 @@ export function PlantShape({ form, x, y, width, height, hangs, seed, flat = fals
       for (let i = -1; i <= 1; i += 1)
         leaves.push(`M${x + (i * w) / 3 - w / 6} ${y}a${w / 6} ${Math.max(2, h / 3)} 0 0 1 ${w / 3} 0Z`);
       stems.push(`M${x} ${y}q${w * 0.05} ${h * 0.4} 0 ${h * 0.7}`);
+      break;
+    case 'submerged':
+      // Stems under the surface, with whorls of fine leaves.
+      for (let i = 0; i < 4; i += 1) {
+        const lean = (i - 1.5) / 1.5;
+        const tip = { x: x + lean * w * 0.42, y: y + h * (0.75 + 0.06 * ((random + i) % 4)) };
+        stems.push(`M${x + lean * w * 0.3} ${y + 1}Q${x + lean * w * 0.25} ${y + h * 0.5} ${tip.x} ${tip.y}`);
+        for (let ring = 1; ring <= 5; ring += 1) {
+          const up = y + 1 + (tip.y - y) * (ring / 6);
+          const at = x + lean * w * (0.3 + 0.1 * (ring / 6) ** 2);
+          const reach = Math.max(2, w * 0.07);
+          stems.push(`M${at - reach} ${up - 1.5}L${at} ${up}L${at + reach} ${up - 1.5}`);
+        }
+      }
       break;
     case 'climber': {
       const steps = Math.max(3, Math.min(9, Math.round(h / 18)));
@@ -206,7 +221,7 @@ export function PlantAbove({ form, x, y, width, seed }: Pick<Props, 'form' | 'x'
   const [light, dark] = form ? TONES[form] : ['#9AA096', '#6E746B'];
   const r = Math.max(4, width / 2);
   const turn = ((hash(seed) % 100) / 100) * Math.PI;
-  const count = form === 'moss' || form === 'floating' ? 0 : 7;
+  const count = form === 'moss' || form === 'floating' || form === 'submerged' ? 0 : 7;
   return (
     <g pointerEvents="none" opacity={0.92}>
       <circle
