@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './test';
-import { demo, exported, sound, type } from './helpers';
+import { demo, exported, readIn, sound, type } from './helpers';
 
 test('storage that fills up is said plainly, with the way out; the edit is kept and written later', async ({
   page,
@@ -243,4 +243,38 @@ test('a write that fails is said, whatever it was: units, a copy, archiving, del
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Four enclosures' }), what).toBeVisible();
   }
+});
+
+test('a culture is one line of Today, done in one tap; it is in the file, and read in elsewhere', async ({
+  page,
+  browser,
+}) => {
+  await demo(page);
+  await page.goto('/stores?tab=cultures');
+  await page.getByRole('button', { name: /^Springtails on charcoal/ }).click();
+  await type(page, 'Fed every', '1');
+  await page.goto('/today');
+  const cultures = page.getByRole('region', { name: 'Cultures' });
+  await expect(cultures.getByRole('listitem')).toHaveText([/^Feed Springtails on charcoal.*since yesterday/]);
+  await expect(page.getByText(/; 1.thing for cultures\.$/)).toBeVisible();
+  await cultures.getByRole('button', { name: 'Done: Feed Springtails on charcoal' }).click();
+  await expect(cultures).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(cultures).toHaveCount(0);
+  await expect(page.getByText('Cultures: feed Springtails on charcoal')).toBeVisible();
+
+  await page.goto('/');
+  const text = await exported(page, /Export everything/);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto('/');
+  await readIn(other, text);
+  await expect(other.getByRole('heading', { name: 'Four enclosures' })).toBeVisible();
+  await other.goto('/stores?tab=cultures');
+  await other.getByRole('button', { name: /^Springtails on charcoal/ }).click();
+  await expect(other.getByRole('table', { name: 'What was done' }).getByRole('row')).toHaveText([
+    /18 Nov 2026Fed/,
+    /16 Nov 2026Fed/,
+    /9 Oct 2026Split/,
+  ]);
 });

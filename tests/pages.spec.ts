@@ -38,7 +38,7 @@ const VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   'the almanac': async (page) => {
     await at(page, '/almanac', 'Almanac');
-    for (const part of ['Animals', 'Plants', 'Crew', 'Leaves and wood', 'Sources']) {
+    for (const part of ['Animals', 'Plants', 'Crew', 'Leaves and wood', 'Feeders', 'Sources']) {
       await page.getByRole('tab', { name: part }).click();
       await check(page, `almanac, ${part}`);
     }
@@ -84,7 +84,7 @@ const VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('dialog').waitFor();
     await check(page, 'cup');
   },
-  'shelf, bench and mixing sheet': async (page) => {
+  'shelf, bench, cultures and mixing sheet': async (page) => {
     await page.goto('/stores?tab=shelf');
     await page.getByRole('table', { name: 'The book' }).waitFor();
     await check(page, 'shelf');
@@ -93,6 +93,12 @@ const VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.getByRole('button', { name: 'Work it out' }).click();
     await page.getByRole('table', { name: 'What goes in' }).waitFor({ timeout: 90_000 });
     await check(page, 'bench, three mixes and an answer');
+    await page.goto('/stores?tab=cultures');
+    await page.getByRole('button', { name: 'End it' }).waitFor();
+    await check(page, 'cultures');
+    await page.getByRole('button', { name: 'Start one' }).click();
+    await page.getByRole('combobox', { name: 'Species' }).waitFor();
+    await check(page, 'a culture to be started');
     await at(page, '/e/demo-dry-wash/mixing', 'Mixing sheet');
     await check(page, 'mixing sheet');
   },

@@ -257,7 +257,7 @@ test(`the browser killed at random moments of random work, ${KILLS} times: what 
       } else {
         const here = await found(page);
         const after = `after kill ${kills}, seed ${SEED}`;
-        expect(here.stores, after).toBe(10);
+        expect(here.stores, after).toBe(11);
         expect(here.depth, after).toBeGreaterThanOrEqual(told.depth);
         const seconds = new Set(here.log.map((it) => it.seconds));
         expect(

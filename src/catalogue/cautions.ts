@@ -62,6 +62,10 @@ export const CAUTIONS: Record<CautionStep, { readonly title: string; readonly te
     title: 'Water that is sprayed',
     text: 'Warm water that stands in a bottle or a fogger grows Legionella: empty, rinse and dry it every week, fill it fresh, and keep your face out of the fog. Who has a weak immune system stays away from it.',
   },
+  feeders: {
+    title: 'Insects and their dust',
+    text: 'Droppings, scales and shed skins of crickets, locusts, roaches, beetles and moths bring on asthma in time: a mask of class FFP2 or N95 and open air when tubs are cleaned, and none kept where people sleep. Who reacts to them leaves them to others, and asks a doctor. Lids closed: what gets out breeds in a warm house.',
+  },
   cleaning: {
     title: 'Cleaning',
     text: 'Hot water first. Never bleach on urates or with anything sour: the gas is poisonous. No phenol and no pine oil; rinse until nothing smells.',

@@ -259,6 +259,11 @@ export const works: readonly Source[] = [
     citation:
       'Bellinger, P. F., Christiansen, K. A. & Janssens, F. Checklist of the Collembola of the World, collembola.org.',
   },
+  {
+    id: 'ashburner-1989',
+    citation: 'Ashburner, M. 1989. Drosophila: a laboratory handbook. Cold Spring Harbor Laboratory Press.',
+    use: 'how fast a culture of fruit flies comes on at 18 and 25 °C',
+  },
 ];
 
 /** How what is estimated was come by. */
@@ -311,6 +316,11 @@ export const rules: readonly Source[] = [
   {
     id: 'labels',
     citation: 'The middle of what labels and data sheets of such goods print.',
+  },
+  {
+    id: 'degree-days',
+    citation:
+      'A straight line of speed over temperature through the times breeders give at two temperatures.',
   },
   { id: 'volume', citation: 'From its size and what such stuff weighs.' },
 ];

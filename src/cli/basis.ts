@@ -1,10 +1,12 @@
 /** `npm run -s basis`: on what the values of each table stand; `-- --sources`: what rests on each work and rule. */
 import { catalogue } from '@/catalogue';
+import { feeders } from '@/catalogue/feeders';
 import { rules, works } from '@/catalogue/works';
 import { BASES, countBasis, countSources, sourcedShare } from '@/core/catalogue';
 
 const { living, scape, climate, ...rest } = catalogue;
-const tables = { ...rest, ...living, ...scape, ...climate };
+const tables = { ...rest, ...living, ...scape, ...climate, feeders };
+const whole = { ...catalogue, feeders };
 const line = (cells: readonly (string | number)[]): void =>
   console.log(
     cells
@@ -14,7 +16,7 @@ const line = (cells: readonly (string | number)[]): void =>
   );
 
 line(['table', ...BASES, 'share']);
-for (const [name, table] of [...Object.entries(tables), ['all', catalogue] as const]) {
+for (const [name, table] of [...Object.entries(tables), ['all', whole] as const]) {
   const count = countBasis(table);
   if (BASES.every((it) => count[it] === 0)) continue;
   line([name, ...BASES.map((it) => count[it]), `${(100 * sourcedShare(count)).toFixed(0)} %`]);
@@ -24,7 +26,7 @@ console.log(
 );
 
 if (process.argv.includes('--sources')) {
-  const count = countSources(catalogue);
+  const count = countSources(whole);
   for (const { id, citation, use } of [...works, ...rules])
     console.log(`\n${count.get(id) ?? 0} values${use ? `; ${use}` : ''}\n  ${citation}`);
 }

@@ -3,7 +3,7 @@ import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { demoDesigns } from '@/catalogue/demo';
+import { demoCultures, demoDesigns } from '@/catalogue/demo';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { applyEdit } from '@/core/edits';
@@ -197,6 +197,18 @@ describe('files of every earlier version', () => {
       ok: false,
       place: expect.stringContaining('own.materials[0]') as string,
     });
+  });
+
+  it('version 10 of the file holds cultures; one of before has none', () => {
+    const text = writeEnvelope([], { ...NO_STORES, cultures: demoCultures(NOW.getTime()) }, NOW);
+    const read = readEnvelope(text);
+    expect(read.ok && read.value.cultures).toEqual(demoCultures(NOW.getTime()));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v16.rincon.json', 'utf8'));
+    expect(before.ok && [before.value.version, before.value.cultures]).toEqual([10, []]);
+    // One act of a day that is none is named by its place.
+    const torn = JSON.parse(text) as { cultures: { acts: { on: string }[] }[] };
+    torn.cultures[2]!.acts[1]!.on = '2026-02-30';
+    expect(readEnvelope(JSON.stringify(torn))).toMatchObject({ ok: false, place: 'cultures[2].acts[1].on' });
   });
 
   it('an enclosure may be called what every object has', () => {

@@ -6,12 +6,12 @@ import { allLayers, Design, migrate, pathText, refusalOf } from '@/core/document
 import { materialsIn } from '@/core/ground';
 import { Entry } from '@/core/log';
 import { Series } from '@/core/readings';
-import { AnimalRecord, EquipmentRecord } from '@/core/records';
+import { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 import { bookFromAmounts, ShelfMove } from '@/core/shelf';
 import type { Read } from './outcome';
 
 /** What Rincon writes to disk: one enclosure or all of them. See docs/format.md. */
-export const ENVELOPE_VERSION = 9;
+export const ENVELOPE_VERSION = 10;
 /** Larger than a thousand full designs; anything over it is not ours. */
 export const MAX_BYTES = 20 * 1024 * 1024;
 
@@ -45,6 +45,8 @@ export const Envelope = z.strictObject({
   log: z.array(Entry).max(100_000),
   /** Animals, equipment and measuring points, merged as the log is. What the points read is not in it: see the backup. */
   animals: z.array(AnimalRecord).max(20_000),
+  /** Cultures of feeders and crew beside the enclosures. */
+  cultures: z.array(CultureRecord).max(5000),
   equipment: z.array(EquipmentRecord).max(20_000),
   points: z.array(Series).max(20_000),
 });
@@ -62,6 +64,7 @@ export interface Stores {
   readonly own: OwnRows;
   readonly log: readonly Entry[];
   readonly animals: readonly AnimalRecord[];
+  readonly cultures: readonly CultureRecord[];
   readonly equipment: readonly EquipmentRecord[];
   readonly points: readonly Series[];
   readonly trails: Readonly<Record<string, readonly string[]>>;
@@ -73,6 +76,7 @@ export const NO_STORES: Stores = {
   own: NO_OWN_ROWS,
   log: [],
   animals: [],
+  cultures: [],
   equipment: [],
   points: [],
   trails: {},
@@ -130,6 +134,7 @@ export function writeEnvelope(designs: readonly Design[], stores: Stores, writte
     },
     log: stores.log.map(spoken),
     animals: [...stores.animals],
+    cultures: [...stores.cultures],
     equipment: [...stores.equipment],
     points: [...stores.points],
   } satisfies z.input<typeof Envelope>;
@@ -230,8 +235,9 @@ export function readEnvelope(text: string, most = MAX_BYTES): Read<Envelope> {
   // Version 7 did not tell by which clock a line of the log was written.
   if (isObject(json) && json.version === 7) json = { ...json, version: 8 };
   // Version 8 had three marks for where a value comes from.
-  if (isObject(json) && json.version === 8)
-    json = { ...json, own: withFiveMarks(json.own), version: ENVELOPE_VERSION };
+  if (isObject(json) && json.version === 8) json = { ...json, own: withFiveMarks(json.own), version: 9 };
+  // Version 9 had no cultures.
+  if (isObject(json) && json.version === 9) json = { cultures: [], ...json, version: ENVELOPE_VERSION };
   if (!isObject(json)) return fault('the whole file', 'an object is expected');
   if (Array.isArray(json.designs)) {
     const migrated: unknown[] = [];

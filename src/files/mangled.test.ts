@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue, withOwn } from '@/catalogue';
-import { demoAnimals, demoDesigns, demoEquipment, demoLog, demoReadings, DEMO_SHELF } from '@/catalogue/demo';
+import {
+  demoAnimals,
+  demoCultures,
+  demoDesigns,
+  demoEquipment,
+  demoLog,
+  demoReadings,
+  DEMO_SHELF,
+} from '@/catalogue/demo';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { careNow, dueOf } from '@/core/care';
@@ -47,6 +55,7 @@ const stores = {
   own: { ...NO_STORES.own, recipes: [{ ...catalogue.recipes[0]!, id: 'mine' }] },
   log: demoLog(designs, catalogue, NOW).slice(0, 12),
   animals: demoAnimals(NOW),
+  cultures: demoCultures(NOW),
   equipment: demoEquipment(NOW),
   points: demoReadings(designs, NOW).map((it) => it.series),
 };

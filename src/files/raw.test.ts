@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { demoAnimals, demoDesigns, demoEquipment, demoReadings } from '@/catalogue/demo';
+import { demoAnimals, demoCultures, demoDesigns, demoEquipment, demoReadings } from '@/catalogue/demo';
 import { entryOf } from '@/core/log';
 import { packTrack, trackOf } from '@/core/readings';
 import { isRaw, readRaw } from '.';
@@ -73,6 +73,7 @@ describe('what the recovery page saved', () => {
         row('blocks', { series: 'p1', level: 'hour', week: 0, count: 1, bytes: { $bytes: '' } }),
         row('pictures', { ...picture, blob: { $blob: base64(jpeg), type: 'image/jpeg' } }),
         row('animals', demoAnimals(NOW)[0]),
+        row('cultures', demoCultures(NOW)[0]),
         row('equipment', demoEquipment(NOW)[0]),
         row('settings', { key: 'prices', value: { 'charcoal/bag-5l': 9 } }),
         row('settings', { key: 'spare', value: 0.2 }),
@@ -87,6 +88,7 @@ describe('what the recovery page saved', () => {
     ]);
     expect(found.pictures).toEqual([{ ...picture, jpeg }]);
     expect(found.envelope.animals).toHaveLength(1);
+    expect(found.envelope.cultures).toEqual([demoCultures(NOW)[0]]);
     expect(found.envelope.equipment).toHaveLength(1);
     expect(found.envelope.prices).toEqual({ 'charcoal/bag-5l': 9 });
     expect(found.envelope.own.recipes.map((it) => it.id)).toEqual(['mine']);

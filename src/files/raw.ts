@@ -4,7 +4,7 @@ import { Animal, CrewKind, Material, Plant, Recipe, withFiveMarks } from '@/core
 import { Design, migrate, refusalOf } from '@/core/document';
 import { Entry } from '@/core/log';
 import { Series, trackOf, unpackTrack, type Track } from '@/core/readings';
-import { AnimalRecord, EquipmentRecord } from '@/core/records';
+import { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 import { ShelfMove } from '@/core/shelf';
 import type { Fault } from './archive';
 import type { BackupPicture, BackupTrack, ReadBackup } from './backup';
@@ -149,6 +149,7 @@ export async function readRaw(file: Blob): Promise<Read<ReadBackup>> {
         },
         log: sound('log', Entry, rowsIn('log')),
         animals: sound('animals', AnimalRecord, rowsIn('animals')),
+        cultures: sound('cultures', CultureRecord, rowsIn('cultures')),
         equipment: sound('equipment', EquipmentRecord, rowsIn('equipment')),
         points,
       },

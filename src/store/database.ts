@@ -3,7 +3,7 @@ import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Design } from '@/core/document';
 import { withFiveMarks } from '@/core/catalogue';
 import type { Entry } from '@/core/log';
-import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import type { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 import type { Series } from '@/core/readings';
 import { bookFromAmounts, type ShelfMove } from '@/core/shelf';
 import { markChange } from './derived';
@@ -82,6 +82,7 @@ export class RinconDatabase extends Dexie {
   declare series: EntityTable<Series, 'id'>;
   declare animals: EntityTable<AnimalRecord, 'id'>;
   declare equipment: EntityTable<EquipmentRecord, 'id'>;
+  declare cultures: EntityTable<CultureRecord, 'id'>;
   declare blocks: Table<BlockRow, [string, string, number]>;
 
   constructor(name = 'rincon') {
@@ -146,5 +147,6 @@ export class RinconDatabase extends Dexie {
           kept.value = { ...row, value: withFiveMarks(row.value) };
         }),
     );
+    this.version(7).stores({ cultures: 'id' });
   }
 }

@@ -42,6 +42,7 @@ export async function layDemo(db: RinconDatabase, demo: Demo): Promise<void> {
     db.series,
     db.blocks,
     db.animals,
+    db.cultures,
     db.equipment,
   ];
   await db.transaction('rw', tables, async () => {
@@ -50,6 +51,7 @@ export async function layDemo(db: RinconDatabase, demo: Demo): Promise<void> {
       await db.log.bulkAdd([...demo.demoLog(designs, catalogue, now), ...demo.demoSeen(designs, now)]);
     if ((await db.series.count()) === 0) await addReadings(db, demo.demoReadings(designs, now));
     if ((await db.animals.count()) === 0) await db.animals.bulkAdd([...demo.demoAnimals(now)]);
+    if ((await db.cultures.count()) === 0) await db.cultures.bulkAdd([...demo.demoCultures(now)]);
     if ((await db.equipment.count()) === 0) await db.equipment.bulkAdd([...demo.demoEquipment(now)]);
     if ((await db.shelf.count()) === 0) await db.shelf.bulkAdd([...demo.DEMO_SHELF]);
     await saveSetting(db, 'demoLaid', true);

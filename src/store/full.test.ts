@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { demoAnimals, demoDesigns, demoEquipment, demoReadings } from '@/catalogue/demo';
+import { demoAnimals, demoCultures, demoDesigns, demoEquipment, demoReadings } from '@/catalogue/demo';
 import { applyEdit } from '@/core/edits';
 import { RinconDatabase } from './database';
 import { animalGoes, editAndTell, record } from './acts';
@@ -58,6 +58,11 @@ const ACTS: readonly (readonly [string, (db: RinconDatabase) => Promise<unknown>
   ['both are struck', async (db) => strike(db, await db.log.toCollection().primaryKeys(), true, NOW)],
   ['animals come', (db) => putRecords(db, 'animals', demoAnimals(NOW))],
   ['one is renamed', (db) => changeRecord(db, 'animals', demoAnimals(NOW)[0]!.id, { name: 'Fig' }, NOW)],
+  ['cultures come', (db) => putRecords(db, 'cultures', demoCultures(NOW))],
+  [
+    'one is ended',
+    (db) => changeRecord(db, 'cultures', demoCultures(NOW)[0]!.id, { ended: '2026-11-01' }, NOW),
+  ],
   ['equipment comes', (db) => putRecords(db, 'equipment', demoEquipment(NOW))],
   [
     'a lamp is replaced',

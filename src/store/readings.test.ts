@@ -1,7 +1,14 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { demoAnimals, demoDesigns, demoEquipment, demoLog, demoReadings } from '@/catalogue/demo';
+import {
+  demoAnimals,
+  demoCultures,
+  demoDesigns,
+  demoEquipment,
+  demoLog,
+  demoReadings,
+} from '@/catalogue/demo';
 import { HOUR, trackOf, WEEK, type Series } from '@/core/readings';
 import {
   addFromSource,
@@ -179,6 +186,7 @@ describe('a file taken in with the storage full at every tenth write', () => {
       prices: { 'charcoal/bag-5l': 3 },
       log: demoLog(designs, catalogue, now),
       animals: demoAnimals(now),
+      cultures: demoCultures(now),
       equipment: demoEquipment(now),
       points: demoReadings(designs, now).map((it) => it.series),
     };
@@ -207,6 +215,6 @@ describe('a file taken in with the storage full at every tenth write', () => {
       expect(await count()).toEqual(before);
     }
     await takeInFile(db, file, () => 'new', now);
-    expect(await count()).toMatchObject({ designs: 4, animals: 4, equipment: 3, series: 5 });
+    expect(await count()).toMatchObject({ designs: 4, animals: 4, cultures: 3, equipment: 3, series: 5 });
   });
 });

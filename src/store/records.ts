@@ -1,4 +1,4 @@
-import { AnimalRecord, EquipmentRecord, isLater } from '@/core/records';
+import { AnimalRecord, CultureRecord, EquipmentRecord, isLater, mergeCulture } from '@/core/records';
 import { Series } from '@/core/readings';
 import { Entry } from '@/core/log';
 import type { RinconDatabase } from './database';
@@ -7,10 +7,17 @@ import { marksIn } from './trail';
 import { written } from './written';
 
 /** Tables of records that are merged by their identity, and what one of each must look like. */
-const SCHEMAS = { animals: AnimalRecord, equipment: EquipmentRecord, series: Series, log: Entry } as const;
+const SCHEMAS = {
+  animals: AnimalRecord,
+  cultures: CultureRecord,
+  equipment: EquipmentRecord,
+  series: Series,
+  log: Entry,
+} as const;
 export type RecordTable = keyof typeof SCHEMAS;
 interface RecordOf {
   readonly animals: AnimalRecord;
+  readonly cultures: CultureRecord;
   readonly equipment: EquipmentRecord;
   readonly series: Series;
   readonly log: Entry;
@@ -32,9 +39,13 @@ export async function putRecords<T extends RecordTable>(
     const asked = records.length > MANY ? records.filter((it) => known.has(it.id)) : records;
     const found = await into.bulkGet(asked.map((it) => it.id));
     const here = new Map(asked.map((it, i) => [it.id, found[i]]));
-    const fresh = records.filter((it) => {
+    const fresh = records.flatMap((it): readonly RecordOf[T][] => {
       const own = here.get(it.id);
-      return own === undefined || isLater<{ readonly id: string; readonly changed: number }>(it, own);
+      if (own === undefined) return [it];
+      // Acts of both devices stand, whichever changed the culture last.
+      if (table === 'cultures')
+        return [mergeCulture(own as CultureRecord, it as CultureRecord) as RecordOf[T]];
+      return isLater<{ readonly id: string; readonly changed: number }>(it, own) ? [it] : [];
     });
     await into.bulkPut(fresh.map((it) => written<unknown>(SCHEMAS[table], it) as RecordOf[T]));
   });
@@ -70,7 +81,7 @@ export async function changeRecord<T extends RecordTable>(
 }
 
 /** Records that are not struck out. */
-export async function listRecords<T extends 'animals' | 'equipment'>(
+export async function listRecords<T extends 'animals' | 'cultures' | 'equipment'>(
   db: RinconDatabase,
   table: T,
 ): Promise<readonly RecordOf[T][]> {
@@ -89,7 +100,8 @@ async function trailsOf(
 
 /** All that belongs to one enclosure, or to all (null), struck out or not: for a file. */
 export async function belongingsOf(db: RinconDatabase, design: string | null) {
-  return db.transaction('r', [db.designs, db.log, db.animals, db.equipment, db.series], async () => ({
+  const tables = [db.designs, db.log, db.animals, db.cultures, db.equipment, db.series];
+  return db.transaction('r', tables, async () => ({
     trails: await trailsOf(db, design),
     log: await (design === null ? db.log.orderBy('at').toArray() : db.log.where({ design }).sortBy('at')),
     animals: await db.animals
@@ -99,6 +111,8 @@ export async function belongingsOf(db: RinconDatabase, design: string | null) {
       )
       .toArray(),
     equipment: await (design === null ? db.equipment.toArray() : db.equipment.where({ design }).toArray()),
+    // A culture belongs to no enclosure.
+    cultures: design === null ? await db.cultures.toArray() : [],
     points: await (design === null ? db.series.toArray() : db.series.where({ design }).toArray()),
   }));
 }

@@ -4,7 +4,7 @@ import { OWN_KINDS, type OwnRows } from '@/catalogue';
 import { fieldKey, mergeDesigns, withValue, Design, type FieldClash } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { Series } from '@/core/readings';
-import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import type { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 import type { ShelfMove } from '@/core/shelf';
 import type { DesignRow, RinconDatabase } from './database';
 import { takeInLog } from './log';
@@ -140,6 +140,7 @@ export async function takeInFile(
     readonly own?: OwnRows;
     readonly log?: readonly Entry[];
     readonly animals?: readonly AnimalRecord[];
+    readonly cultures?: readonly CultureRecord[];
     readonly equipment?: readonly EquipmentRecord[];
     readonly points?: readonly Series[];
     readonly trails?: Trails;
@@ -148,7 +149,17 @@ export async function takeInFile(
   now: number,
   which: Readonly<Record<string, Which>> = {},
 ): Promise<TakenIn> {
-  const tables = [db.designs, db.steps, db.settings, db.shelf, db.log, db.animals, db.equipment, db.series];
+  const tables = [
+    db.designs,
+    db.steps,
+    db.settings,
+    db.shelf,
+    db.log,
+    db.animals,
+    db.cultures,
+    db.equipment,
+    db.series,
+  ];
   return db.transaction('rw', tables, async () => {
     const taken = await takeIn(db, file.designs, makeId, now, which, file.trails);
     if (Object.keys(file.prices).length > 0) {
@@ -159,6 +170,7 @@ export async function takeInFile(
     await takeInMoves(db, file.shelf ?? []);
     await takeInLog(db, file.log ?? []);
     await putRecords(db, 'animals', file.animals ?? []);
+    await putRecords(db, 'cultures', file.cultures ?? []);
     await putRecords(db, 'equipment', file.equipment ?? []);
     await putRecords(db, 'series', file.points ?? []);
     for (const kind of OWN_KINDS) {

@@ -1,6 +1,6 @@
 import type { Entry } from '@/core/log';
 import { DAY_MS } from '@/core/physics/constants';
-import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import type { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 import type { PictureRow, RinconDatabase } from './database';
 import { BIN_DAYS, emptyBin, restoreDesign } from './designs';
 import { openRow } from './openRow';
@@ -11,6 +11,7 @@ export type Trashed =
   | { readonly of: 'design'; readonly id: string; readonly name: string; readonly at: number }
   | { readonly of: 'log'; readonly id: string; readonly entry: Entry; readonly at: number }
   | { readonly of: 'animals'; readonly id: string; readonly record: AnimalRecord; readonly at: number }
+  | { readonly of: 'cultures'; readonly id: string; readonly record: CultureRecord; readonly at: number }
   | { readonly of: 'pictures'; readonly id: string; readonly picture: PictureRow; readonly at: number }
   | { readonly of: 'equipment'; readonly id: string; readonly record: EquipmentRecord; readonly at: number };
 
@@ -21,9 +22,10 @@ export async function listTrash(db: RinconDatabase, now: number): Promise<readon
   const gone = new Set(rows.map((it) => it.id));
   const struck = (it: { readonly gone?: boolean; readonly changed?: number }): boolean =>
     it.gone === true && (it.changed ?? 0) >= since;
-  const [log, animals, equipment, pictures] = await Promise.all([
+  const [log, animals, cultures, equipment, pictures] = await Promise.all([
     db.log.filter((it) => struck(it) && !gone.has(it.design)).toArray(),
     db.animals.filter(struck).toArray(),
+    db.cultures.filter(struck).toArray(),
     db.equipment.filter((it) => struck(it) && !gone.has(it.design)).toArray(),
     db.pictures.where('gone').aboveOrEqual(since).toArray(),
   ]);
@@ -35,6 +37,7 @@ export async function listTrash(db: RinconDatabase, now: number): Promise<readon
     }),
     ...log.map((entry): Trashed => ({ of: 'log', id: entry.id, entry, at: entry.changed })),
     ...animals.map((record): Trashed => ({ of: 'animals', id: record.id, record, at: record.changed })),
+    ...cultures.map((record): Trashed => ({ of: 'cultures', id: record.id, record, at: record.changed })),
     ...equipment.map((record): Trashed => ({ of: 'equipment', id: record.id, record, at: record.changed })),
     ...pictures.flatMap((picture): Trashed[] =>
       gone.has(picture.design) ? [] : [{ of: 'pictures', id: picture.id, picture, at: picture.gone ?? now }],

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import type { ZodType } from 'zod';
 import { Entry } from '@/core/log';
 import { Series } from '@/core/readings';
-import { AnimalRecord, EquipmentRecord } from '@/core/records';
+import { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 import { ShelfMove } from '@/core/shelf';
 import {
   animalsCsv,
@@ -91,6 +91,7 @@ const api = {
       const belongings = {
         log: sound('log', all.log, Entry),
         animals: sound('animals', all.animals, AnimalRecord),
+        cultures: sound('cultures', all.cultures, CultureRecord),
         equipment: sound('equipment', all.equipment, EquipmentRecord),
         points: sound('series', all.points, Series),
         trails: all.trails,

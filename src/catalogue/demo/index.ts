@@ -2,4 +2,4 @@
 export { DEMO_SHELF, demoDesigns, demoOn } from './designs';
 export { demoLog } from './log';
 export { demoReadings } from './readings';
-export { dayAgo, demoAnimals, demoEquipment, demoSeen } from './records';
+export { dayAgo, demoAnimals, demoCultures, demoEquipment, demoSeen } from './records';

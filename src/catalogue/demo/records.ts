@@ -1,6 +1,6 @@
 import type { Design } from '@/core/document';
 import { entryOf, type Draft, type Entry } from '@/core/log';
-import type { AnimalRecord, EquipmentRecord } from '@/core/records';
+import type { AnimalRecord, CultureRecord, EquipmentRecord } from '@/core/records';
 
 const BOG = 'demo-bog-shelf';
 
@@ -44,6 +44,55 @@ export function demoAnimals(now: number): readonly AnimalRecord[] {
     left: null,
     note: '',
   }));
+}
+
+/** Cultures of the demo, as their species give it at the room's warmth: two of flies by turns, one of springtails. */
+export function demoCultures(now: number): readonly CultureRecord[] {
+  const culture = (
+    key: string,
+    ago: number,
+    rest: Pick<CultureRecord, 'name' | 'kind' | 'tubs'> & Partial<CultureRecord>,
+  ): CultureRecord => ({
+    id: `demo ${key}`,
+    changed: 0,
+    gone: false,
+    gutLoaded: false,
+    temperature: 22,
+    started: dayAgo(now, ago),
+    ended: null,
+    feedEvery: null,
+    firstHarvest: null,
+    givesFor: null,
+    nextAfter: null,
+    splitEvery: null,
+    acts: [],
+    note: '',
+    ...rest,
+  });
+  const flies = {
+    name: 'Large fruit flies',
+    kind: 'drosophila-hydei',
+    tubs: 2,
+    firstHarvest: 24,
+    givesFor: 24,
+    nextAfter: 10,
+  };
+  return [
+    culture('flies-1', 31, flies),
+    culture('flies-2', 4, flies),
+    culture('springtails', 75, {
+      name: 'Springtails on charcoal',
+      kind: 'folsomia-candida',
+      tubs: 1,
+      feedEvery: 5,
+      firstHarvest: 27,
+      splitEvery: 90,
+      acts: [
+        { id: 'demo split', on: dayAgo(now, 40), what: 'split', count: null, gone: false },
+        { id: 'demo fed', on: dayAgo(now, 2), what: 'fed', count: null, gone: false },
+      ],
+    }),
+  ];
 }
 
 /** Equipment of the demo. */

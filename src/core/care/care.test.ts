@@ -121,7 +121,6 @@ describe('how often', () => {
     ['crew-seen', { by: 'since', days: 30 }],
     ['prune', { by: 'since', days: 30 }],
     ['soil', { by: 'since', days: 365 }],
-    ['cultures', { by: 'since', days: 7 }],
     ['siphon', { by: 'since', days: 14 }],
     ['nozzles', { by: 'since', days: 14 }],
     ['uv-meter', { by: 'since', days: 90 }],

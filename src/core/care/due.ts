@@ -22,8 +22,19 @@ export interface HeldRule extends CareRule {
   readonly own: boolean;
 }
 
+/** What is kept beside an enclosure, and takes work off it. */
+export interface Beside {
+  /** Feeder insects are fed as cultures of their own. */
+  readonly feedersApart: boolean;
+}
+const NOTHING_BESIDE: Beside = { feedersApart: false };
+
 /** All care of an enclosure: what follows from design and animal, with the keeper's changes, and his own. */
-export function careOf(design: Design, catalogue: Catalogue): readonly HeldRule[] {
+export function careOf(
+  design: Design,
+  catalogue: Catalogue,
+  { feedersApart }: Beside = NOTHING_BESIDE,
+): readonly HeldRule[] {
   const changes = new Map(design.care.changes.map((it) => [it.rule, it]));
   // While it is being rebuilt, what stands is cared for, not what is planned.
   const box = standingOf(design) ?? design;
@@ -41,7 +52,9 @@ export function careOf(design: Design, catalogue: Catalogue): readonly HeldRule[
     };
   };
   return [
-    ...careRules(box, catalogue).map((it) => held(it, false)),
+    ...careRules(box, catalogue)
+      .filter((it) => !(feedersApart && it.id === 'feeders'))
+      .map((it) => held(it, false)),
     ...design.care.own.map(({ from, ...it }) =>
       held({ ...it, group: 'records', amount: [], minutes: 5, needsAnimal: false }, true, from),
     ),
@@ -49,10 +62,10 @@ export function careOf(design: Design, catalogue: Catalogue): readonly HeldRule[
 }
 
 /** Of all its care, what is to be done as the box now stands: nothing while it is planned or being built. */
-export function careNow(design: Design, catalogue: Catalogue): readonly HeldRule[] {
+export function careNow(design: Design, catalogue: Catalogue, beside?: Beside): readonly HeldRule[] {
   const { stage } = design.brief;
   if (design.brief.putAway || stage === 'planned' || stage === 'building') return [];
-  const rules = careOf(design, catalogue);
+  const rules = careOf(design, catalogue, beside);
   if (stage === 'inhabited') return rules;
   return rules.filter((it) => !it.needsAnimal);
 }

@@ -241,14 +241,6 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
         when: after(60),
         minutes: 5,
       });
-    add({
-      id: 'cultures',
-      group: 'crew',
-      what: 'Feed and air the cultures beside the enclosure',
-      why: 'The crew of the next enclosure, and of this one if it dies out.',
-      when: after(7),
-      minutes: 5,
-    });
   }
   if (living.litter.depth > 0)
     add({

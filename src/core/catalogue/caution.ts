@@ -15,6 +15,7 @@ export type CautionStep =
   | 'lifting'
   | 'hygiene'
   | 'mist'
+  | 'feeders'
   | 'cleaning'
   | 'release'
   | 'law';

@@ -23,7 +23,7 @@ describe('the approach of no crew', () => {
   });
   it('asks nothing of a crew: not in care, plan or on the list', () => {
     const care = (design: Design): string[] => careRules(design, catalogue).map((it) => it.id);
-    const ofCrew = ['crew-seen', 'crew-food', 'cultures'];
+    const ofCrew = ['crew-seen', 'crew-food'];
     expect(care(bog).filter((it) => ofCrew.includes(it))).not.toEqual([]);
     expect(care(none).filter((it) => ofCrew.includes(it))).toEqual([]);
     const steps = (design: Design): string[] =>

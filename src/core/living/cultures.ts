@@ -1,4 +1,5 @@
 import type { CrewKind } from '../catalogue';
+import type { CultureRecord } from '../records';
 import { runCrew, type CrewHome } from './population';
 
 /** A tub of a kind beside the boxes. */
@@ -45,6 +46,35 @@ const tubHome = (kind: CrewKind, floor: number, temperature: number): CrewHome =
   quiet: 0,
 });
 
+/** Days between two feedings of crew that is bred apart (common practice). */
+const CREW_FED = 7;
+
+/** The rhythm of a culture of crew kept so warm in one tub, as its record has it. */
+export function crewRhythm(
+  kind: CrewKind,
+  floor: number,
+  temperature: number,
+): Pick<CultureRecord, 'feedEvery' | 'firstHarvest' | 'givesFor' | 'nextAfter' | 'splitEvery' | 'gutLoaded'> {
+  const start = Math.min(kind.culture.value, Math.max(10, kind.crowd.value * floor * 0.1));
+  const { firstHarvest, split } = cultureOf({
+    kind,
+    start,
+    floor,
+    tubs: 1,
+    temperature,
+    wanted: 1,
+    days: 70,
+  });
+  return {
+    feedEvery: CREW_FED,
+    firstHarvest: firstHarvest === null ? null : Math.max(1, Math.ceil(firstHarvest)),
+    givesFor: null,
+    nextAfter: null,
+    splitEvery: split === null ? null : Math.max(1, Math.ceil(split)),
+    gutLoaded: false,
+  };
+}
+
 /** When a culture is to be started, split and harvested, and whether it covers what is wanted by its day. */
 export function cultureOf({
   kind,
@@ -78,76 +108,3 @@ export function cultureOf({
     tubsNeeded: most > 0 ? Math.ceil(wanted / most) : null,
   };
 }
-
-/** Feeders that are bred beside the boxes: common practice, days at 24 °C. */
-export interface Feeder {
-  readonly id: string;
-  readonly english: string;
-  readonly scientific: string;
-  readonly food: string;
-  readonly firstHarvest: number;
-  readonly harvestDays: number;
-  readonly restartDays: number;
-  /** Of one culture over its harvest, animals a day. */
-  readonly givesADay: number;
-  /** m */
-  readonly size: number;
-}
-
-export const FEEDERS: readonly Feeder[] = [
-  {
-    id: 'fruit-fly-small',
-    english: 'small fruit fly, flightless',
-    scientific: 'Drosophila melanogaster',
-    food: 'mash of fruit, yeast and flakes',
-    firstHarvest: 13,
-    harvestDays: 18,
-    restartDays: 7,
-    givesADay: 45,
-    size: 0.0025,
-  },
-  {
-    id: 'fruit-fly-large',
-    english: 'large fruit fly, flightless',
-    scientific: 'Drosophila hydei',
-    food: 'mash of fruit, yeast and flakes',
-    firstHarvest: 22,
-    harvestDays: 24,
-    restartDays: 10,
-    givesADay: 25,
-    size: 0.0035,
-  },
-  {
-    id: 'bean-beetle',
-    english: 'bean beetle',
-    scientific: 'Callosobruchus maculatus',
-    food: 'dry beans, nothing else',
-    firstHarvest: 28,
-    harvestDays: 21,
-    restartDays: 14,
-    givesADay: 20,
-    size: 0.0035,
-  },
-  {
-    id: 'house-cricket',
-    english: 'house cricket',
-    scientific: 'Acheta domesticus',
-    food: 'bran, greens, a damp pad to drink',
-    firstHarvest: 75,
-    harvestDays: 30,
-    restartDays: 21,
-    givesADay: 20,
-    size: 0.02,
-  },
-  {
-    id: 'banded-cricket',
-    english: 'banded cricket',
-    scientific: 'Gryllodes sigillatus',
-    food: 'bran, greens, a damp pad to drink',
-    firstHarvest: 70,
-    harvestDays: 35,
-    restartDays: 21,
-    givesADay: 20,
-    size: 0.018,
-  },
-];

@@ -14,3 +14,5 @@ export * from './prepare';
 export * from './group';
 export * from './moveIn';
 export * from './cultures';
+export * from './cultureCare';
+export * from './feeders';

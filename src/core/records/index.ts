@@ -1,1 +1,3 @@
+export * from './culture';
+export { isLater } from './held';
 export * from './records';

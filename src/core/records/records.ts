@@ -1,15 +1,9 @@
 import { z } from 'zod';
+import { held, isLater, type Held } from './held';
 
 const id = z.string().min(1).max(120);
 const words = z.string().max(200);
 const day = z.iso.date().nullable();
-const held = {
-  id,
-  /** When it was last changed, ms since 1970: of two versions the later one holds. */
-  changed: z.number().int().min(0),
-  /** Struck out: kept so that a merge does not bring it back. */
-  gone: z.boolean(),
-};
 
 /** One animal, wherever it lives. */
 export const AnimalRecord = z.strictObject({
@@ -76,15 +70,6 @@ export const EquipmentRecord = z.strictObject({
   note: z.string().max(1000),
 });
 export type EquipmentRecord = z.infer<typeof EquipmentRecord>;
-
-interface Held {
-  readonly id: string;
-  readonly changed: number;
-}
-
-/** Of two versions changed in the same millisecond, the same one is taken on every device. */
-export const isLater = <T extends Held>(a: T, b: T): boolean =>
-  a.changed !== b.changed ? a.changed > b.changed : JSON.stringify(a) > JSON.stringify(b);
 
 /**
  * The records of two devices as one list: each once, the later version of it. Commutative, associative and idempotent.

@@ -10,9 +10,11 @@ import { percent } from '@/core/units';
 import { useStore } from '@/store';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useReader } from '@/ui/units';
+import { useFeeders } from '@/ui/useFeeders';
 import { BASIS_COUNTED, OUTER_PLACES } from '@/ui/words';
 import { Animals } from './Animals';
 import { Crew } from './Crew';
+import { Feeders } from './Feeders';
 import { Litters } from './Litters';
 import { Plants } from './Plants';
 import { Sources } from './Sources';
@@ -22,6 +24,7 @@ const TABS = [
   { value: 'plants', label: 'Plants' },
   { value: 'crew', label: 'Crew' },
   { value: 'litters', label: 'Leaves and wood' },
+  { value: 'feeders', label: 'Feeders' },
   { value: 'sources', label: 'Sources' },
 ] as const;
 type Kind = (typeof TABS)[number]['value'];
@@ -31,16 +34,19 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
   const [kind, setKind] = useState<Kind>('animals');
   const { num, write } = useReader();
+  const feeders = useFeeders(kind === 'feeders');
   const told = useMemo(() => {
     if (kind === 'sources') return null;
-    const rows = kind === 'animals' ? catalogue.animals : catalogue.living[kind];
+    const rows =
+      kind === 'animals' ? catalogue.animals : kind === 'feeders' ? (feeders ?? []) : catalogue.living[kind];
+    if (rows.length === 0) return null;
     const count = countBasis(rows);
     return [
       `${num(rows.length)} ${kind === 'litters' ? 'kinds' : 'species'}`,
       ...BASES.filter((it) => count[it] > 0).map((it) => `${num(count[it])} ${BASIS_COUNTED[it]}`),
       `${write(percent(sourcedShare(count)))} of what is no judgement stands in a named work`,
     ].join(' · ');
-  }, [catalogue, kind, num, write]);
+  }, [catalogue, feeders, kind, num, write]);
   useEffect(() => {
     document.title = 'Almanac · Rincon';
   }, []);
@@ -84,6 +90,7 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
           {kind === 'plants' && <Plants />}
           {kind === 'crew' && <Crew />}
           {kind === 'litters' && <Litters />}
+          {kind === 'feeders' && <Feeders />}
           {kind === 'sources' && <Sources />}
         </Box>
       </Box>

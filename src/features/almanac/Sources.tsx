@@ -5,20 +5,23 @@ import { countSources, type Source } from '@/core/catalogue';
 import { useStore } from '@/store';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
+import { useFeeders } from '@/ui/useFeeders';
 import { useWorks } from '@/ui/useCitation';
 
 /** Every work and rule that a value or a judgement names, with what rests on it. */
 export function Sources() {
   const { catalogue } = useStore();
   const list = useWorks();
+  const feeders = useFeeders();
   const { animals, materials, living, scape, climate } = catalogue;
   const tables = [
     { name: 'animals', count: countSources(animals) },
     { name: 'plants', count: countSources(living.plants) },
     { name: 'crew', count: countSources([living.crew, living.litters]) },
+    { name: 'feeders', count: countSources(feeders ?? []) },
     { name: 'materials', count: countSources([materials, scape, climate]) },
   ];
-  if (!list) return <Typography aria-busy="true">Fetching the list…</Typography>;
+  if (!list || !feeders) return <Typography aria-busy="true">Fetching the list…</Typography>;
   const known = new Set([...list.works, ...list.rules].map((it) => it.id));
   // Works that a keeper wrote out beside a value of their own.
   const own = [...new Set(tables.flatMap((it) => [...it.count.keys()]))]

@@ -10,7 +10,7 @@ import { useMemo, useState } from 'react';
 import { careNow, careOf, isInSeason, isPaused, type Due, type HeldRule } from '@/core/care';
 import { homeOf } from '@/core/records';
 import { DateField } from '@/ui/fields/DateField';
-import { useAnimals, useCareLog, useEditing, useOpenDesign, useStore } from '@/store';
+import { useAnimals, useBeside, useCareLog, useEditing, useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
 import { download } from '@/ui/download';
 import { useReader } from '@/ui/units';
@@ -34,12 +34,13 @@ export function CareTab({ today }: { readonly today: string }) {
   const living = useAnimals()?.filter((it) => homeOf(it) === design.id) ?? [];
   const reader = useReader();
   const [picked, setPicked] = useState<string | null>(null);
+  const beside = useBeside(today);
   const due = useMemo(
-    () => (log ? dueIn(design, log, today, catalogue) : []),
-    [design, log, today, catalogue],
+    () => (log ? dueIn(design, log, today, catalogue, beside) : []),
+    [design, log, today, catalogue, beside],
   );
-  const rules = careOf(design, catalogue);
-  const active = new Set(careNow(design, catalogue).map((it) => it.id));
+  const rules = careOf(design, catalogue, beside);
+  const active = new Set(careNow(design, catalogue, beside).map((it) => it.id));
   const now = due.filter((it) => it.late >= 0);
   const chosen = rules.find((it) => it.id === picked);
   // Before the log is read, all would seem to be due.

@@ -8,9 +8,11 @@ import NextLink from 'next/link';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
+import { culturesDue, type CultureDue } from '@/core/living/cultureCare';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { capital, counted } from '@/core/units';
-import { useAnimals, useAway, useCareLog, useDesigns, useStore } from '@/store';
+import { useAnimals, useAway, useBeside, useCareLog, useCultures, useDesigns, useStore } from '@/store';
+import { taskWords } from '@/ui/cultureWords';
 import { useReader } from '@/ui/units';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
@@ -19,6 +21,7 @@ import { TopBar } from '@/ui/shell/TopBar';
 import { Windowed } from '@/ui/Windowed';
 import { animalsWord, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
+import { CultureDues } from './CultureDues';
 import { keepingDues, type BoxDue } from './due';
 import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
@@ -53,9 +56,13 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
     [designs],
   );
   const [duesOf] = useState(keepingDues);
+  const beside = useBeside(today);
+  const cultures = useCultures();
+  const tubs = useMemo(() => culturesDue(cultures ?? [], today), [cultures, today]);
+  const tubsNow = tubs.filter((it) => it.late >= 0);
   const boxes = useMemo(
-    () => ready && log && duesOf(ready, log, today, catalogue),
-    [duesOf, ready, log, today, catalogue],
+    () => ready && log && duesOf(ready, log, today, catalogue, beside),
+    [duesOf, ready, log, today, catalogue, beside],
   );
   const living = useMemo(() => byHome(animals ?? []), [animals]);
   const standing = useAlarms(ready);
@@ -69,7 +76,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
       <Box component="main" sx={{ px: { xs: 1.5, md: 2.5 }, py: 2.25, maxWidth: 980, mx: 'auto' }}>
         {boxes === undefined ? (
           <Message title="Looking what is due" role="status" />
-        ) : kept.length === 0 ? (
+        ) : kept.length === 0 && tubs.length === 0 ? (
           <Message
             title="Nothing to care for yet"
             actions={
@@ -87,9 +94,13 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
                 Today
               </Typography>
               <Typography sx={{ color: 'earth.quiet' }} aria-live="polite">
-                {now.length === 0
+                {now.length === 0 && tubsNow.length === 0
                   ? `${dayWords(today)}. All is done.`
-                  : `${dayWords(today)}. ${counted(now.length, 'thing', 'things', (it) => num(it, 0))} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}.`}
+                  : now.length === 0
+                    ? `${dayWords(today)}. ${counted(tubsNow.length, 'thing')} for cultures.`
+                    : tubsNow.length === 0
+                      ? `${dayWords(today)}. ${counted(now.length, 'thing', 'things', (it) => num(it, 0))} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}.`
+                      : `${dayWords(today)}. ${counted(now.length, 'thing', 'things', (it) => num(it, 0))} in ${counted(open.length, 'enclosure')}, about ${timeWords(minutes)}; ${counted(tubsNow.length, 'thing')} for cultures.`}
               </Typography>
             </Box>
             {away && today >= away.from && (
@@ -119,7 +130,8 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
             >
               {(it) => <DueHere {...it} animals={living.get(it.design.id) ?? NOBODY} />}
             </Windowed>
-            <Week boxes={kept} today={today} />
+            <CultureDues dues={tubsNow} today={today} />
+            <Week boxes={kept} tubs={tubs} today={today} />
             <Box>
               <Button component={NextLink} href="/sitter">
                 A sheet for the sitter
@@ -190,15 +202,22 @@ function dayLine(things: readonly { readonly name: string; readonly what: string
 const small = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
 
 /** The coming days, shortly. */
-function Week({ boxes, today }: { readonly boxes: readonly BoxDue[]; readonly today: string }) {
+function Week({
+  boxes,
+  tubs,
+  today,
+}: {
+  readonly boxes: readonly BoxDue[];
+  readonly tubs: readonly CultureDue[];
+  readonly today: string;
+}) {
   const days = new Map<string, { readonly name: string; readonly what: string }[]>();
+  const add = (day: string, late: number, name: string, what: string): void => {
+    if (late < 0 && late >= -WEEK) days.set(day, [...(days.get(day) ?? []), { name, what }]);
+  };
   for (const { design, due } of boxes)
-    for (const { rule, day, late } of due)
-      if (late < 0 && late >= -WEEK) {
-        const own = days.get(day) ?? [];
-        own.push({ name: design.name, what: rule.what });
-        days.set(day, own);
-      }
+    for (const { rule, day, late } of due) add(day, late, design.name, rule.what);
+  for (const it of tubs) add(it.day, it.late, 'Cultures', taskWords(it));
   if (days.size === 0) return null;
   return (
     <Box component="section" aria-labelledby="week">

@@ -1,5 +1,14 @@
 import { daysTill, localDay } from '@/core/time';
-import { careNow, dueOf, lampDay, lampOfRule, lastDone, meteredLamp, type Due } from '@/core/care';
+import {
+  careNow,
+  dueOf,
+  lampDay,
+  type Beside,
+  lampOfRule,
+  lastDone,
+  meteredLamp,
+  type Due,
+} from '@/core/care';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { standingOf } from '@/core/document/standing';
@@ -13,9 +22,15 @@ export function dueIn(
   log: readonly Entry[],
   today: string,
   catalogue: Catalogue,
+  beside?: Beside,
 ): readonly Due[] {
   const own = log.filter((it) => it.design === design.id);
-  const due = dueOf(careNow(design, catalogue), lastDone(own, localDay), design.brief.since ?? today, today);
+  const due = dueOf(
+    careNow(design, catalogue, beside),
+    lastDone(own, localDay),
+    design.brief.since ?? today,
+    today,
+  );
   const metered = meteredLamp(standingOf(design) ?? design, own, catalogue, localDay);
   if (!metered) return due;
   // A meter knows better than the calendar when a tube is spent.
@@ -41,6 +56,7 @@ type DuesOf = (
   log: readonly Entry[],
   today: string,
   catalogue: Catalogue,
+  beside: Beside,
 ) => readonly BoxDue[];
 
 const sameLines = (a: readonly Entry[], b: readonly Entry[]): boolean =>
@@ -48,29 +64,30 @@ const sameLines = (a: readonly Entry[], b: readonly Entry[]): boolean =>
 
 /** `dueIn` of many enclosures: where neither one nor its lines of the log changed, what was worked out before is given again. */
 export function keepingDues(): DuesOf {
-  let asked: readonly [today: string, catalogue: Catalogue] | undefined;
+  let asked: readonly [today: string, catalogue: Catalogue, feedersApart: boolean] | undefined;
   let known = new Map<Design, { readonly lines: readonly Entry[]; readonly box: BoxDue }>();
-  return (designs, log, today, catalogue) => {
-    if (asked?.[0] !== today || asked[1] !== catalogue) known = new Map();
-    asked = [today, catalogue];
+  return (designs, log, today, catalogue, beside) => {
+    const now = [today, catalogue, beside.feedersApart] as const;
+    if (!asked || now.some((it, i) => it !== asked?.[i])) known = new Map();
+    asked = now;
     const lines = new Map<string, Entry[]>();
     for (const it of log) {
       const own = lines.get(it.design);
       if (own) own.push(it);
       else lines.set(it.design, [it]);
     }
-    const now: typeof known = new Map();
+    const fresh: typeof known = new Map();
     for (const design of designs) {
       const own = lines.get(design.id) ?? [];
       const before = known.get(design);
-      now.set(
+      fresh.set(
         design,
         before && sameLines(before.lines, own)
           ? before
-          : { lines: own, box: { design, due: dueIn(design, own, today, catalogue) } },
+          : { lines: own, box: { design, due: dueIn(design, own, today, catalogue, beside) } },
       );
     }
-    known = now;
-    return designs.flatMap((it) => now.get(it)?.box ?? []);
+    known = fresh;
+    return designs.flatMap((it) => fresh.get(it)?.box ?? []);
   };
 }

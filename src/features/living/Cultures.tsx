@@ -1,16 +1,17 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
 import type { CrewKind } from '@/core/catalogue';
-import { cultureOf, FEEDERS } from '@/core/living';
-import { capital, counted, length, temperature } from '@/core/units';
+import { cultureOf } from '@/core/living';
+import { capital, counted } from '@/core/units';
 import { useDesigns, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
-import { useReader } from '@/ui/units';
 import { daysWord } from '@/ui/whenWords';
 
 /** Tubs beside the boxes: whether they cover all boxes that still wait for their crew, and when to begin. */
@@ -21,7 +22,6 @@ export function Cultures({
 }) {
   const { catalogue } = useStore();
   const designs = useDesigns();
-  const { write } = useReader();
   const [tubs, setTubs] = useState(1);
   const [weeks, setWeeks] = useState(10);
   const [floor, setFloor] = useState(0.04);
@@ -134,36 +134,10 @@ export function Cultures({
           ))}
         </tbody>
       </TableCard>
-      <Typography variant="h3" component="h2" sx={{ mt: 1.5, mb: 0.75 }}>
-        Feeders
-      </Typography>
-      <TableCard label="Feeder cultures">
-        <thead>
-          <tr>
-            <th>Feeder</th>
-            <th className="number">Size</th>
-            <th>First harvest</th>
-            <th>Lasts</th>
-            <th>Start the next</th>
-            <th className="number">A day</th>
-          </tr>
-        </thead>
-        <tbody>
-          {FEEDERS.map((it) => (
-            <tr key={it.id}>
-              <td title={it.scientific}>{capital(it.english)}</td>
-              <td className="number">{write(length(it.size))}</td>
-              <td>after {daysWord(it.firstHarvest)}</td>
-              <td>{daysWord(it.harvestDays)}</td>
-              <td>every {daysWord(it.restartDays)}</td>
-              <td className="number">about {it.givesADay}</td>
-            </tr>
-          ))}
-        </tbody>
-      </TableCard>
-      <Typography variant="caption" sx={{ color: 'earth.quiet' }}>
-        At {write(temperature(24))}; common practice. Feed on the day of harvest, throw a culture out when it
-        smells or moulds.
+      <Typography variant="body2" sx={{ mt: 1 }}>
+        <Link component={NextLink} href="/stores?tab=cultures">
+          Cultures that are kept, and feeders
+        </Link>
       </Typography>
     </Box>
   );

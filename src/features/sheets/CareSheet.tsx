@@ -8,7 +8,7 @@ import { clock } from '@/core/units';
 import { findAnimal, findDeviceKind, type Animal, type Range } from '@/core/catalogue';
 import { capital, length, light, mass, percent, spanned, temperature, type Quantity } from '@/core/units';
 import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
-import { useOpenDesign, useStore } from '@/store';
+import { useBeside, useOpenDesign, useStore } from '@/store';
 import { dayWords } from '@/ui/days';
 import { useReader } from '@/ui/units';
 import { useToday } from '@/ui/useToday';
@@ -50,7 +50,9 @@ export function CareSheet() {
   const isAway = animal !== undefined && here === undefined;
   const now = here ?? animal;
   // As its keeper has it: with what he added and changed, without what rests.
-  const rules = careOf(design, catalogue).filter((it) => !isPaused(it, today) && isInSeason(it, today));
+  const rules = careOf(design, catalogue, useBeside(today)).filter(
+    (it) => !isPaused(it, today) && isInSeason(it, today),
+  );
   const { climate, enclosure } = design;
   const band = ({ low, high }: Range, unit: (value: number) => Quantity): string =>
     spanned(write(unit(low), { trim: true }), write(unit(high), { trim: true }));

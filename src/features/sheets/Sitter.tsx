@@ -8,11 +8,12 @@ import Typography from '@mui/material/Typography';
 import { useMemo, type ReactNode } from 'react';
 import { CAUTIONS } from '@/catalogue';
 import { awayDays, careNow, lastDone } from '@/core/care';
+import { culturesFed } from '@/core/living/cultureCare';
 import { findAnimal, type Range } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { dayOfLine } from '@/core/log';
 import { counted, temperature } from '@/core/units';
-import { useAway, useCareLog, useDesigns, useStore } from '@/store';
+import { useAway, useBeside, useCareLog, useCultures, useDesigns, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { DateField } from '@/ui/fields/DateField';
 import { dayWords } from '@/ui/days';
@@ -37,6 +38,9 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
   const [away, setAway] = useAway();
   const { from, to, who } = away ?? { from: dayPlus(today, 1), to: dayPlus(today, 7), who: '' };
   const set = (change: Partial<NonNullable<typeof away>>): void => setAway({ from, to, who, ...change });
+  const beside = useBeside(today);
+  const cultures = useCultures();
+  const fed = useMemo(() => culturesFed(cultures ?? [], from, to), [cultures, from, to]);
   const isLong = to > dayPlus(from, MOST - 1);
   const boxes = useMemo(() => {
     if (!designs || !log || to < from || isLong) return [];
@@ -46,7 +50,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
       const own = log.filter((line) => line.design === design.id);
       const before = own.filter((line) => dayOfLine(line, localDay) < from);
       const days = awayDays(
-        careNow(design, catalogue),
+        careNow(design, catalogue, beside),
         lastDone(before, localDay),
         design.brief.since ?? today,
         from,
@@ -54,7 +58,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
       );
       return days.some((day) => day.rules.length > 0) ? [{ design, days, log: own }] : [];
     });
-  }, [designs, log, from, to, isLong, today, catalogue]);
+  }, [designs, log, from, to, isLong, today, catalogue, beside]);
   const days = boxes[0]?.days.map((it) => it.day) ?? [];
   return (
     <Box sx={{ minHeight: '100dvh' }}>
@@ -126,13 +130,19 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
                     const all = boxes.flatMap(({ design, days: own }) =>
                       (own[index]?.rules ?? []).map((rule) => ({ design, rule })),
                     );
+                    const tubs = fed.filter((it) => it.day === day);
                     return (
                       <tr key={day}>
                         <td style={{ width: '20%' }}>
                           <strong>{weekday(day)}</strong>
                         </td>
                         <td>
-                          {all.length === 0 ? (
+                          {tubs.map(({ culture }) => (
+                            <div key={culture.id}>
+                              ☐ <strong>Cultures</strong>: Feed {culture.name}
+                            </div>
+                          ))}
+                          {all.length === 0 && tubs.length > 0 ? null : all.length === 0 ? (
                             <span className="quiet">Nothing. A look through the glass is enough.</span>
                           ) : (
                             all.map(({ design, rule }) => (

@@ -4,19 +4,27 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { usePathname, useSearchParams } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
+import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
 import { Materials } from './Materials';
 import { Recipes } from './Recipes';
 import { Shelf } from './Shelf';
 
+/** Few open it: it comes when somebody does. */
+const Cultures = dynamic(() => import('./cultures/Cultures').then((it) => it.Cultures), {
+  loading: () => <Message title="Fetching the cultures" role="status" />,
+});
+
 const TABS = [
   { value: 'materials', label: 'Materials' },
   { value: 'shelf', label: 'Shelf' },
   { value: 'recipes', label: 'Recipes' },
   { value: 'bench', label: 'Bench' },
+  { value: 'cultures', label: 'Cultures' },
 ] as const;
 type StoresTab = (typeof TABS)[number]['value'];
 
@@ -64,6 +72,7 @@ export function Stores({ tools, bench }: Props) {
           {tab === 'shelf' && <Shelf />}
           {tab === 'recipes' && <Recipes />}
           {tab === 'bench' && bench}
+          {tab === 'cultures' && <Cultures />}
         </Box>
       </Box>
     </Box>

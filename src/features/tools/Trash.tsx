@@ -25,6 +25,7 @@ const OF: Record<Trashed['of'], string> = {
   design: 'Enclosure',
   log: 'Line of the log',
   animals: 'Animal',
+  cultures: 'Culture',
   equipment: 'Equipment',
   pictures: 'Picture',
 };

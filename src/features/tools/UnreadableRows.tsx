@@ -14,6 +14,7 @@ const NONE: readonly Unreadable[] = [];
 const TABLES: Readonly<Record<string, readonly [one: string, many: string]>> = {
   log: ['line of the log', 'lines of the log'],
   animals: ['animal', 'animals'],
+  cultures: ['culture', 'cultures'],
   equipment: ['piece of equipment', 'pieces of equipment'],
   series: ['measuring point', 'measuring points'],
   shelf: ['line of the shelf’s book', 'lines of the shelf’s book'],
