@@ -2,13 +2,14 @@ import equal from 'fast-deep-equal';
 import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
 import { Design } from '@/core/document';
-import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
+import type { EditCall } from '@/core/edits';
 import type { Draft, Effect } from '@/core/log';
 import { asOf } from '@/core/brief/age';
 import { homeOf, leave, moveTo, type AnimalRecord } from '@/core/records';
 import { localDay } from '@/core/time';
 import type { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
+import { fetchEdits } from './edits';
 import { strike, writeEntries } from './log';
 import type { SmallPicture } from './pictures';
 import { changeRecord, listRecords } from './records';
@@ -39,6 +40,7 @@ export async function editAndTell(
   const all = [db.designs, db.steps, db.log, db.pictures];
   const by = thisWindow().me;
   hasCome(localDay(at), now);
+  const { applyEdit, EDIT_LABELS } = await fetchEdits();
   return db.transaction('rw', all, async () => {
     const loaded = await loadDesign(db, id);
     if (loaded.state !== 'ready') throw new RefusedWrite('the enclosure is gone. It may lie in the trash');
@@ -92,6 +94,7 @@ export async function record(
 ): Promise<() => Promise<void>> {
   const all = [db.animals, db.designs, db.steps, db.log, db.pictures, db.equipment];
   for (const { at = now } of lines) hasCome(localDay(at), now);
+  if (lines.some((it) => it.draft.effect)) await fetchEdits();
   return db.transaction('rw', all, async () => {
     const ids = await writeEntries(db, lines, now, pictures);
     const backs: Back[] = [];
@@ -221,6 +224,7 @@ export async function animalGoes(
   now: number,
 ): Promise<() => Promise<void>> {
   const all = [db.animals, db.designs, db.steps, db.log, db.pictures];
+  await fetchEdits();
   return db.transaction('rw', all, async () => {
     hasCome(on, now);
     const from = homeOf(animal);

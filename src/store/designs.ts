@@ -1,10 +1,12 @@
+import Dexie from 'dexie';
 import { DAY_MS } from '@/core/physics/constants';
 import type { Catalogue } from '@/core/catalogue';
-import { applyEdit, EDIT_LABELS, type EditCall } from '@/core/edits';
+import type { EditCall } from '@/core/edits';
 import { Design } from '@/core/document';
 import { asOf } from '@/core/brief/age';
 import { localDay } from '@/core/time';
 import type { RinconDatabase } from './database';
+import { editsHere, fetchEdits } from './edits';
 import { openRow, type Loaded } from './openRow';
 import { saveDesign } from './steps';
 import { thisWindow } from './windows';
@@ -36,7 +38,10 @@ export async function changeDesign(
   catalogue: Catalogue,
   now: number,
 ): Promise<boolean> {
+  // In a transaction they are here already: whoever began it has fetched them.
+  if (!Dexie.currentTransaction) await fetchEdits();
   return db.transaction('rw', db.designs, db.steps, async () => {
+    const { applyEdit, EDIT_LABELS } = editsHere();
     const loaded = await loadDesign(db, id);
     if (loaded.state !== 'ready') return false;
     const { design: base, revision } = loaded.row;

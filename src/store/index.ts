@@ -9,6 +9,7 @@ export * from './shelf';
 export * from './session';
 export { onUnsaved, openSessions, unsavedNow, wouldLose } from './unsaved';
 export * from './persist';
+export * from './openDesign';
 export * from './react';
 export { onUnreadable, takeOutUnreadable, unreadableNow, type Unreadable } from './readable';
 export * from './readings';
