@@ -1,6 +1,6 @@
 import { localDay } from '@/core/time';
 import { catalogue } from '@/catalogue';
-import type * as Rows from '@/catalogue/demo';
+import type * as Rows from '@/catalogue/demo/beside';
 import { DESIGN_VERSION, type Design } from '@/core/document';
 import type { RinconDatabase } from './database';
 import { fetched, takeDerived } from './derived';
@@ -11,7 +11,7 @@ import { saveSetting } from './settings';
 type Demo = typeof Rows;
 
 /** The demo’s rows: they come when they are asked for. */
-export const loadDemo = (): Promise<Demo> => import('@/catalogue/demo');
+export const loadDemo = (): Promise<Demo> => import('@/catalogue/demo/beside');
 
 /** As the server has them ready, if they are of this version; null where none answers. */
 async function readyDesigns(): Promise<readonly Design[] | null> {
@@ -27,7 +27,7 @@ async function readyDesigns(): Promise<readonly Design[] | null> {
 export async function layDemo(db: RinconDatabase, demo: Demo): Promise<void> {
   const now = Date.now();
   const ready = await readyDesigns();
-  const told = ready ?? demo.demoDesigns(catalogue);
+  const told = ready ?? (await import('@/catalogue/demo/designs')).demoDesigns(catalogue);
   const designs = demo.demoOn(told, localDay(now));
   await takeDerived(
     designs.map(({ id }) => `/demo/verdicts/${id}`),

@@ -1,4 +1,6 @@
-type Edits = typeof import('@/core/edits');
+import type * as Engine from '@/core/edits';
+
+type Edits = typeof Engine;
 
 let here: Edits | undefined;
 

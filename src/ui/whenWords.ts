@@ -1,5 +1,4 @@
 import { rrulestr, type When } from '@/core/care';
-import { counted } from '@/core/units';
 
 /** When care is due, as one says it. */
 export function whenWords(when: When): string {
@@ -12,11 +11,4 @@ export function whenWords(when: When): string {
   if (days >= 360) return 'a year after the last time';
   if (days >= 60) return `${Math.round(days / 30.4)} months after the last time`;
   return days === 7 ? 'a week after the last time' : `${days} days after the last time`;
-}
-
-/** Days as weeks or months, as one says it. */
-export function daysWord(days: number): string {
-  if (days < 14) return counted(days, 'day');
-  if (days < 100) return counted(days / 7, 'week');
-  return counted(days / 30.44, 'month');
 }

@@ -1,11 +1,9 @@
 'use client';
 
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
-import type { Finding } from '@/core/findings';
-import { allFindings, type VerdictState } from '@/core/verdict';
-import { useOpenDesign, useStore } from '@/store';
+import type { VerdictState } from '@/core/verdict';
 import { onVerdicts, verdictNow, wantVerdict } from './verdicts';
 
 /** ms of rest after an edit before a design is judged anew. */
@@ -37,16 +35,4 @@ export function useVerdict(
     () => verdictNow(design, catalogue),
     () => SERVER,
   );
-}
-
-/** The open design with its verdict, and all that is found of it: by rules at once, by its year when that is known. */
-export function useOpenVerdict(): {
-  readonly verdict: VerdictState;
-  readonly findings: readonly Finding[];
-} {
-  const { catalogue } = useStore();
-  const { design, assessment } = useOpenDesign();
-  const verdict = useVerdict(design, catalogue);
-  const findings = useMemo(() => allFindings(assessment.findings, verdict), [assessment.findings, verdict]);
-  return { verdict, findings };
 }

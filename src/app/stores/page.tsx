@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { Bench } from '@/features/mixing/Bench';
 import { Stores } from '@/features/stores/Stores';
 import { Tools } from '@/features/tools/Tools';
+import { LaterBench } from './LaterBench';
 
 export const metadata: Metadata = { title: 'Stores · Rincon' };
 
@@ -14,5 +14,5 @@ const one = (value: string | string[] | undefined): string | null =>
 
 export default async function StoresPage({ searchParams }: Props) {
   const { design, layer } = await searchParams;
-  return <Stores tools={<Tools />} bench={<Bench design={one(design)} layer={one(layer)} />} />;
+  return <Stores tools={<Tools />} bench={<LaterBench design={one(design)} layer={one(layer)} />} />;
 }

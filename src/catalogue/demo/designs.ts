@@ -1,6 +1,4 @@
-import { dayPlus, daysTill } from '@/core/time';
 import type { Catalogue } from '@/core/catalogue';
-import type { ShelfMove } from '@/core/shelf';
 import { applyEdit, type EditCall } from '@/core/edits';
 import { proposeDesign, type Questionnaire } from '@/core/propose';
 import { UNTOUCHED, type Design } from '@/core/document';
@@ -96,47 +94,6 @@ const SCENES: readonly Scene[] = [
       { edit: 'setNote', change: { note: 'Still on paper. Sand from the builder’s yard, if it is washed.' } },
     ],
   },
-];
-
-const day = (date: string): number => Date.parse(`${date}T09:00:00Z`);
-const line = (
-  id: string,
-  date: string,
-  kind: ShelfMove['kind'],
-  material: string,
-  amount: number,
-  label: string,
-  told: Partial<ShelfMove> = {},
-): ShelfMove => ({
-  id: `demo-${id}`,
-  at: day(date),
-  batch: `demo-${id}`,
-  kind,
-  material,
-  amount,
-  label,
-  design: null,
-  opened: null,
-  bestBefore: null,
-  undone: false,
-  ...told,
-});
-
-/** The book of the nature room's shelf, loose m³. */
-export const DEMO_SHELF: readonly ShelfMove[] = [
-  line('1', '2026-09-12', 'receipt', 'charcoal', 0.005, 'one bag', { opened: '2026-10-03' }),
-  line('2', '2026-09-12', 'receipt', 'washed-sand', 0.015, 'one bag', { opened: '2026-10-03' }),
-  line('3', '2026-10-03', 'use', 'charcoal', 0.0015, 'Limestone', { design: 'demo-limestone' }),
-  line('4', '2026-10-03', 'use', 'washed-sand', 0.005, 'Limestone', {
-    design: 'demo-limestone',
-    batch: 'demo-3',
-  }),
-  line('5', '2026-10-31', 'receipt', 'oak-litter', 0.004, 'Swept up in the school yard, baked'),
-  line('6', '2026-09-20', 'receipt', 'flake-soil', 0.005, 'one bag, for the beetle culture', {
-    opened: '2026-09-21',
-    bestBefore: '2026-12-15',
-  }),
-  line('7', '2026-11-07', 'count', 'flake-soil', 0.002, 'Counted'),
 ];
 
 /** What stands in them is laid out for their animals. */
@@ -360,21 +317,4 @@ export function demoDesigns(catalogue: Catalogue): readonly Design[] {
     );
     return planted(crewed(step(fittedOut(laid), { edit: 'proposeLiving', change: {} })));
   });
-}
-
-/** The day the demo’s days are told for. */
-const TOLD_ON = '2026-11-18';
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-
-function later(of: unknown, days: number): unknown {
-  if (typeof of === 'string') return DAY.test(of) ? dayPlus(of, days) : of;
-  if (Array.isArray(of)) return of.map((it: unknown) => later(it, days));
-  if (typeof of !== 'object' || of === null) return of;
-  return Object.fromEntries(Object.entries(of).map(([key, it]) => [key, later(it, days)]));
-}
-
-/** The demo as it stands on whatever day it is laid out: what cures has cured for four days then, not for a year. */
-export function demoOn(designs: readonly Design[], today: string): readonly Design[] {
-  const days = daysTill(TOLD_ON, today);
-  return days === 0 ? designs : designs.map((it) => later(it, days) as Design);
 }

@@ -313,3 +313,9 @@ export const allLayers = (ground: Pick<Ground, 'layers' | 'regions'>): readonly 
   ground.regions.length === 0
     ? ground.layers
     : [...ground.layers, ...ground.regions.flatMap((region) => region.layers)];
+
+/** Materials a layer is made of. */
+export function materialsIn(layer: Layer): readonly string[] {
+  if (layer.kind === 'water') return [];
+  return layer.kind === 'substrate' ? layer.mix.parts.map((part) => part.material) : [layer.material];
+}

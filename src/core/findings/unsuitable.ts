@@ -1,6 +1,6 @@
 import { materialOf } from '../catalogue';
 import { allLayers } from '../document/schema';
-import { materialsIn } from '../ground/layers';
+import { materialsIn } from '../document/schema';
 import { unsuitableNamed } from '../mixing/unsuitable';
 import { message } from '../units';
 import type { Rule } from '../finding/finding';

@@ -97,12 +97,6 @@ export interface GroundResult {
 const mixOf = (layer: Exclude<Layer, BarrierLayer | WaterLayer>): Mix =>
   layer.kind === 'substrate' ? layer.mix : single(layer.material);
 
-/** Materials a layer is made of. */
-export function materialsIn(layer: Layer): readonly string[] {
-  if (layer.kind === 'water') return [];
-  return layer.kind === 'substrate' ? layer.mix.parts.map((part) => part.material) : [layer.material];
-}
-
 /**
  * Lays every layer on the ones below it and shares the floor out among the regions. Volumes are exact for any slopes
  * and outlines; where water meets a slope, within 1e-6 of the bed.

@@ -1,4 +1,4 @@
-import { materialsIn } from '../ground/layers';
+import { materialsIn } from '../document/schema';
 import { length, mass, message, tank } from '../units';
 import { days, type Work } from './work';
 

@@ -1,5 +1,5 @@
 import { findDeviceKind, findPieceKind } from '../catalogue';
-import { materialsIn } from '../ground/layers';
+import { materialsIn } from '../document/schema';
 import type { PieceResult } from '../scape/scape';
 import { message } from '../units';
 import { days, type Work } from './work';

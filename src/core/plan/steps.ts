@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess';
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
-import { materialsIn } from '../ground/layers';
+import { materialsIn } from '../document/schema';
 import { boxSteps } from './boxSteps';
 import { groundSteps } from './groundSteps';
 import { livingSteps } from './livingSteps';

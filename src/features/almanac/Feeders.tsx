@@ -10,7 +10,7 @@ import { BasisMark } from '@/ui/BasisMark';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
 import { useFeeders } from '@/ui/useFeeders';
-import { daysWord } from '@/ui/whenWords';
+import { daysWord } from '@/ui/days';
 
 /** °C at which two kinds are compared. */
 const AT = 25;

@@ -25,7 +25,7 @@ import { useReader } from '@/ui/units';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { STAGE_WORD } from '@/ui/words';
 import { useTried } from '@/workers/useTried';
-import { useOpenVerdict } from '@/workers/useVerdict';
+import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import { EnclosureFields } from './EnclosureFields';
 import { Envelope } from './Envelope';
 

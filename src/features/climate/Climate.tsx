@@ -10,28 +10,34 @@ import Tabs from '@mui/material/Tabs';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Season, Span } from '@/core/climate';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { Fetching } from '@/ui/Fetching';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
 import { VerdictMark } from '@/ui/VerdictMark';
-import { CalibrationTab } from './CalibrationTab';
 import type { DeviceTools } from './DeviceMarks';
 import { Drawing } from './Drawing';
-import { WhatIfTab } from './WhatIfTab';
 import { EquipmentTab } from './EquipmentTab';
 import { ForecastTab } from './ForecastTab';
 import type { OverlayName } from './scales';
-import { MistTab } from './MistTab';
 import { RoomTab } from './RoomTab';
-import { FindTab } from './FindTab';
-import { SeasonsTab } from './SeasonsTab';
 import { useTried } from '@/workers/useTried';
-import { useOpenVerdict } from '@/workers/useVerdict';
+import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import { useForecast } from './useForecast';
 import { useRemedies } from './useRemedies';
 import { SEASON_WORD, SPAN_WORD } from './words';
+
+// Each comes when it is first looked at.
+const CalibrationTab = dynamic(() => import('./CalibrationTab').then((it) => it.CalibrationTab), {
+  loading: Fetching,
+});
+const FindTab = dynamic(() => import('./FindTab').then((it) => it.FindTab), { loading: Fetching });
+const MistTab = dynamic(() => import('./MistTab').then((it) => it.MistTab), { loading: Fetching });
+const SeasonsTab = dynamic(() => import('./SeasonsTab').then((it) => it.SeasonsTab), { loading: Fetching });
+const WhatIfTab = dynamic(() => import('./WhatIfTab').then((it) => it.WhatIfTab), { loading: Fetching });
 
 const TABS = [
   { value: 'forecast', label: 'Forecast' },

@@ -5,19 +5,31 @@ import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useAnimals, useOpenDesign, useStore } from '@/store';
+import { Fetching } from '@/ui/Fetching';
 import { useToday } from '@/ui/useToday';
-import { AnimalsTab } from './animals/AnimalsTab';
 import { CareTab } from './CareTab';
-import { DiagnosisTab } from './DiagnosisTab';
-import { EquipmentTab } from './EquipmentTab';
-import { LogTab } from './LogTab';
-import { ReadingsTab } from './readings/ReadingsTab';
 import { QuickLine } from './QuickLine';
 import { quickPlaces } from './quickPlaces';
+
+// Each comes when it is first looked at.
+const AnimalsTab = dynamic(() => import('./animals/AnimalsTab').then((it) => it.AnimalsTab), {
+  loading: Fetching,
+});
+const DiagnosisTab = dynamic(() => import('./DiagnosisTab').then((it) => it.DiagnosisTab), {
+  loading: Fetching,
+});
+const EquipmentTab = dynamic(() => import('./EquipmentTab').then((it) => it.EquipmentTab), {
+  loading: Fetching,
+});
+const LogTab = dynamic(() => import('./LogTab').then((it) => it.LogTab), { loading: Fetching });
+const ReadingsTab = dynamic(() => import('./readings/ReadingsTab').then((it) => it.ReadingsTab), {
+  loading: Fetching,
+});
 
 const TABS = [
   { id: 'care', name: 'Care' },

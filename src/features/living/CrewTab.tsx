@@ -38,7 +38,7 @@ import { useReader, type Reader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
 import { Cultures } from './Cultures';
 import { LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
-import { daysWord } from '@/ui/whenWords';
+import { daysWord } from '@/ui/days';
 
 type School = Design['living']['school'];
 const SCHOOLS = (Object.keys(SCHOOL_WORD) as School[]).map((value) => ({

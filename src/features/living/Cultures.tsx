@@ -12,7 +12,7 @@ import { useDesigns, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
-import { daysWord } from '@/ui/whenWords';
+import { daysWord } from '@/ui/days';
 
 /** Tubs beside the boxes: whether they cover all boxes that still wait for their crew, and when to begin. */
 export function Cultures({

@@ -8,6 +8,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useSnackbar } from 'notistack';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
@@ -24,19 +25,22 @@ import {
   type Planting,
 } from '@/core/living';
 import { useEditing, useOpenDesign, useStore } from '@/store';
+import { Fetching } from '@/ui/Fetching';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
 import { GroupTab } from './GroupTab';
-import { CrewTab } from './CrewTab';
-import { GrowthTab } from './GrowthTab';
 import { AHEAD, LivingDrawing, type LivingView } from './LivingDrawing';
-import { MoveInTab } from './MoveInTab';
 import type { PlantTools } from './PlantMarks';
 import { PlantsTab } from './PlantsTab';
 import { useTried } from '@/workers/useTried';
-import { useOpenVerdict } from '@/workers/useVerdict';
+import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import { useSurvey } from './useSurvey';
-import { WasteTab } from './WasteTab';
+
+// Each comes when it is first looked at.
+const CrewTab = dynamic(() => import('./CrewTab').then((it) => it.CrewTab), { loading: Fetching });
+const WasteTab = dynamic(() => import('./WasteTab').then((it) => it.WasteTab), { loading: Fetching });
+const MoveInTab = dynamic(() => import('./MoveInTab').then((it) => it.MoveInTab), { loading: Fetching });
+const GrowthTab = dynamic(() => import('./GrowthTab').then((it) => it.GrowthTab), { loading: Fetching });
 
 const TABS = [
   { value: 'plants', label: 'Plants' },

@@ -27,7 +27,7 @@ import { NumberField } from '@/ui/fields/PlainFields';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
 import { percent } from './words';
-import { daysWord } from '@/ui/whenWords';
+import { daysWord } from '@/ui/days';
 
 const DAYS = 90;
 /** m³ of filter material, by kind of filter (from memory). */

@@ -16,7 +16,7 @@ import { Living } from './Living';
 import { MoveInTab } from './MoveInTab';
 import { WasteTab } from './WasteTab';
 import { fitWord, monthsWord } from './words';
-import { daysWord } from '@/ui/whenWords';
+import { daysWord } from '@/ui/days';
 
 // What a worker would answer, without one.
 vi.mock('@/workers/living', () => ({

@@ -10,7 +10,7 @@ import { ANSWER_WORDS, lineOf, wordOf } from '@/core/verdict';
 import { useOpenDesign, useStore } from '@/store';
 import { useToday } from '@/ui/useToday';
 import { useReader } from '@/ui/units';
-import { useOpenVerdict } from '@/workers/useVerdict';
+import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import { dayWords } from '@/ui/days';
 import { animalsWord } from '@/ui/words';
 import { Cuts, Layers, Mixes, Steps, ToBuy, Views } from './BuildSheetParts';

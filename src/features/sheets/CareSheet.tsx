@@ -14,7 +14,7 @@ import { useReader } from '@/ui/units';
 import { useToday } from '@/ui/useToday';
 import { animalsWord } from '@/ui/words';
 import { whenWords } from '@/ui/whenWords';
-import { useOpenVerdict } from '@/workers/useVerdict';
+import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import { Blank, Paper } from './Paper';
 
 const GROUP_WORD: Record<CareGroup, string> = {

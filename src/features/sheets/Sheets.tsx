@@ -6,11 +6,15 @@ import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import { useOpenDesign } from '@/store';
+import { Fetching } from '@/ui/Fetching';
 import { BuildSheet } from './BuildSheet';
-import { CareSheet } from './CareSheet';
+
+// It comes when it is first looked at.
+const CareSheet = dynamic(() => import('./CareSheet').then((it) => it.CareSheet), { loading: Fetching });
 
 const SHEETS = {
   build: { label: 'Build sheet', Sheet: BuildSheet },

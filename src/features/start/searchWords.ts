@@ -1,6 +1,6 @@
 import { capital, counted } from '@/core/units';
 import type { VerdictState } from '@/core/verdict';
-import { daysWord } from '@/ui/whenWords';
+import { daysWord } from '@/ui/days';
 import type { ProposalState } from './useProposal';
 
 /** The verdict of what is shown: of the quick design nothing is known while a better one is sought. */

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { usePathname, useSearchParams } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
-import { Message } from '@/ui/Message';
+import { Fetching } from '@/ui/Fetching';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
 import { Materials } from './Materials';
@@ -16,7 +16,7 @@ import { Shelf } from './Shelf';
 
 /** Few open it: it comes when somebody does. */
 const Cultures = dynamic(() => import('./cultures/Cultures').then((it) => it.Cultures), {
-  loading: () => <Message title="Fetching the cultures" role="status" />,
+  loading: Fetching,
 });
 
 const TABS = [

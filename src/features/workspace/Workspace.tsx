@@ -30,7 +30,7 @@ import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useLater } from '@/ui/useLater';
 import { findingPlace } from '@/ui/words';
-import { useOpenVerdict } from '@/workers/useVerdict';
+import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import type { TwoWindows } from './TwoWindows';
 
 /** The places inside an enclosure, in the order of work. */

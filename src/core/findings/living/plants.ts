@@ -1,5 +1,5 @@
 import { findCrew, findPlant, LAW_WORK, lawsOf, materialOf, type Legal, type Plant } from '../../catalogue';
-import { materialsIn } from '../../ground/layers';
+import { materialsIn } from '../../document/schema';
 import { asksForPots, heldAgainstDigging, pricks, treadOf } from '../../living/fit';
 import { length, message, type Message } from '../../units';
 import type { Finding, Rule } from '../../finding/finding';

@@ -12,13 +12,12 @@ import { crewRhythm, givesAt, rhythmOf, type Feeder } from '@/core/living';
 import { dayPlus } from '@/core/time';
 import { capital, length, temperature } from '@/core/units';
 import { useRecordBook, useStore } from '@/store';
-import { dayWords } from '@/ui/days';
+import { dayWords, daysWord } from '@/ui/days';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { DetailCard } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
-import { daysWord } from '@/ui/whenWords';
 
 /** Floor of a usual tub of crew, m². */
 const TUB = 0.04;
