@@ -13,6 +13,7 @@ import {
 } from '@/core/catalogue';
 import { UV_ZONES } from '@/core/light/zones';
 import { catalogue, withPrices } from '.';
+import { feeders } from './feeders';
 import { otherNames, OTHERWISE_NAMED } from './otherNames';
 import { rules, works } from './works';
 
@@ -191,7 +192,7 @@ describe('the catalogue', () => {
   });
 
   it('every work is named by a value or by what the program does, every rule by a value', () => {
-    const count = countSources(catalogue);
+    const count = countSources({ ...catalogue, feeders });
     expect(works.filter((it) => !count.has(it.id) && !it.use).map((it) => it.id)).toEqual([]);
     expect(rules.filter((it) => !count.has(it.id)).map((it) => it.id)).toEqual([]);
     for (const law of Legal.options) expect(works.map((it) => it.id)).toContain(LAW_WORK[law]);

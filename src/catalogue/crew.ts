@@ -35,7 +35,7 @@ Alphitobius laevigatus    | black fungus beetle     | beetle     | litter  | 5  
 Pycnoscelus surinamensis  | Surinam burrowing roach | roach      | soil    | 22  | 350  | 18-28-34 | 25-75 | 5 | 0  | 150 | 300  | 0.4  | 99.2 | 99.5 | 4   | 55/35/10 | 4   | 0.4  | 40 | escapes            | southeast-asia  | 20  | 9
 Parcoblatta divisa        | wood roach              | roach      | wood    | 16  | 160  | 8-23-31  | 20-65 | 4 | 35 | 180 | 110  | 0.5  | 99.2 | 99   | 4   | 55/35/10 | 4   | 0.5  | 60 | escapes climbs air | north-america   | 12  | 16
 Blaptica dubia            | spotted wood roach      | roach      | surface | 42  | 1900 | 18-29-36 | 10-55 | 5 | 0  | 170 | 500  | 0.3  | 99.2   | 99.7 | 3.5 | 30/60/10 | 1.2 | 0.15 | 60 | protein            | south-america   | 20  | 9
-Euborellia annulipes      | ring-legged earwig      | earwig     | litter  | 12  | 35   | 12-25-33 | 25-75 | 4 | 14 | 80  | 200  | 0.5  | 98.2 | 99.3 | 5   | 15/60/25 | 8   | 0.6  | 45 | protein            | mediterranean   | 10  | 14
+Euborellia annulipes      | ring-legged earwig      | earwig     | litter  | 12  | 35   | 12-25-33 | 25-75 | 4 | 14 | 80  | 200  | 0.5  | 98.2 | 99.3 | 5   | 20/80/0  | 8   | 0.6  | 45 | protein hunts      | mediterranean   | 10  | 14
 Oxidus gracilis           | greenhouse millipede    | millipede  | litter  | 20  | 70   | 8-23-30  | 45-90 | 4 | 18 | 140 | 180  | 0.9  | 99.2 | 99.2 | 4   | 85/10/5  | 10  | 0.8  | 50 | unwanted           | east-asia       | 20  | 9
 Anadenobolus monilicornis | bumblebee millipede     | millipede  | litter  | 70  | 1300 | 16-25-31 | 40-80 | 8 | 25 | 300 | 900  | 0.25 | 99.2 | 99.8 | 3   | 85/10/5  | 1   | 0.15 | 50 | climbs             | caribbean       | 8   | 20
 Eisenia fetida            | compost worm            | worm       | soil    | 70  | 400  | 4-22-30  | 55-90 | 8 | 23 | 50  | 700  | 0.35 | 98.5 | 99.7 | 5   | 40/50/10 | 3   | 0.5  | 15 |                    | europe          | 100 | 9
@@ -87,6 +87,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     start: practice(Number(cell(18)) * 100),
     exposed: practice(numeric(19, 0.01)),
     protein: ways.includes('protein'),
+    ...(ways.includes('hunts') ? { hunts: true } : {}),
     climbs: ways.includes('climbs'),
     escapes: ways.includes('escapes'),
     air: ways.includes('air'),

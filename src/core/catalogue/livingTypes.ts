@@ -120,6 +120,8 @@ export const CrewKind = z.strictObject({
   /** It nibbles soft plants and moulting animals when protein is short. */
   protein: z.boolean(),
   climbs: z.boolean(),
+  /** It hunts other crew and eats its eggs. */
+  hunts: z.boolean().optional(),
   /** It gets out of, or into the house from, an open box. */
   escapes: z.boolean(),
   /** It dwindles in still, closed air. */

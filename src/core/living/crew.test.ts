@@ -128,7 +128,9 @@ describe('a crew in its home', () => {
         fc.double({ min: 0.01, max: 0.2, noNaN: true }),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (it, start, count, more, searches, shelter) => {
-          const hunters = (n: number) => ({ count: n, appetite: 1e-4, searches, largest: 0.03 });
+          const hunters = (n: number) => [
+            { count: n, appetite: 1e-4, searches, largest: 0.03, quiet: 0, indoors: false },
+          ];
           const of = (n: number) =>
             runCrew({ kind: it, home: homeFor(it, { shelter, hunters: hunters(n) }), start, months: 14 });
           const [few, many] = [of(count), of(count + more)];
@@ -146,7 +148,9 @@ describe('a crew in its home', () => {
   it('more let in never leaves fewer; numbers stay finite and never go under nothing', () => {
     fc.assert(
       fc.property(fc.constantFrom(...kinds), fc.integer({ min: 1, max: 300 }), (it, start) => {
-        const home = homeFor(it, { hunters: { count: 2, appetite: 1e-4, searches: 0.03, largest: 0.05 } });
+        const home = homeFor(it, {
+          hunters: [{ count: 2, appetite: 1e-4, searches: 0.03, largest: 0.05, quiet: 0, indoors: false }],
+        });
         const less = runCrew({ kind: it, home, start, months: 12 });
         const more = runCrew({ kind: it, home, start: start * 2, months: 12 });
         less.adults.forEach((adults, i) => {
@@ -190,7 +194,7 @@ describe('a crew in its home', () => {
   it('a handful that is hunted out is told so', () => {
     const it = kind('armadillidium-vulgare');
     const home = homeFor(it, {
-      hunters: { count: 6, appetite: 5e-3, searches: 0.2, largest: 0.05 },
+      hunters: [{ count: 6, appetite: 5e-3, searches: 0.2, largest: 0.05, quiet: 0, indoors: false }],
       shelter: 0,
     });
     const run = runCrew({ kind: it, home, start: 12, months: 24 });

@@ -14,6 +14,7 @@ import {
   type CrewLimit,
   type Hunters,
 } from './population';
+import { homesOf } from './sharing';
 import type { Survey } from './survey';
 import { wasteOf } from './waste';
 
@@ -31,6 +32,9 @@ const HUNTS: Readonly<Record<string, number>> = {
 /** Dry mass of a live insect, share (from memory). */
 const DRY = 0.3;
 
+/** Days that crew gets before the animal comes, to breed (common practice: 2 to 4 weeks, better more). */
+const QUIET = 42;
+
 /** What hunts the crew of a box; null: nothing. Prey no wider than the gap between the eyes, about an eighth of it. */
 export function huntersOf(design: Design, catalogue: Catalogue): Hunters | null {
   const animal = animalIn(design, catalogue);
@@ -42,11 +46,10 @@ export function huntersOf(design: Design, catalogue: Catalogue): Hunters | null 
     appetite: (wasteOf(animal).eats * share) / DRY,
     searches: 0.02 * (animal.life.value === 'climbing' ? 0.4 : 1),
     largest: Math.min(0.06, length * (animal.kind === 'frog' ? 0.3 : 0.12)),
+    quiet: design.brief.stage === 'inhabited' ? 0 : QUIET,
+    indoors: false,
   };
 }
-
-/** Days that crew gets before the animal comes, to breed (common practice: 2 to 4 weeks, better more). */
-const QUIET = 42;
 
 /** The home a crew finds in a box. */
 export function crewHomeOf(
@@ -97,8 +100,7 @@ export function crewHomeOf(
     waste,
     supplement: living.supplement / 7,
     air: Math.min(1, (openings.low + openings.high + openings.top) / (0.1 * width * depth + 1e-9)),
-    hunters: huntersOf(design, catalogue),
-    quiet: design.brief.stage === 'inhabited' ? 0 : QUIET,
+    hunters: [huntersOf(design, catalogue) ?? []].flat(),
   };
 }
 
@@ -152,6 +154,18 @@ export function crewCourse(
   return { lasts: 1 - collapse, stands };
 }
 
+/** As `crewCourse`, of each of several kinds that live there together. */
+export function crewCourses(
+  crew: readonly { readonly kind: CrewKind; readonly count: number }[],
+  home: CrewHome,
+): readonly ReturnType<typeof crewCourse>[] {
+  const homes = homesOf(
+    crew.map((it) => it.kind),
+    home,
+  );
+  return crew.map(({ kind, count }, i) => crewCourse(kind, homes[i] ?? home, count));
+}
+
 /**
  * A balanced crew of the school that is followed: one of each of its groups, in the portions it is sold in, one culture or
  * two, and only such as lasts from them.
@@ -165,7 +179,7 @@ export function proposeCrew(
   const all = crewChoices(home, catalogue).filter(
     ({ kind, value }) => kind.wanted && !kind.escapes && groups.includes(kind.group) && value > 0.15,
   );
-  const chosen: { readonly kind: string; readonly count: number; readonly on: null }[] = [];
+  const chosen: { readonly kind: CrewKind; readonly count: number }[] = [];
   for (const group of groups.slice(0, design.living.school === 'springtails-isopods' ? 2 : 4)) {
     // By what is left of it after two years; giants and nibblers of soft plants stand back.
     const ranked = all
@@ -178,10 +192,15 @@ export function proposeCrew(
         return { it, count, worth: it.value * 0.5 + ends + gives * 0.5 - (it.kind.protein ? 0.3 : 0) };
       })
       .sort((a, b) => b.worth - a.worth);
-    const best = ranked.find(({ it, count }) => crewCourse(it.kind, home, count).lasts >= CREW_LASTS.share);
-    if (best) chosen.push({ kind: best.it.kind.id, count: best.count, on: null });
+    // Neither it nor those chosen before may die out beside each other.
+    const best = ranked.find(({ it, count }) =>
+      crewCourses([...chosen, { kind: it.kind, count }], home).every(
+        ({ lasts }) => lasts >= CREW_LASTS.share,
+      ),
+    );
+    if (best) chosen.push({ kind: best.it.kind, count: best.count });
   }
-  return chosen;
+  return chosen.map(({ kind, count }) => ({ kind: kind.id, count, on: null }));
 }
 
 /** Animals in as many cultures as a floor is begun with, two at the most. */

@@ -42,8 +42,7 @@ const tubHome = (kind: CrewKind, floor: number, temperature: number): CrewHome =
   waste: 0,
   supplement: kind.crowd.value * floor * kind.mass.value * kind.eats.value * 3,
   air: 1,
-  hunters: null,
-  quiet: 0,
+  hunters: [],
 });
 
 /** Days between two feedings of crew that is bred apart (common practice). */

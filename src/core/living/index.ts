@@ -6,6 +6,7 @@ export * from './planting';
 export * from './chain';
 export * from './litter';
 export * from './population';
+export * from './sharing';
 export * from './waste';
 export * from './nitrogen';
 export * from './crew';

@@ -21,13 +21,24 @@ export interface CrewHome {
   readonly supplement: number;
   /** 0 closed and still, 1 well aired. */
   readonly air: number;
-  readonly hunters: Hunters | null;
-  /** Days the crew has to itself before they come. */
-  readonly quiet: number;
+  readonly hunters: readonly Hunters[];
+  /** What of room and of each food falls to it where others live of the same, 0 to 1; absent: all of it. */
+  readonly part?: HomePart;
+}
+
+export interface HomePart {
+  readonly room: number;
+  readonly litter: number;
+  readonly waste: number;
+  readonly mould: number;
 }
 
 /** Animals that eat crew. */
 export interface Hunters {
+  /** Days the crew has to itself before they come. */
+  readonly quiet: number;
+  /** They go into litter and soil as well: nothing lies hidden from them. */
+  readonly indoors: boolean;
   readonly count: number;
   /** Most that one of them eats of it in a day, kg live. */
   readonly appetite: number;
@@ -61,10 +72,20 @@ export interface CrewRun {
   readonly eaten: number;
 }
 
-export type CrewLimit = 'room' | 'food' | 'moisture' | 'warmth' | 'depth' | 'air';
+export type CrewLimit = 'room' | 'food' | 'others' | 'moisture' | 'warmth' | 'depth' | 'air';
 
 /** Food that grows on a m² of moist litter, kg dry a day: mould and bacteria (from memory). */
 const MOULD = 0.0004;
+/** How much of a kind is met by what hunts in the litter, by where it lives (common practice). */
+const UNDERGROUND: Readonly<Record<CrewKind['habit']['value'], number>> = {
+  surface: 1,
+  litter: 1,
+  wood: 0.5,
+  soil: 0.15,
+};
+const ALL: HomePart = { room: 1, litter: 1, waste: 1, mould: 1 };
+/** It is the others that limit a kind that would come to so much more without them. */
+const CROWDED = 1.4;
 /** Share of the litter's own decay that crew can take. */
 const TAKES = 0.6;
 
@@ -74,13 +95,14 @@ const meanOf = (all: readonly number[]): number =>
 /** kg dry of food a day that this kind finds, by its diet. */
 export function foodFor(kind: CrewKind, home: CrewHome): { litter: number; waste: number; mould: number } {
   const { litter, waste, mould } = kind.diet.value;
+  const part = home.part ?? ALL;
   const stands = home.litter * home.floor * LEAF_DENSITY;
   const rots = (stands * warmed(home.litterK, meanOf(home.temperature))) / 365;
   // Crew hastens decay: what it eats itself comes on top of what rots.
   return {
-    litter: litter > 0 ? rots * (TAKES + 1.5 * litter) : 0,
-    waste: (home.waste + home.supplement) * Math.min(1, waste * 2),
-    mould: mould > 0 ? MOULD * home.floor * mould * Math.min(1, home.litter / 0.01 + 0.2) : 0,
+    litter: litter > 0 ? part.litter * rots * (TAKES + 1.5 * litter) : 0,
+    waste: part.waste * (home.waste + home.supplement) * Math.min(1, waste * 2),
+    mould: mould > 0 ? part.mould * MOULD * home.floor * mould * Math.min(1, home.litter / 0.01 + 0.2) : 0,
   };
 }
 
@@ -92,7 +114,7 @@ export function carryingCapacity(
   const eats = kind.eats.value * kind.mass.value;
   const food = foodFor(kind, home);
   const fed = (food.litter + food.waste + food.mould) / Math.max(1e-12, eats * 1.6);
-  const room = kind.crowd.value * home.floor * (0.35 + 0.65 * home.shelter);
+  const room = (home.part ?? ALL).room * kind.crowd.value * home.floor * (0.35 + 0.65 * home.shelter);
   const moist = moistAt(home.wetness, kind.wetness.value);
   const deep = Math.min(1, home.depth / kind.depth.value);
   const air = kind.air ? 0.4 + 0.6 * home.air : 1;
@@ -105,9 +127,14 @@ export function carryingCapacity(
   ];
   const [worst, share] = single.reduce((a, b) => (b[1] < a[1] ? b : a));
   const most = Math.min(fed, room);
+  const isCrowded = (): boolean => {
+    if (!home.part) return false;
+    const { part: _, ...alone } = home;
+    return carryingCapacity(kind, alone).adults > CROWDED * most * share;
+  };
   return {
     adults: most * share,
-    limit: share < 0.6 ? worst : fed < room ? 'food' : 'room',
+    limit: share < 0.6 ? worst : isCrowded() ? 'others' : fed < room ? 'food' : 'room',
   };
 }
 
@@ -175,13 +202,22 @@ export function runCrew({
   const fresh = chain.youngKeep ** immature(chain);
   const replaces = (most * (1 - chain.adultKeep)) / Math.max(1e-12, fresh);
   const mostBirths = replaces * SURPLUS;
-  const { hunters } = home;
-  const likes = hunters ? taste(kind.size.value, hunters.largest) : 0;
-  const prey = hunters && likes > 0 ? hunters : null;
-  const handling = prey ? kind.mass.value / Math.max(1e-9, prey.appetite) : 0;
-  const attack = prey
-    ? (prey.searches / Math.max(0.01, home.floor)) * kind.exposed.value * likes * (1 - 0.8 * home.shelter)
-    : 0;
+  const hunted = home.hunters.flatMap((it) => {
+    const likes = taste(kind.size.value, it.largest);
+    if (likes === 0) return [];
+    // From what comes into the litter neither it nor bark hides much; soil does.
+    const met = it.indoors
+      ? UNDERGROUND[kind.habit.value] * (1 - 0.4 * home.shelter)
+      : kind.exposed.value * (1 - 0.8 * home.shelter);
+    return [
+      {
+        count: it.count,
+        quiet: it.quiet,
+        handling: kind.mass.value / Math.max(1e-9, it.appetite),
+        attack: (it.searches / Math.max(0.01, home.floor)) * likes * met,
+      },
+    ];
+  });
   const { low, high } = kind.temperature.value;
   let gone: number | null = null;
   let eaten = 0;
@@ -218,11 +254,12 @@ export function runCrew({
     const births = mostBirths > 0 ? could / (1 + could / mostBirths) : 0;
     let escapesYoung = 1;
     let escapesAdult = 1;
-    if (prey && day >= home.quiet) {
+    for (const { count, quiet, handling, attack } of hunted) {
+      if (day < quiet) continue;
       const met = 0.5 * (eggs + hatched) + adults;
-      const taken = (attack * prey.count) / (1 + attack * handling * met);
-      escapesYoung = Math.exp(-taken * 0.5);
-      escapesAdult = Math.exp(-taken);
+      const taken = (attack * count) / (1 + attack * handling * met);
+      escapesYoung *= Math.exp(-taken * 0.5);
+      escapesAdult *= Math.exp(-taken);
     }
     eaten += adults * (1 - escapesAdult);
     adults *= keepsAdult * escapesAdult;

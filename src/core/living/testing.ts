@@ -42,8 +42,7 @@ export const homeFor = (kind: CrewKind, told: Partial<CrewHome> = {}): CrewHome 
   waste: 0,
   supplement: 0,
   air: 1,
-  hunters: null,
-  quiet: 0,
+  hunters: [],
   ...told,
 });
 

@@ -1,7 +1,7 @@
 import { findAnimal, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
-import { crewHomeOf, crewCourse, culturesOf, crewOf } from '../living/crew';
+import { crewHomeOf, crewCourses, culturesOf, crewOf } from '../living/crew';
 import { fitOfPlanted, LIVES, treadOf, type Factor } from '../living/fit';
 import { conditionsAt } from '../living/places';
 import { placePlants } from '../living/planted';
@@ -77,10 +77,12 @@ export function judgeCrew(
   const crew = crewOf(design, catalogue);
   if (crew.length === 0) return [];
   const home = crewHomeOf(design, ground, catalogue, survey);
-  return crew.map(({ kind, count }) => ({
+  const courses = crewCourses(crew, home);
+  return crew.map(({ kind, count }, i) => ({
     kind: kind.id,
     name: kind.english,
     cultures: culturesOf(kind, count),
-    ...crewCourse(kind, home, count),
+    lasts: courses[i]?.lasts ?? 0,
+    stands: courses[i]?.stands ?? null,
   }));
 }

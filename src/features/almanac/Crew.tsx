@@ -166,6 +166,7 @@ function Values({ row, own, alter }: ValuesProps) {
           <Typography variant="body2">
             {[
               row.wanted ? '' : 'Not wanted: it comes with plants and eats them.',
+              row.hunts ? 'Hunts smaller crew and eats its eggs.' : '',
               row.protein ? 'Nibbles soft plants and moulting animals when protein is short.' : '',
               row.climbs ? 'Climbs glass.' : '',
               row.escapes ? 'Gets out of open enclosures.' : '',

@@ -18,6 +18,7 @@ import {
   crewHomeOf,
   crewPlaces,
   crewOf,
+  homesOf,
   LEAF_DENSITY,
   placesOf,
   proposeCrew,
@@ -261,7 +262,18 @@ function useCrew(
   });
   const key = JSON.stringify([crew.map((it) => [it.kind.id, it.count]), home]);
   const asked = useMemo(
-    () => crew.map(({ kind, count }) => ({ kind, home, start: count, months: MONTHS })),
+    () => {
+      const homes = homesOf(
+        crew.map((it) => it.kind),
+        home,
+      );
+      return crew.map(({ kind, count }, i) => ({
+        kind,
+        home: homes[i] ?? home,
+        start: count,
+        months: MONTHS,
+      }));
+    },
     // Their values, not the objects, are what is asked.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [key],

@@ -12,6 +12,7 @@ import { findAnimal } from '@/core/catalogue';
 import {
   carryingCapacity,
   crewHomeOf,
+  homesOf,
   crewOf,
   loadOf,
   runWater,
@@ -51,6 +52,11 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
     () => crewHomeOf(design, assessment.ground, catalogue, survey),
     [design, assessment.ground, catalogue, survey],
   );
+  const crew = crewOf(design, catalogue);
+  const homes = homesOf(
+    crew.map((it) => it.kind),
+    home,
+  );
   const waste = animal && wasteOf(animal);
   const load = loadOf({
     waste,
@@ -59,10 +65,7 @@ export function WasteTab({ survey }: { readonly survey: Survey }) {
     floor: home.floor,
     wetness: home.wetness,
     leaves: assessment.living.leaves,
-    crew: crewOf(design, catalogue).map(({ kind }) => ({
-      kind,
-      adults: carryingCapacity(kind, home).adults,
-    })),
+    crew: crew.map(({ kind }, i) => ({ kind, adults: carryingCapacity(kind, homes[i] ?? home).adults })),
   });
   if (!animal || !waste)
     return (

@@ -28,6 +28,7 @@ export const SCHOOL_WHY: Record<Design['living']['school'], string> = {
 export const LIMIT_WORD: Record<CrewLimit, string> = {
   room: 'room',
   food: 'food',
+  others: 'the other crew',
   moisture: 'moisture',
   warmth: 'warmth',
   depth: 'depth',
