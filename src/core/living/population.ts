@@ -128,9 +128,8 @@ export function carryingCapacity(
   const [worst, share] = single.reduce((a, b) => (b[1] < a[1] ? b : a));
   const most = Math.min(fed, room);
   const isCrowded = (): boolean => {
-    if (!home.part) return false;
-    const { part: _, ...alone } = home;
-    return carryingCapacity(kind, alone).adults > CROWDED * most * share;
+    if (!home.part || home.part === ALL) return false;
+    return carryingCapacity(kind, { ...home, part: ALL }).adults > CROWDED * most * share;
   };
   return {
     adults: most * share,
