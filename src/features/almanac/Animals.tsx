@@ -65,28 +65,22 @@ function Values({ row, own, alter }: ValuesProps) {
             of={row.ground}
             words={GROUND_WORD}
             own={own}
-            onPick={(value) => put({ ground: mineOf(value) })}
+            onPut={(ground) => put({ ground })}
           />
-          <Pick
-            label="Lives"
-            of={row.life}
-            words={LIFE_WORD}
-            own={own}
-            onPick={(value) => put({ life: mineOf(value) })}
-          />
+          <Pick label="Lives" of={row.life} words={LIFE_WORD} own={own} onPut={(life) => put({ life })} />
           <Pick
             label="Group"
             of={row.company}
             words={GROUP_WORD}
             own={own}
-            onPick={(value) => put({ company: mineOf(value) })}
+            onPut={(company) => put({ company })}
           />
           <Pick
             label="Drinks from"
             of={row.water}
             words={WATER_WORD}
             own={own}
-            onPick={(value) => put({ water: mineOf(value) })}
+            onPut={(water) => put({ water })}
           />
           <Single
             label="Soil to dig in"
@@ -136,7 +130,9 @@ function Values({ row, own, alter }: ValuesProps) {
               min={0.05}
               max={8}
               own={own}
-              onPut={(it) => alter((now) => ({ space: mineOf({ ...now.space.value, [side]: it.value }) }))}
+              onPut={(it) =>
+                alter((now) => ({ space: { ...it, value: { ...now.space.value, [side]: it.value } } }))
+              }
             />
           ))}
         </Box>
@@ -196,7 +192,13 @@ function Values({ row, own, alter }: ValuesProps) {
             own={own}
             onPut={(it) => inClimate({ humidityNight: it })}
           />
-          <Line label="UV zone" of={row.climate.uvZone}>
+          <Line
+            label="UV zone"
+            of={row.climate.uvZone}
+            onMark={
+              own ? (mark) => inClimate({ uvZone: { value: row.climate.uvZone.value, ...mark } }) : undefined
+            }
+          >
             {own ? (
               <PickField
                 label="UV zone"

@@ -7,7 +7,7 @@ import { useStore } from '@/store';
 import { chainOf, growthRate, LAW_WORD } from '@/core/living';
 import { counted, temperature, UNITS, unitFor } from '@/core/units';
 import { useReader } from '@/ui/units';
-import { Count, Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
+import { Count, Line, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
 import { REGION_WORD } from '@/ui/words';
 
@@ -59,7 +59,7 @@ function Values({ row, own, alter }: ValuesProps) {
             of={row.habit}
             words={HABIT_WORD}
             own={own}
-            onPick={(habit) => put({ habit: mineOf(habit) })}
+            onPut={(habit) => put({ habit })}
           />
           <Single
             label="Size"

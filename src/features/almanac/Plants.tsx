@@ -6,7 +6,7 @@ import { lawsOf, type Plant } from '@/core/catalogue';
 import { LAW_WORD } from '@/core/living';
 import { hanging } from '@/core/pieces';
 import { useStore } from '@/store';
-import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from '@/ui/fields/SourcedFields';
+import { Count, Line, Part, Pick, PlainSpan, Single, Span } from '@/ui/fields/SourcedFields';
 import { Kinds, type Alter } from './Kinds';
 import { FORM_WORD, REGION_WORD } from '@/ui/words';
 
@@ -105,13 +105,7 @@ function Values({ row, own, alter }: ValuesProps) {
             own={own}
             onPut={(divides) => put({ divides: { ...divides, value: Math.round(divides.value) } })}
           />
-          <Pick
-            label="Sold as"
-            of={row.sold}
-            words={SOLD_WORD}
-            own={own}
-            onPick={(sold) => put({ sold: mineOf(sold) })}
-          />
+          <Pick label="Sold as" of={row.sold} words={SOLD_WORD} own={own} onPut={(sold) => put({ sold })} />
         </Box>
         <Box>
           <Part>What it wants</Part>
@@ -154,14 +148,14 @@ function Values({ row, own, alter }: ValuesProps) {
             of={row.harm}
             words={HARM_WORD}
             own={own}
-            onPick={(harm) => put({ harm: mineOf(harm) })}
+            onPut={(harm) => put({ harm })}
           />
           <Pick
             label="From"
             of={row.region}
             words={REGION_WORD}
             own={own}
-            onPick={(region) => put({ region: mineOf(region) })}
+            onPut={(region) => put({ region })}
           />
         </Box>
       </Box>

@@ -16,10 +16,11 @@ import {
 } from '@/core/units';
 import { BasisMark } from '../BasisMark';
 import { useReader } from '../units';
+import { MarkField, type Mark } from './MarkField';
 import { NumberField, PickField } from './PlainFields';
 import { QuantityField } from './QuantityField';
 
-/** A value the keeper wrote. */
+/** A value the keeper wrote: measured, until they say otherwise. */
 export const mineOf = <T,>(value: T): Sourced<T> => ({ value, basis: 'measured' });
 
 /** A heading among the values. */
@@ -34,11 +35,13 @@ export function Part({ children }: { readonly children: ReactNode }) {
 interface LineProps {
   readonly label: string;
   readonly of?: Sourced<unknown>;
+  /** Of a value of one’s own: says anew where it comes from. */
+  readonly onMark?: ((mark: Mark) => void) | undefined;
   readonly children: ReactNode;
 }
 
 /** One value with its name and where it comes from. */
-export function Line({ label, of, children }: LineProps) {
+export function Line({ label, of, onMark, children }: LineProps) {
   return (
     <Box
       sx={{
@@ -52,30 +55,41 @@ export function Line({ label, of, children }: LineProps) {
     >
       <Box sx={{ flex: 1, color: 'earth.quiet' }}>{label}</Box>
       <Box sx={{ fontWeight: 600, display: 'flex', gap: 0.75, alignItems: 'baseline' }}>{children}</Box>
-      {of && <BasisMark basis={of.basis} source={of.source} />}
+      {of && onMark ? (
+        <MarkField label={label} mark={of} onMark={onMark} />
+      ) : (
+        of && <BasisMark basis={of.basis} source={of.source} />
+      )}
     </Box>
   );
 }
+
+/** The same value with another mark, where it is one’s own. */
+const marking = <T,>(
+  own: boolean,
+  { value }: Sourced<T>,
+  onPut: (value: Sourced<T>) => void,
+): ((mark: Mark) => void) | undefined => (own ? (mark) => onPut({ value, ...mark }) : undefined);
 
 interface PickProps<T extends string> {
   readonly label: string;
   readonly of: Sourced<T>;
   readonly words: Record<T, string>;
   readonly own: boolean;
-  readonly onPick: (value: T) => void;
+  readonly onPut: (value: Sourced<T>) => void;
 }
 
 /** One of a few. */
-export function Pick<T extends string>({ label, of, words, own, onPick }: PickProps<T>) {
+export function Pick<T extends string>({ label, of, words, own, onPut }: PickProps<T>) {
   const options = Object.keys(words) as T[];
   return (
-    <Line label={label} of={of}>
+    <Line label={label} of={of} onMark={marking(own, of, onPut)}>
       {own ? (
         <PickField
           label={label}
           value={of.value}
           options={options.map((value) => ({ value, name: words[value] }))}
-          onPick={onPick}
+          onPick={(value) => onPut(mineOf(value))}
         />
       ) : (
         words[of.value]
@@ -107,7 +121,7 @@ export function Single(props: SingleProps) {
   const { write } = useReader();
   const quantity = KIND[measure];
   return (
-    <Line label={label} of={of}>
+    <Line label={label} of={of} onMark={marking(own, of, onPut)}>
       {own ? (
         <QuantityField
           bare
@@ -146,7 +160,7 @@ export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps
   if (!quantity) return null;
   const trimmed = { trim: true };
   return (
-    <Line label={label} of={of}>
+    <Line label={label} of={of} onMark={marking(own, of, onPut)}>
       {own ? (
         <>
           <QuantityField
@@ -196,7 +210,7 @@ export function PlainSpan({ label, unit, of, min = 0, max, step = 0.5, own, onPu
   const { plain } = useReader();
   const { low, high } = of.value;
   return (
-    <Line label={label} of={of}>
+    <Line label={label} of={of} onMark={marking(own, of, onPut)}>
       {own ? (
         <>
           <NumberField
@@ -246,7 +260,7 @@ interface CountProps {
 export function Count({ label, unit, of, min = 0, max, step = 1, own, onPut }: CountProps) {
   const { plain } = useReader();
   return (
-    <Line label={label} of={of}>
+    <Line label={label} of={of} onMark={marking(own, of, onPut)}>
       {own ? (
         <>
           <NumberField
