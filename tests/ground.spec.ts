@@ -214,7 +214,7 @@ test('stores: own material, recipe, price and shelf reach the buying list, the f
   await page.getByRole('button', { name: 'Make one like it' }).click();
   await type(page, 'Name', 'Biochar of mine');
   await type(page, /^A litre weighs, dry/, '400 g');
-  await expect(page.getByText('measured by you').first()).toBeVisible();
+  await expect(page.getByText('measured', { exact: true }).first()).toBeVisible();
   await page
     .getByRole('textbox', { name: /^Price of/ })
     .first()

@@ -16,3 +16,4 @@ export { isRaw, readRaw } from './raw';
 export type { Fault } from './archive';
 export * from './tables';
 export * from './seal';
+export * from './corrections';

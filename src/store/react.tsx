@@ -19,10 +19,12 @@ import {
   DEFAULT_SETTINGS,
   loadSettings,
   ownRows,
+  putOwnRows,
   removeOwnRow,
   saveOwnRow,
   saveSetting,
   setPrice,
+  type OwnRowPut,
   type Settings,
 } from './settings';
 import { addPicture, isThere, listPictures, NotAPicture, removePicture, shrinkPicture } from './pictures';
@@ -295,6 +297,8 @@ export function useOwn() {
         how: (row: OwnRows[K][number]) => OwnRows[K][number],
       ) => changeOwnRow(db, kind, base, how),
       remove: (kind: keyof OwnRows, id: string) => removeOwnRow(db, kind, id),
+      /** Several rows, all or none. */
+      putAll: (rows: readonly OwnRowPut[]) => putOwnRows(db, rows),
     }),
     [db],
   );

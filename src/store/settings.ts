@@ -204,6 +204,20 @@ export async function changeOwnRow<K extends OwnKind>(
   });
 }
 
+/** One own row as it is to stand; null: as it ships, or not at all. */
+export interface OwnRowPut {
+  readonly kind: OwnKind;
+  readonly id: string;
+  readonly row: OwnRows[OwnKind][number] | null;
+}
+
+/** Writes several own rows, all or none. */
+export const putOwnRows = (db: RinconDatabase, rows: readonly OwnRowPut[]): Promise<void> =>
+  db.transaction('rw', db.settings, async () => {
+    for (const { kind, id, row } of rows)
+      await (row === null ? removeOwnRow(db, kind, id) : saveOwnRow(db, kind, row));
+  });
+
 export async function removeOwnRow(db: RinconDatabase, kind: OwnKind, id: string): Promise<void> {
   await changeStored(db, kind, (rows) => rows.filter((it) => it?.id !== id));
 }

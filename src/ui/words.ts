@@ -8,7 +8,7 @@ import type { Reader } from './units';
 
 /** What things are called on screen. */
 export const BASIS_WORD: Record<Basis | 'computed', string> = {
-  measured: 'measured by you',
+  measured: 'measured',
   published: 'published',
   cited: 'cited, to check',
   practice: 'common practice',
@@ -18,7 +18,7 @@ export const BASIS_WORD: Record<Basis | 'computed', string> = {
 
 /** After a number of values. */
 export const BASIS_COUNTED: Record<Basis, string> = {
-  measured: 'measured by you',
+  measured: 'measured',
   published: 'published',
   cited: 'cited',
   practice: 'common practice',

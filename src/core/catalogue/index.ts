@@ -4,3 +4,4 @@ export * from './lookup';
 export * from './report';
 export * from './names';
 export * from './caution';
+export * from './corrections';

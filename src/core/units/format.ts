@@ -23,6 +23,7 @@ export type Measure =
   | 'bag'
   | 'mass'
   | 'light'
+  | 'fine'
   | 'temperature'
   | 'difference'
   | 'percent'
@@ -59,6 +60,8 @@ export const bag = of('bag');
 export const mass = of('mass');
 /** kg of what is weighed on a kitchen scale: written in grams or ounces */
 export const light = of('light');
+/** m of what is smaller than a fingernail: written in millimetres or inches */
+export const fine = of('fine');
 /** °C */
 export const temperature = of('temperature');
 /** K between two temperatures */
@@ -92,6 +95,7 @@ const DIMENSION: Record<Measure, Dimension> = {
   bag: 'volume',
   mass: 'mass',
   light: 'mass',
+  fine: 'length',
   temperature: 'temperature',
   difference: 'difference',
   percent: 'percent',
@@ -126,6 +130,8 @@ export function unitFor(measure: Measure, prefs: UnitPrefs): UnitId {
       return us ? 'in2' : 'cm2';
     case 'areal':
       return us ? 'lbSqFt' : 'kgM2';
+    case 'fine':
+      return prefs.length === 'in' ? 'in' : 'mm';
     case 'light':
       return prefs.mass === 'kg' ? 'g' : 'oz';
     case 'difference':

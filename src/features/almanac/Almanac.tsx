@@ -13,6 +13,7 @@ import { useReader } from '@/ui/units';
 import { useFeeders } from '@/ui/useFeeders';
 import { BASIS_COUNTED, OUTER_PLACES } from '@/ui/words';
 import { Animals } from './Animals';
+import { CorrectionTools } from './CorrectionTools';
 import { Crew } from './Crew';
 import { Feeders } from './Feeders';
 import { Litters } from './Litters';
@@ -62,6 +63,7 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
             A value that is cited is to be checked in its work; where a species is missing, make one from its
             nearest likeness.
           </Typography>
+          <CorrectionTools />
         </Box>
         <Tabs
           value={kind}

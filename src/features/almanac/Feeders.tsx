@@ -5,7 +5,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { firstHarvestOf } from '@/core/living';
-import { capital, length, temperature } from '@/core/units';
+import { capital, fine, spanned, temperature } from '@/core/units';
 import { BasisMark } from '@/ui/BasisMark';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
@@ -44,7 +44,10 @@ export function Feeders() {
                   <Box sx={{ color: 'earth.quiet', fontStyle: 'italic' }}>{it.scientific}</Box>
                 </td>
                 <td>
-                  {write(length(it.size.value.low))} to {write(length(it.size.value.high))}
+                  {spanned(
+                    write(fine(it.size.value.low), { decimals: 2, trim: true }),
+                    write(fine(it.size.value.high), { decimals: 2, trim: true }),
+                  )}
                 </td>
                 <td>
                   {write(temperature(it.temperature.value.low))} to{' '}

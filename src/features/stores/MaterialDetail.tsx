@@ -6,7 +6,7 @@ import { catalogue as shipped } from '@/catalogue';
 import { lawsOf, type Material } from '@/core/catalogue';
 import { LAW_WORD } from '@/core/living';
 import { heldAt } from '@/core/ground';
-import { length, percent, UNITS, unitFor } from '@/core/units';
+import { fine, percent, spanned, UNITS, unitFor } from '@/core/units';
 import { useOwn, useShelfBook, useStore } from '@/store';
 import { BasisMark } from '@/ui/BasisMark';
 import { useCitation } from '@/ui/useCitation';
@@ -135,8 +135,10 @@ export function MaterialDetail({ row, own, onLike, onGone }: DetailProps) {
           {row.mixing && <MixingValues row={row} mixing={row.mixing} own={own} onAlter={alter} />}
           {row.grain && (
             <Line label="Grain" of={row.grain}>
-              {write(length(row.grain.value.low), { decimals: 1, trim: true })} to{' '}
-              {write(length(row.grain.value.high), { decimals: 1, trim: true })}
+              {spanned(
+                write(fine(row.grain.value.low), { decimals: 2, trim: true }),
+                write(fine(row.grain.value.high), { decimals: 2, trim: true }),
+              )}
             </Line>
           )}
           {row.retention && <Retention row={row} retention={row.retention} own={own} onAlter={alter} />}

@@ -10,7 +10,7 @@ import { CAUTIONS } from '@/catalogue';
 import type { CrewKind } from '@/core/catalogue';
 import { crewRhythm, givesAt, rhythmOf, type Feeder } from '@/core/living';
 import { dayPlus } from '@/core/time';
-import { capital, length, temperature } from '@/core/units';
+import { capital, fine, spanned, temperature } from '@/core/units';
 import { useRecordBook, useStore } from '@/store';
 import { dayWords, daysWord } from '@/ui/days';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
@@ -156,6 +156,7 @@ function Foresight({
   readonly today: string;
 }) {
   const { write, num } = useReader();
+  const small = { decimals: 2, trim: true };
   const gives = feeder ? givesAt(feeder, kept) * tubs : 0;
   const low = feeder && write(temperature(feeder.temperature.value.low));
   const high = feeder && write(temperature(feeder.temperature.value.high));
@@ -164,7 +165,7 @@ function Foresight({
       <p>
         <em>{scientific}</em>
         {feeder &&
-          `, ${write(length(feeder.size.value.low))} to ${write(length(feeder.size.value.high))}. It lives on ${feeder.food}.`}
+          `, ${spanned(write(fine(feeder.size.value.low), small), write(fine(feeder.size.value.high), small))}. It lives on ${feeder.food}.`}
       </p>
       <p>
         {first === null
