@@ -1,6 +1,6 @@
 'use client';
 
-import { dayPlus, localDay } from '@/core/time';
+import { dayPlus, daysTill, localDay } from '@/core/time';
 import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -59,7 +59,10 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
       return days.some((day) => day.rules.length > 0) ? [{ design, days, log: own }] : [];
     });
   }, [designs, log, from, to, isLong, today, catalogue, beside]);
-  const days = boxes[0]?.days.map((it) => it.day) ?? [];
+  const days =
+    to < from || isLong
+      ? []
+      : Array.from({ length: daysTill(from, to) + 1 }, (_, later) => dayPlus(from, later));
   return (
     <Box sx={{ minHeight: '100dvh' }}>
       <div className="no-print">
@@ -86,7 +89,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
           <Button
             variant="contained"
             startIcon={<PrintOutlinedIcon />}
-            disabled={boxes.length === 0}
+            disabled={boxes.length === 0 && fed.length === 0}
             onClick={() => window.print()}
           >
             Print it
@@ -102,7 +105,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
           <Message title={`A sheet is for ${MOST} days at most`} role="status">
             Write one up to {dayWords(dayPlus(from, MOST - 1))}, and another for the days after it.
           </Message>
-        ) : boxes.length === 0 ? (
+        ) : boxes.length === 0 && fed.length === 0 ? (
           <Message title="Nothing must be done in those days">
             Every enclosure does without its keeper for so long.
           </Message>
@@ -116,7 +119,9 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
               title={`${dayWords(from)} to ${dayWords(to)}`}
               path="/today"
               lines={[
-                `${counted(boxes.length, 'enclosure')}. Tick what is done. If you are not sure, change nothing and call.`,
+                boxes.length === 0
+                  ? 'Tick what is done. If you are not sure, change nothing and call.'
+                  : `${counted(boxes.length, 'enclosure')}. Tick what is done. If you are not sure, change nothing and call.`,
               ]}
             >
               <h3>Whom to call</h3>

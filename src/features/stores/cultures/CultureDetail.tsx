@@ -44,11 +44,14 @@ export function CultureDetail({ culture, feeders, today }: Props) {
   const isOver = culture.ended !== null && culture.ended <= today;
   const dues = culturesDue(all, today).filter((it) => it.culture.id === culture.id);
   const change = (part: Partial<CultureRecord>): void => void book.changeCulture(culture.id, part);
-  const warm = (kept: number): void =>
-    change({
-      temperature: kept,
-      ...(feeder ? rhythmOf(feeder, kept) : crew ? crewRhythm(crew, TUB, kept) : {}),
-    });
+  // What hangs on warmth follows it; what its keeper set otherwise stays.
+  const paceAt = (kept: number): Partial<CultureRecord> => {
+    if (feeder) return { firstHarvest: rhythmOf(feeder, kept).firstHarvest };
+    if (!crew) return {};
+    const { firstHarvest, splitEvery } = crewRhythm(crew, TUB, kept);
+    return { firstHarvest, splitEvery };
+  };
+  const warm = (kept: number): void => change({ temperature: kept, ...paceAt(kept) });
   const did = (what: CultureAct['what'], count: number | null = null): Promise<boolean> =>
     act(`${DID[what]}: ${culture.name}.`, () => book.actOnCulture(culture.id, what, today, count));
   const done = [...actsOf(culture)].reverse();
