@@ -54,3 +54,14 @@ export function withFiveMarks<T>(rows: T): T {
     ]),
   ) as T;
 }
+
+/** A row made from its likeness: every value of it is estimated, and says from which row. */
+export function asLike<T>(row: T, likeness: string): T {
+  if (Array.isArray(row)) return row.map((it: unknown) => asLike(it, likeness)) as T;
+  if (typeof row !== 'object' || row === null) return row;
+  if ('basis' in row && 'value' in row)
+    return { ...row, basis: 'estimated', source: `As of ${likeness}, its likeness.` };
+  return Object.fromEntries(
+    Object.entries(row).map(([key, value]: [string, unknown]) => [key, asLike(value, likeness)]),
+  ) as T;
+}

@@ -7,6 +7,7 @@ import { useStore } from '@/store';
 import { LifeFacts } from '@/ui/LifeFacts';
 import { PickField } from '@/ui/fields/PlainFields';
 import { Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
+import { AnimalMore } from './AnimalMore';
 import { Kinds, type Alter } from './Kinds';
 
 const GROUND_WORD: Record<Animal['ground']['value'], string> = {
@@ -222,6 +223,7 @@ function Values({ row, own, alter }: ValuesProps) {
           </Typography>
         </Box>
       </Box>
+      {own && <AnimalMore row={row} onPut={put} />}
     </>
   );
 }

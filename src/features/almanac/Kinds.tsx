@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
-import { ScientificName, type Animal, type CrewKind, type Plant } from '@/core/catalogue';
+import { asLike, ScientificName, type Animal, type CrewKind, type Plant } from '@/core/catalogue';
 import { capital } from '@/core/units';
 import { useOtherNames, useOwn, useStore } from '@/store';
 import { LineField } from '@/ui/fields/PlainFields';
@@ -105,7 +105,9 @@ export function Kinds<K extends Named>({ kind, label, rows: given, example, chil
               onChange={() => alter(() => ({}))}
               onLike={() => {
                 const id = freshId(`${row.id}-own`, rows);
-                void save(kind, { ...row, id, english: `Like ${row.english}` }).then(() => setSelected(id));
+                void save(kind, { ...asLike(row, row.scientific), id, english: `Like ${row.english}` }).then(
+                  () => setSelected(id),
+                );
               }}
               onTakeOut={() => remove(kind, row.id)}
               onUndo={() => void save(kind, row)}
