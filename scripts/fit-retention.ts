@@ -14,6 +14,13 @@ interface Points {
 const { suctions, materials } = JSON.parse(readFileSync('data/retention-points.json', 'utf8')) as Points;
 const round = (value: number, digits: number): number => Number(value.toPrecision(digits));
 
+/** Where the fit may go: residual water up to the driest point, ln α and ln(n − 1). */
+const LEAST = [0, -5, -2.5] as const;
+const MOST = [2.5, 1.6] as const;
+/** Rows of which a value stands on its bound: the points do not tell where it would go. */
+const bound: string[] = [];
+const NEAR = 1e-3;
+
 const rows = Object.entries(materials).map(([id, { porosity, held }]) => {
   const curve = ([residual = 0, logAlpha = 0, logN = 0]: number[]) => ({
     residual,
@@ -29,8 +36,8 @@ const rows = Object.entries(materials).map(([id, { porosity, held }]) => {
         (parameters: number[]) => (suction: number) => heldAt(curve(parameters), suction),
         {
           initialValues: [residual, logAlpha, -0.3],
-          minValues: [0, -5, -2.5],
-          maxValues: [Math.min(...held), 2.5, 1.6],
+          minValues: [...LEAST],
+          maxValues: [Math.min(...held), ...MOST],
           maxIterations: 400,
           damping: 0.05,
           gradientDifference: 1e-4,
@@ -40,6 +47,13 @@ const rows = Object.entries(materials).map(([id, { porosity, held }]) => {
   );
   const best = fits.reduce((a, b) => (b.parameterError < a.parameterError ? b : a));
   const { residual, saturated, alpha, n } = curve(best.parameterValues);
+  const most = [Math.min(...held), ...MOST];
+  if (
+    best.parameterValues.some(
+      (value, i) => Math.abs(value - (LEAST[i] ?? 0)) < NEAR || Math.abs(value - (most[i] ?? 0)) < NEAR,
+    )
+  )
+    bound.push(id);
   const worst = Math.max(
     ...suctions.map((suction, index) =>
       Math.abs(heldAt({ residual, saturated, alpha, n }, suction) - (held[index] ?? 0)),
@@ -57,5 +71,8 @@ writeFileSync(
 export const FITTED: Record<string, RetentionCurve> = {
 ${rows.join('\n')}
 };
+
+/** Those of which a value stands on the bound of the fit: between the points they say little. */
+export const ON_BOUND: ReadonlySet<string> = new Set(${JSON.stringify(bound)});
 `,
 );

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
   BASES,
@@ -191,6 +192,27 @@ describe('the catalogue', () => {
     expect(sourcedShare({ measured: 0, published: 0, cited: 0, practice: 5, estimated: 0 })).toBe(1);
   });
 
+  it('a curve of which a value stands on the bound of its fit says so', () => {
+    const rough = catalogue.materials.filter((it) => it.retention?.source === 'fitted-bound');
+    expect(rough.map((it) => it.id)).toEqual(
+      expect.arrayContaining(['pumice-5-12', 'coarse-orchid-bark', 'diatomite']),
+    );
+    const points = JSON.parse(readFileSync('data/retention-points.json', 'utf8')) as {
+      materials: Record<string, { held: number[] }>;
+    };
+    // Looked at again, from the curve as it is rounded: α up to e^2.5, n from 1 + e^−2.5, residual water up to the driest point.
+    for (const { id, retention } of catalogue.materials) {
+      const held = points.materials[id]?.held;
+      if (!retention || !held || retention.source?.startsWith('fitted') !== true) continue;
+      const { residual, alpha, n } = retention.value;
+      const isOn =
+        alpha > 0.998 * Math.exp(2.5) ||
+        n < 1 + 1.002 * Math.exp(-2.5) ||
+        residual < 1e-4 ||
+        residual > Math.min(...held) - 1e-4;
+      expect(retention.source, id).toBe(isOn ? 'fitted-bound' : 'fitted');
+    }
+  });
   it('every work is named by a value or by what the program does, every rule by a value', () => {
     const count = countSources({ ...catalogue, feeders });
     expect(works.filter((it) => !count.has(it.id) && !it.use).map((it) => it.id)).toEqual([]);

@@ -1,7 +1,7 @@
 import type { Material, Pack, RetentionCurve, Role } from '@/core/catalogue';
 import { cited, estimated, practice, published, range } from './basis';
 import { MIXING } from './ingredients';
-import { FITTED } from './retention';
+import { FITTED, ON_BOUND } from './retention';
 
 /**
  * Densities are dry and loose, those of soils held against what their solids weigh; to be confirmed by weighing. Water
@@ -132,7 +132,7 @@ function retentionOf(id: string): Material['retention'] {
   const known = CARSEL_PARRISH[id];
   if (known) return published(known, 'carsel-parrish-1988');
   const fitted = FITTED[ALIKE[id] ?? id];
-  return fitted && estimated(fitted, 'fitted');
+  return fitted && estimated(fitted, ON_BOUND.has(ALIKE[id] ?? id) ? 'fitted-bound' : 'fitted');
 }
 
 const rows: Row[] = [

@@ -51,3 +51,6 @@ export const FITTED: Record<string, RetentionCurve> = {
   gypsum: { residual: 0.1117, saturated: 0.57, alpha: 0.03902, n: 1.585 },
   'washed-manure': { residual: 0.07756, saturated: 0.7, alpha: 0.2145, n: 1.246 },
 };
+
+/** Those of which a value stands on the bound of the fit: between the points they say little. */
+export const ON_BOUND: ReadonlySet<string> = new Set(['pumice-5-12', 'coarse-orchid-bark', 'diatomite']);

@@ -314,6 +314,11 @@ export const rules: readonly Source[] = [
       'A curve fitted to points of suction and water as told of such media; the points ship with the project.',
   },
   {
+    id: 'fitted-bound',
+    citation:
+      'Fitted as the others, but the fit stands on its bound: the points do not tell how it goes on beyond them. Good at the points, rough between and outside.',
+  },
+  {
     id: 'labels',
     citation: 'The middle of what labels and data sheets of such goods print.',
   },
