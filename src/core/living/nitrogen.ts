@@ -16,6 +16,13 @@ const DECAY = 0.05;
 /** Bacteria, mg dry, that a litre of filter holds, and that sit on glass and stones of a litre of water (from memory). */
 const HOLDS = 900;
 const BARE = 6;
+/** Of the room that bacteria have: what comes along on a ripe sponge; mg/L that settle by themselves where there is only glass. */
+const SEED = 0.15;
+const SETTLES = 0.002;
+/** They settle on what surface there is: a filter catches so many times as many at the most (common practice: some days sooner). */
+const CATCHES = 20;
+/** Days a pool is fed and tested before it is called ready, however good its water is: fresh, and seeded (common practice). */
+const TESTED = { fresh: 14, seeded: 7 } as const;
 
 /** Share of ammonia that is un-ionised, the poisonous part (Emerson et al. 1975, J. Fish. Res. Board Can. 32: 2379). */
 export function unionised(ph: number, temperature: number): number {
@@ -71,7 +78,7 @@ export function runWater(asked: NitrogenInput): WaterRun {
   const fed = (asked.nitrogen * 1e6) / litres;
   const plants = (asked.plants * 1e6) / litres;
   const room = (HOLDS * asked.filter * 1000 + BARE * litres) / litres;
-  const seed = seeded ? room * 0.15 : 0.002;
+  const seed = seeded ? room * SEED : SETTLES * Math.min(CATCHES, room / BARE);
   // Ammonia, nitrite, nitrate, ammonia oxidisers, nitrite oxidisers; mg/L.
   let y = [START.ammonia, 0, START.nitrate, seed, seed * 0.4];
   let out = 0;
@@ -138,13 +145,14 @@ export function runWater(asked: NitrogenInput): WaterRun {
   }
   const poison = unionised(ph, t);
   let ready: number | null = null;
-  // From the last bad day on; and never before it has been bad or has had its first two weeks.
+  // From the last bad day on; and never before it has been fed and tested for its first weeks.
   for (let i = day.length - 1; i >= 0; i -= 1) {
     const bad =
       (series.ammonia[i] ?? 0) * poison > HARMLESS.unionised || (series.nitrite[i] ?? 0) > HARMLESS.nitrite;
     if (bad) break;
     ready = day[i] ?? null;
   }
+  if (ready !== null) ready = Math.max(ready, seeded ? TESTED.seeded : TESTED.fresh);
   if (ready !== null && ready > days - 3) ready = null;
   return {
     day,

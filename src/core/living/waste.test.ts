@@ -123,6 +123,22 @@ describe('water', () => {
     expect(ripe.at(-1)).toBeGreaterThan(0.7);
     expect(runWater({ ...pool, seeded: true }).ready ?? 0).toBeLessThan(ready!);
   });
+  it('is ready on no first day: seeded or planted, it is fed and tested for a week or two', () => {
+    // Its water never turns bad, and would have been called ready on day 0.
+    const seeded = runWater({ ...pool, seeded: true });
+    expect(Math.max(...seeded.nitrite)).toBeLessThan(0.2);
+    expect(seeded.ready).toBe(7);
+    const planted = runWater({ ...pool, plants: pool.nitrogen * 5 });
+    expect(Math.max(...planted.ammonia)).toBeLessThan(0.3);
+    expect(planted.ready).toBe(14);
+  });
+  it('a filter shortens the ripening by days, a larger one by no less', () => {
+    const readyWith = (filter: number): number => runWater({ ...pool, filter }).ready!;
+    const [bare, small, large] = [0, 0.0003, 0.002].map(readyWith);
+    expect(bare! - small!).toBeGreaterThanOrEqual(2);
+    expect(bare! - small!).toBeLessThan(10);
+    expect(large!).toBeLessThanOrEqual(small!);
+  });
   it('in colder water nitrite peaks later; more animals leave more nitrate; larger changes less', () => {
     const peaks = (temperature: number): number => {
       const { nitrite } = runWater({ ...pool, temperature });
