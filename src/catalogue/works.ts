@@ -262,7 +262,7 @@ export const works: readonly Source[] = [
   {
     id: 'ashburner-1989',
     citation: 'Ashburner, M. 1989. Drosophila: a laboratory handbook. Cold Spring Harbor Laboratory Press.',
-    use: 'how fast a culture of fruit flies comes on at 18 and 25 °C',
+    use: 'how fast a culture of fruit flies comes on, cool and warm',
   },
 ];
 
