@@ -51,8 +51,8 @@ describe('the shelf', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Counted' }));
     await eventually(async () => expect(await shelf()).toEqual({ 'worm-castings': 0.0015 }));
     const book = within(screen.getByRole('table', { name: 'The book' }));
-    fireEvent.click(book.getByRole('button', { name: /^Undo: Counted/ }));
-    fireEvent.click(book.getByRole('button', { name: /^Undo: Taken/ }));
+    fireEvent.click(await book.findByRole('button', { name: /^Undo: Counted/ }));
+    fireEvent.click(await book.findByRole('button', { name: /^Undo: Taken/ }));
     await eventually(async () =>
       expect(await shelf()).toEqual({ 'worm-castings': expect.closeTo(0.006, 12) }),
     );
