@@ -2,13 +2,16 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import type { Animal } from '@/core/catalogue';
 import { useStore } from '@/store';
 import { LifeFacts } from '@/ui/LifeFacts';
 import { PickField } from '@/ui/fields/PlainFields';
 import { Line, mineOf, Part, Pick, Single, Span } from '@/ui/fields/SourcedFields';
-import { AnimalMore } from './AnimalMore';
 import { Kinds, type Alter } from './Kinds';
+
+// Only rows of one’s own need it.
+const AnimalMore = dynamic(() => import('./AnimalMore').then((it) => it.AnimalMore));
 
 const GROUND_WORD: Record<Animal['ground']['value'], string> = {
   'half-water': 'half in water',

@@ -156,7 +156,9 @@ export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps
   const { write } = useReader();
   const { low, high } = of.value;
   // Small animals are written in grams at both ends.
-  const quantity = measure === 'mass' && high < 1 ? light : KIND[measure];
+  const isLight = measure === 'mass' && high < 1;
+  const quantity = isLight ? light : KIND[measure];
+  const typed = isLight ? 'light' : measure;
   if (!quantity) return null;
   const trimmed = { trim: true };
   return (
@@ -166,7 +168,7 @@ export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps
           <QuantityField
             bare
             label={`${label}, from`}
-            measure={measure}
+            measure={typed}
             value={low}
             min={min}
             max={high}
@@ -177,7 +179,7 @@ export function Span({ label, measure, of, min = 0, max, own, onPut }: SpanProps
           <QuantityField
             bare
             label={`${label}, to`}
-            measure={measure}
+            measure={typed}
             value={high}
             min={low}
             max={max}
