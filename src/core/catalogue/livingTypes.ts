@@ -154,6 +154,23 @@ export const LivingRows = z.strictObject({
 export type LivingRows = z.infer<typeof LivingRows>;
 export const NO_LIVING_ROWS: LivingRows = { plants: [], crew: [], litters: [] };
 
+/** What animals eat, as far as it changes how they are fed. */
+export const DIETS = [
+  'tiny insects',
+  'insects',
+  'insects, seldom',
+  'insects and fruit',
+  'insects and plants',
+  'insects and vertebrates',
+  'worms and water animals',
+  'fish and worms',
+  'vertebrates',
+  'plants',
+  'mixed',
+  'litter',
+  'leaves',
+] as const;
+
 /** How a kind of animal grows, breeds and is kept; what Company and size is made from. */
 export const Life = z.strictObject({
   region: sourced(Region),
@@ -183,23 +200,7 @@ export const Life = z.strictObject({
     }),
   ).optional(),
   handling: sourced(z.enum(['never', 'rarely', 'weekly', 'often'])),
-  diet: sourced(
-    z.enum([
-      'tiny insects',
-      'insects',
-      'insects, seldom',
-      'insects and fruit',
-      'insects and plants',
-      'insects and vertebrates',
-      'worms and water animals',
-      'fish and worms',
-      'vertebrates',
-      'plants',
-      'mixed',
-      'litter',
-      'leaves',
-    ]),
-  ),
+  diet: sourced(z.enum(DIETS)),
   cautions: sourced(
     z.array(z.enum(['males fight', 'females fight', 'fights over food', 'eats smaller ones'])),
   ),

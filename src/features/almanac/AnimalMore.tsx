@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { lawsOf, Legal, type Animal, type Life, type Sourced } from '@/core/catalogue';
+import { DIETS, lawsOf, Legal, type Animal, type Life, type Sourced } from '@/core/catalogue';
 import { LAW_WORD } from '@/core/living';
 import { LineField } from '@/ui/fields/PlainFields';
 import { Count, Line, mineOf, Part, Pick, PlainSpan, Single, Span } from '@/ui/fields/SourcedFields';
@@ -29,23 +29,7 @@ const HANDLING: Record<Life['handling']['value'], string> = {
   weekly: 'at most weekly',
   often: 'shortly, often',
 };
-const DIET = Object.fromEntries(
-  [
-    'tiny insects',
-    'insects',
-    'insects, seldom',
-    'insects and fruit',
-    'insects and plants',
-    'insects and vertebrates',
-    'worms and water animals',
-    'fish and worms',
-    'vertebrates',
-    'plants',
-    'mixed',
-    'litter',
-    'leaves',
-  ].map((it) => [it, it]),
-) as Record<Life['diet']['value'], string>;
+const DIET = Object.fromEntries(DIETS.map((it) => [it, it])) as Record<Life['diet']['value'], string>;
 const DEFENCE: Record<NonNullable<Life['defence']>['value'], string> = {
   'skin poison': 'poison on its skin',
   hairs: 'hairs that irritate',

@@ -9,7 +9,6 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { CrewKind } from '@/core/catalogue';
 import type { Design } from '@/core/document';
@@ -28,7 +27,6 @@ import {
 } from '@/core/living';
 import { capital, bag, length, area, light } from '@/core/units';
 import { useEditing, useOpenDesign, useOtherNames, useStore } from '@/store';
-import { Chart, type Inks, tick } from '@/ui/Chart';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -37,6 +35,7 @@ import { seek } from '@/ui/seek';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader, type Reader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
+import { Advice, CrewChart, MONTHS, round } from './CrewCourse';
 import { Cultures } from './Cultures';
 import { LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
 import { daysWord } from '@/ui/days';
@@ -47,7 +46,6 @@ const SCHOOLS = (Object.keys(SCHOOL_WORD) as School[]).map((value) => ({
   name: SCHOOL_WORD[value],
   why: SCHOOL_WHY[value],
 }));
-const MONTHS = 24;
 const SAMPLES = 60;
 
 /** Which crew lives here, how many to begin with, and how they fare over two years. */
@@ -238,11 +236,6 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
 const mean = (all: readonly number[]): number =>
   all.reduce((sum, it) => sum + it, 0) / Math.max(1, all.length);
 /** Heads of a crew, no finer than they are known. */
-const round = (value: number, { num }: Reader): string => {
-  const step = value >= 1000 ? 100 : value >= 100 ? 10 : 1;
-  return num(Math.round(value / step) * step, 0);
-};
-
 /** What most draws come to: one figure where they agree. */
 const crewRange = (
   { low, high }: { readonly low: number; readonly high: number },
@@ -352,119 +345,5 @@ function AddCrew({ home, survey }: { readonly home: CrewHome; readonly survey: S
       renderInput={(params) => <TextField {...params} label="Add a species, best for this enclosure first" />}
       noOptionsText="No species of that name."
     />
-  );
-}
-
-const LINES = ['moss', 'clay', 'water', 'amber', 'ink'] as const;
-
-function CrewChart({
-  answers,
-  kinds,
-}: {
-  readonly answers: readonly CrewAnswer[];
-  readonly kinds: readonly CrewKind[];
-}) {
-  const reader = useReader();
-  const named = useMemo(
-    () =>
-      answers.flatMap((it) => {
-        const kind = kinds.find((row) => row.id === it.kind);
-        return kind ? [{ ...it, english: kind.english }] : [];
-      }),
-    [answers, kinds],
-  );
-  const option = useCallback(
-    (inks: Inks): EChartsCoreOption => ({
-      textStyle: { fontFamily: inks.font },
-      grid: { left: 52, right: 120, top: 16, bottom: 34 },
-      xAxis: {
-        type: 'value',
-        min: 0,
-        max: MONTHS,
-        interval: 6,
-        name: 'months after they are introduced',
-        nameLocation: 'middle',
-        nameGap: 22,
-        nameTextStyle: { color: inks.quiet },
-        axisLabel: { color: inks.quiet, formatter: tick },
-        splitLine: { show: false },
-      },
-      yAxis: {
-        type: 'log',
-        min: 1,
-        name: 'adults',
-        nameTextStyle: { color: inks.quiet },
-        axisLabel: { color: inks.quiet, formatter: tick },
-        splitLine: { lineStyle: { color: inks.rule } },
-      },
-      series: named.map(({ run, english }, index) => ({
-        type: 'line',
-        symbol: 'none',
-        smooth: false,
-        lineStyle: {
-          width: 2.25,
-          color: inks[LINES[index % LINES.length] ?? 'ink'],
-          type: index % 2 === 0 ? 'solid' : 'dashed',
-        },
-        data: run.day.map((day, i) => [day / 30.44, Math.max(1, run.adults[i] ?? 0)]),
-        endLabel: {
-          lineHeight: 15,
-          show: true,
-          formatter: english,
-          color: inks.ink,
-          width: 112,
-          overflow: 'break',
-          fontSize: 11,
-        },
-        labelLayout: { moveOverlap: 'shiftY' },
-      })),
-    }),
-    [named],
-  );
-  return (
-    <Chart
-      label={`Adults over ${MONTHS} months: ${named.map((it) => `${it.english} ${round(it.run.adults[0] ?? 0, reader)} to ${round(it.run.adults.at(-1) ?? 0, reader)}`).join('; ')}`}
-      height={230}
-      option={option}
-    />
-  );
-}
-
-/** When to reseed, when to cull. */
-function Advice({
-  answers,
-  kinds,
-  home,
-}: {
-  readonly answers: readonly CrewAnswer[] | null;
-  readonly kinds: readonly CrewKind[];
-  readonly home: CrewHome;
-}) {
-  if (!answers) return null;
-  const lines = answers.flatMap(({ kind: id, run, risk }) => {
-    const kind = kinds.find((it) => it.id === id);
-    if (!kind) return [];
-    const end = run.adults.at(-1) ?? 0;
-    if (run.gone !== null)
-      return [
-        `${kind.english}: gone after ${daysWord(run.gone)}. Reseed it about every ${daysWord(Math.max(30, run.gone * 0.7))}, or take another species.`,
-      ];
-    if (end < (run.adults[0] ?? 0) * 0.5)
-      return [
-        `${kind.english}: eaten or starved faster than it breeds. Reseed it every two to three months from a culture.`,
-      ];
-    if (risk.collapse > 0.1)
-      return [`${kind.english}: dies out in ${percent(risk.collapse)} of years. Keep a culture.`];
-    if (kind.protein && end > kind.crowd.value * home.floor * 0.7)
-      return [`${kind.english}: swarms. Cull by a third when it shows by day.`];
-    return [];
-  });
-  if (lines.length === 0) return null;
-  return (
-    <Box component="ul" sx={{ m: 0, pl: 2.5, typography: 'body2' }} aria-label="Reseeding and culling">
-      {lines.map((it) => (
-        <li key={it}>{capital(it)}</li>
-      ))}
-    </Box>
   );
 }
