@@ -21,8 +21,8 @@ const CORE = [
   ['finding', 'propose'],
   ['findings', 'verdict'],
   ['assess.ts', 'readings', 'whatIf'],
-  ['compare', 'diagnosis', 'plan'],
-  ['buying', 'search'],
+  ['calibration', 'compare', 'diagnosis', 'plan'],
+  ['ahead', 'buying', 'search'],
   ['shelf'],
 ];
 const coreFloors = CORE.flatMap((floor, index) =>

@@ -29,6 +29,7 @@ export default defineConfig({
           include: [
             'src/{app,devices,features,server,store,ui,workers}/**/*.test.{ts,tsx}',
             'tests/unit/**/*.test.ts',
+            'tests/builds/**/*.test.ts',
           ],
         },
       },

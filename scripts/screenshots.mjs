@@ -27,7 +27,7 @@ const SHOTS = [
   ['today', '/today', quick],
   ['readings', '/e/demo-bog-shelf/keep?tab=readings', humidity],
   ['log', '/e/demo-bog-shelf/keep?tab=log', pictured],
-  ['diagnosis', '/e/demo-bog-shelf/keep?tab=off'],
+  ['diagnosis', '/e/demo-bog-shelf/keep?tab=off', played],
   ['compare', '/compare?of=demo-bog-shelf,demo-limestone'],
   ['phone', '/today', undefined, { viewport: { width: 390, height: 844 }, colorScheme: 'dark' }],
 ];
@@ -41,6 +41,13 @@ async function answerThree(page) {
   await page.getByRole('radio', { name: /^Dry/ }).click();
   await page.locator('[data-answer=calculating]').waitFor();
   await judged(page);
+}
+
+/** Waits until every fault is played through. */
+async function played(page) {
+  await page
+    .getByRole('heading', { name: /^(Most likely|It cannot be told yet|No problem found)$/ })
+    .waitFor({ timeout: 60_000 });
 }
 
 /** Waits until every year is played. */
@@ -127,7 +134,7 @@ async function quick(page) {
 
 async function humidity(page) {
   await page.getByRole('button', { name: 'Humidity' }).click();
-  await page.getByRole('button', { name: 'Month' }).click();
+  await page.getByText(/Shaded is where nine of ten/).waitFor();
   await page.waitForTimeout(1200);
 }
 

@@ -1,6 +1,8 @@
 /** Everything that is checked, in one go; ends with a line `N passed, N failed`. */
 import { spawn } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { ensureChromium, ensurePackages } from './ensure.mjs';
 
 ensurePackages();
@@ -99,6 +101,7 @@ await sideBySide([
   ],
   ['dead code', [bin('knip'), []]],
   ['published schema', [bin('tsx'), ['scripts/schema.ts', '--check']]],
+  ['days of the demo', [bin('tsx'), ['scripts/demo-days.ts', '--check']]],
 ]);
 // One core waits at the end of the unit tests, while the other still has the longest of them.
 const building = { started: Date.now(), ended: 0 };
@@ -167,6 +170,34 @@ for (const [what, tests] of [
   }
 }
 
-if (failures.length > 0) console.log(`\nFailed: ${failures.join('; ')}`);
+/** The tests that failed, each with the file it stands in and what it said first. */
+function failedTests() {
+  const unit = json('.rincon/unit.json').testResults.flatMap((file) => {
+    const where = relative('.', file.name);
+    if (file.status !== 'failed') return [];
+    if (file.assertionResults.length === 0) return [[where, file.message]];
+    return file.assertionResults
+      .filter((it) => it.status === 'failed')
+      .map((it) => [`${where}: ${it.fullName.trim()}`, it.failureMessages[0] ?? '']);
+  });
+  const browser = existsSync('.rincon/browser.json')
+    ? json('.rincon/browser.json')
+        .suites.flatMap(specsIn)
+        .flatMap((spec) => (spec.ok ? [] : [spec]))
+        .map((spec) => [
+          `${spec.file}: ${spec.title}`,
+          spec.tests[0]?.results.at(-1)?.error?.message ?? 'it did not run to its end',
+        ])
+    : [];
+  return [...unit, ...browser];
+}
+
+if (failures.length > 0) {
+  // Last of all, for whoever sees no more than the end.
+  console.log(`\nFailed: ${failures.join('; ')}`);
+  if (existsSync('.rincon/unit.json'))
+    for (const [name, why] of failedTests())
+      console.log(`  ${name}\n    ${stripVTControlCharacters(why).split('\n').slice(0, 6).join('\n    ')}`);
+}
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;

@@ -53,10 +53,35 @@ export async function demo(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Four enclosures' })).toBeVisible();
 }
 
-/** Picks a kind by typing part of its name. */
+/** Moves the clock of every page that is opened from now on so many days on. */
+export const later = (page: Page, days: number): Promise<unknown> =>
+  page.addInitScript((ahead) => {
+    const Was = Date;
+    class Later extends Was {
+      constructor(...told: unknown[]) {
+        if (told.length === 0) super(Was.now() + ahead);
+        else super(...(told as [number]));
+      }
+      static override now(): number {
+        return Was.now() + ahead;
+      }
+      static override [Symbol.hasInstance](value: unknown): boolean {
+        return Was[Symbol.hasInstance](value);
+      }
+    }
+    window.Date = Later as DateConstructor;
+  }, days * 86_400_000);
+
+/** Picks a kind by typing part of its name. What is typed before the page listens is typed again, as a person would. */
 export async function chooseAnimal(page: Page, label: string, typed: string): Promise<void> {
-  await page.getByRole('combobox', { name: label }).fill(typed);
-  await page.getByRole('option').first().click();
+  const field = page.getByRole('combobox', { name: label });
+  const first = page.getByRole('option').first();
+  await expect(async () => {
+    await field.fill('');
+    await field.fill(typed);
+    await expect(first).toBeVisible({ timeout: 3000 });
+  }).toPass({ timeout: 60_000 });
+  await first.click();
 }
 
 /** Types into a field as a person does, and leaves it. */

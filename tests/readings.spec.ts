@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './test';
-import { demo, sound } from './helpers';
+import { build, demo, later, saved, sound } from './helpers';
+import { NOW } from './now';
 
 const rows = Array.from(
   { length: 3000 },
@@ -123,6 +124,12 @@ test('from a stand-in’s fault to its cause: joined, broken, called out on Toda
   await expect(page.getByRole('heading', { name: 'Most likely' })).toBeVisible({ timeout: 60_000 });
   await expect(page.locator('[data-cause]').first()).toHaveAttribute('data-cause', 'probe-stuck');
   await expect(page.locator('[data-cause]').first()).toContainText('Breathe on it');
+  // Mended: written down, and followed until readings tell whether it worked.
+  await page.getByRole('button', { name: 'I mended this: A probe is stuck' }).click();
+  await expect(page.getByText('Written down: A probe is stuck, mended.')).toBeVisible();
+  await expect(page.locator('[data-mended="too early"]')).toContainText(/more hours have been read/);
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await expect(page.getByText('Mended: A probe is stuck').first()).toBeVisible();
 });
 
 test('the first opinion: what is seen is picked, a veterinarian comes before all, an edit is tried in Climate', async ({
@@ -140,7 +147,120 @@ test('the first opinion: what is seen is picked, a veterinarian comes before all
   await expect(page.getByRole('list', { name: 'What the readings say' })).toContainText(
     'lower than at these hours',
   );
-  await expect(page.locator('[data-cause]').first()).toContainText('It is not misted as it should be');
+  await expect(page.locator('[data-cause]').first()).toContainText('It is not misted');
+});
+
+/** Every record of a pack with its name and time, those of one stretch of days put so many days on. */
+function movedOn(senml: string, from: number, to: number, days: number): string {
+  let [name, unit, begins] = ['', '', 0];
+  const records = (
+    JSON.parse(senml) as { bn?: string; bt?: number; bu?: string; t?: number; v: number }[]
+  ).flatMap(({ bn, bt, bu, t, v }) => {
+    if (bn !== undefined) [name, unit, begins] = [bn, bu ?? '', bt ?? 0];
+    const at = begins + (t ?? 0);
+    return at >= from && at < to ? [{ n: name, u: unit, t: at + days * 86_400, v }] : [];
+  });
+  return JSON.stringify(records);
+}
+
+test('from an alarm to its cause, to what was done, to readings that say it worked', async ({ page }) => {
+  await demo(page);
+  await page.goto('/today');
+  await page.locator('[data-alarm="air among the cork"]').getByRole('link', { name: 'Why' }).click();
+  await page.getByRole('button', { name: 'I mended this: It is not misted' }).click();
+  await expect(page.locator('[data-mended="too early"]')).toBeVisible();
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As SenML' }).click();
+  const kept = readFileSync(await (await waiting).path(), 'utf8');
+
+  // Two days on it has read what it read twelve days before, when it was misted.
+  await later(page, 2);
+  const now = Date.parse(NOW) / 1000;
+  await page.goto('/e/demo-bog-shelf/keep?tab=readings');
+  await page.getByLabel('File of a sensor').setInputFiles({
+    name: 'since.senml.json',
+    mimeType: 'application/senml+json',
+    buffer: Buffer.from(movedOn(kept, now - 12 * 86_400 + 1800, now - 10 * 86_400, 12)),
+  });
+  await expect(page.getByText(/: \d+ readings of \d+ records/)).toBeVisible();
+  await page.getByRole('tab', { name: 'Troubleshoot' }).click();
+  await expect(page.locator('[data-mended="worked"]')).toContainText('It worked', { timeout: 30_000 });
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.locator('[data-alarm]')).toHaveCount(0);
+});
+
+test('a comparison that is planned ahead is followed on Today until it is over', async ({ page }) => {
+  await demo(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Limestone' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await page.getByRole('link', { name: 'Compare the two' }).click();
+  const ahead = page.getByRole('region', { name: 'Plan a comparison' });
+  await expect(ahead).toContainText('The designs are alike');
+  await page.goto('/compare?of=demo-bog-shelf,demo-limestone');
+  await expect(ahead.getByRole('list', { name: 'What could show' })).toContainText('Temperature, warm side');
+  await expect(ahead).toContainText('Make all but one alike first');
+  await sound(page, 'planned comparison');
+  await ahead.getByRole('button', { name: '1 week', exact: true }).click();
+  await ahead.getByRole('button', { name: 'Begin today' }).click();
+  const own = page.getByRole('region', { name: 'The planned comparison' });
+  await expect(own).toContainText('Day 0 of 7, until 25 Nov 2026. All else has stayed as it was.');
+  await page.goto('/today');
+  const told = page.getByRole('region', { name: 'Comparisons' });
+  await expect(told).toContainText('Bog shelf and Limestone: day 0 of 7');
+
+  // What changes meanwhile is told; so is the end.
+  await page.goto('/e/demo-limestone/brief');
+  await page.getByRole('textbox', { name: /^Height/ }).fill('70');
+  await page.getByRole('textbox', { name: /^Height/ }).press('Enter');
+  await saved(page);
+  await later(page, 7);
+  await page.goto('/today');
+  await expect(told).toContainText('Bog shelf and Limestone: the comparison is over');
+  await expect(told).toContainText('Changed since it began');
+  await told.getByRole('link', { name: 'See' }).click();
+  await own.getByRole('button', { name: 'End it' }).click();
+  await expect(ahead).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(told).toHaveCount(0);
+});
+
+test('the next seven days: drawn under the readings, told in words, and on Today', async ({ page }) => {
+  await demo(page);
+  await page.goto('/e/demo-limestone/keep?tab=readings');
+  const week = page.getByRole('region', { name: 'The next seven days' });
+  await expect(week).toContainText(/Shaded is where nine of ten readings should lie, by how far/, {
+    timeout: 60_000,
+  });
+  await page.locator('[data-point="warm side"]').click();
+  await sound(page, 'days to come');
+});
+
+test('what is read of an enclosure that is only planned alarms on Today, where nothing is to be cared for', async ({
+  page,
+}) => {
+  await build(page, 'leopard gecko', ['90', '45', '45'], 'Ridge');
+  await page.getByRole('link', { name: 'Keep' }).click();
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  // Two days at 39 °C, up to now.
+  const lines = Array.from({ length: 192 }, (_, i) => {
+    const at = new Date(Date.parse(NOW) - (192 - i) * 900_000).toISOString();
+    return `${at},${(39 + 0.2 * Math.sin(i / 5)).toFixed(1)}`;
+  });
+  await page.getByLabel('File of a sensor').setInputFiles({
+    name: 'ridge.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`time,Warm C\n${lines.join('\n')}\n`),
+  });
+  await page.getByRole('button', { name: 'Read it in' }).click();
+  await expect(point(page, 'Warm C')).toContainText('39');
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Nothing to care for yet' })).toBeVisible();
+  await expect(page.locator('[data-alarm="Warm C"]')).toContainText('Ridge: Warm C too high');
+  await sound(page, 'today of a plan');
 });
 
 test('animals, equipment and two enclosures side by side', async ({ page }) => {

@@ -1,7 +1,9 @@
 import type { Animal } from '@/core/catalogue';
 import { citedOr, estimated, practice } from './basis';
+import { bodyOf } from './bodies';
 import { lengthWork, zoneWork } from './cite';
 import { livesOf } from './lives';
+import { originOf } from './origins';
 import { heatOf } from './rests';
 import { readTable, within } from './table';
 
@@ -49,7 +51,7 @@ Trachycephalus resinifictrix | Amazon milk frog                | south-america  
 Pyxicephalus adspersus       | African bullfrog                | africa          | frog         | damp       | burrowing  | 10-23   | 150-1400   |       | 26-30 | 23-26 | 21-25 | 50-75 | 60-85  | 1 | 20 | 90×45×22   | 100 | alone  | soaking dish | 15  | shy             |         | poorly | forest-floor
 Salamandra salamandra        | fire salamander                 | europe          | newt         | damp       | ground     | 14-22   | 20-50      |       | 16-19 | 13-17 | 10-16 | 65-85 | 75-95  | 1 | 6  | 75×40×18   | 40  | groups | dish         | 2.5 | shy moist       |         | poorly | forest-floor
 Tylototriton verrucosus      | Himalayan crocodile newt        | south-asia      | newt         | damp       | ground     | 12-20   | 10-35      |       | 18-22 | 15-19 | 13-18 | 65-85 | 75-95  | 1 | 6  | 75×40×18   | 40  | groups | soaking dish | 2.5 | shy moist       |         | poorly | forest-floor
-Pleurodeles waltl            | Iberian ribbed newt             | mediterranean   | newt         | half-water | half-water | 15-25   | 20-50      |       | 18-22 | 15-19 | 13-18 | 60-85 | 70-95  | 1 | 3  | 80×35×18   | 25  | groups | pool         | 3   |                 |         | poorly | forest-floor
+Pleurodeles waltl            | Iberian ribbed newt             | mediterranean   | newt         | half-water | half-water | 15-25   | 20-50      |       | 18-22 | 15-19 | 13-18 | 60-85 | 70-95  | 1 | 3  | 80×35×18   | 25  | groups | pool         | 3   |                 |         | poorly | forest-five-coir
 Plethodon cinereus           | eastern red-backed salamander   | north-america   | newt         | damp       | ground     | 6-12    | 0.6-1.5    |       | 15-18 | 12-16 | 10-15 | 75-95 | 80-100 | 1 | 6  | 45×30×15   | 40  | pairs  | dish         | 0.8 | shy moist       |         | rough  | forest-floor
 Rhacodactylus leachianus     | New Caledonian giant gecko      | australasia     | gecko        | wet        | climbing   | 30-42   | 180-400    |       | 24-27 | 21-24 | 18-22 | 55-75 | 65-90  | 1 | 6  | 60×60×75   | 80  | alone  | drops and dish | 6   | shy             | 4-10    | glass  | chunky-epiphyte+forest-five-coir
 Gekko gecko                  | tokay gecko                     | southeast-asia  | gecko        | wet        | climbing   | 22-38   | 90-300     | 31-34 | 27-30 | 24-27 | 21-25 | 55-75 | 65-90  | 1 | 6  | 60×60×75   | 50  | pairs  | drops and dish | 5   | shy             | 3-8     | glass  | chunky-epiphyte+forest-five-coir
@@ -118,7 +120,7 @@ Caribena versicolor          | Antilles pinktoe tarantula      | caribbean      
 Gromphadorhina portentosa    | hissing cockroach               | madagascar      | invertebrate | damp       | ground     | 5-7.5   | 5-15       |       | 25-30 | 22-26 | 20-25 | 50-70 | 60-80  | 1 | 5  | 40×25×20   | 8   | groups | dish         | 2.5 | shy             |         | glass  | forest-floor
 Coenobita clypeatus          | Caribbean hermit crab           | caribbean       | invertebrate | damp       | burrowing  | 3-8     | 20-150     |       | 25-29 | 23-27 | 22-26 | 75-90 | 80-95  | 1 | 20 | 60×40×30   | 20  | groups | pool         | 5   | shy             | 2-6     | rough  | loose-sand-bark
 Geosesarma dennerle          | vampire crab                    | southeast-asia  | invertebrate | half-water | half-water | 1.2-2   | 1-3        |       | 24-27 | 22-25 | 21-24 | 80-95 | 85-100 | 1 | 6  | 45×45×25   | 12  | groups | pool         | 1.5 | shy             |         | rough  | forest-five-coir
-Extatosoma tiaratum          | giant prickly stick insect      | australasia     | invertebrate | damp       | climbing   | 8-15    | 8-25       |       | 22-27 | 19-24 | 17-22 | 50-70 | 60-80  | 1 | 3  | 40×40×60   | 20  | groups | drops        | 3   |                 | 0.4-1.5 | glass  | coir-bark-leaf
+Extatosoma tiaratum          | giant prickly stick insect      | australasia     | invertebrate | damp       | climbing   | 8-15    | 3-25       |       | 22-27 | 19-24 | 17-22 | 50-70 | 60-80  | 1 | 3  | 40×40×60   | 20  | groups | drops        | 3   |                 | 0.4-1.5 | glass  | coir-bark-leaf
 Hierodula membranacea        | giant Asian mantis              | south-asia      | invertebrate | damp       | climbing   | 7-9     | 3-8        |       | 24-29 | 21-25 | 18-23 | 45-65 | 55-75  | 1 | 2  | 20×20×30   | 100 | alone  | drops        | 1.5 |                 | 0.3-1.2 | glass  | coir-bark-leaf
 `;
 
@@ -159,6 +161,8 @@ export const animals: Animal[] = readTable(TABLE, 25).map((cell): Animal => {
     moistHide: practice(habits.includes('moist')),
     ...(cell(22) ? { perch: practice(within(cell(22), 0.01)) } : {}),
     climbs: practice(cell(23) as NonNullable<Animal['climbs']>['value']),
+    ...bodyOf(cell(0)),
+    ...originOf(cell(0)),
     ...livesOf(id, cell(2), cell(3)),
     recipe,
     ...(upperRecipe ? { upperRecipe } : {}),

@@ -108,7 +108,12 @@ const COAT = {
   each: true,
   finish: 'sealer',
 } as const;
-const AIRING = { step: 'Airing until nothing smells', days: practice(range(14, 28)), fumes: true } as const;
+const AIRING = {
+  step: 'Airing until nothing smells',
+  days: practice(range(14, 28)),
+  fumes: true,
+  airs: true,
+} as const;
 
 /** Lines of silicone that roughen the glass, and glue along edges: m³ per m² and per m (common practice). */
 const LINES = { supply: 'silicone', per: 'area', rate: practice(0.0001) } as const;

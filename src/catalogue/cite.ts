@@ -104,7 +104,7 @@ export const incubationWork = (kind: string): string | undefined =>
 
 /** Genera that stand in the list of toxic and harmless plants as the row has it. */
 const HARM = new Set(
-  'Nephrolepis Adiantum Asplenium Cyrtomium Fittonia Peperomia Spathiphyllum Anthurium Aglaonema Epipremnum Scindapsus Philodendron Monstera Syngonium Hoya Hedera Chlorophytum Maranta Goeppertia Aspidistra Chamaedorea Codiaeum Dracaena Alocasia Soleirolia Episcia Neoregelia Phalaenopsis Platycerium Haworthiopsis Haworthia Crassula Euphorbia Kalanchoe Echeveria Hibiscus Saxifraga Pilea Hypoestes Streptocarpus Sempervivum Aloe'.split(
+  'Nephrolepis Adiantum Asplenium Cyrtomium Fittonia Peperomia Spathiphyllum Anthurium Aglaonema Epipremnum Scindapsus Philodendron Monstera Syngonium Hoya Hedera Chlorophytum Maranta Goeppertia Aspidistra Chamaedorea Codiaeum Dracaena Alocasia Soleirolia Episcia Neoregelia Phalaenopsis Platycerium Haworthiopsis Haworthia Crassula Euphorbia Kalanchoe Echeveria Hibiscus Saxifraga Pilea Hypoestes Streptocarpus Sempervivum Aloe Ctenanthe Aeschynanthus Davallia Blechnum Polystichum Phlebodium Plectranthus Cryptanthus Ceropegia Heptapleurum Oxalis Masdevallia Ludisia Gasteria Sinningia Cyperus'.split(
     ' ',
   ),
 );

@@ -44,6 +44,29 @@ Subulina octona           | miniature awl snail     | snail      | litter  | 16 
 Zonitoides arboreus       | quick gloss snail       | snail      | litter  | 5   | 12   | 5-21-30  | 45-95 | 2 | 14 | 70  | 300  | 0.4  | 98.4   | 99.5 | 4   | 40/20/40 | 25  | 0    | 30 | unwanted           | north-america   | 1   | 0
 `;
 
+/**
+ * Beetles that pupate, as breeders tell (common practice): days of it, soil (cm), how damp (% of the pores), and whether a larva must lie
+ * by itself: crowded ones of the giant mealworm stay larvae.
+ */
+const PUPATES = `
+Tenebrio molitor       | 9  | 2 | 2-35  |
+Zophobas atratus       | 14 | 5 | 8-50  | alone
+Alphitobius diaperinus | 6  | 2 | 5-55  |
+Dermestes maculatus    | 7  | 2 | 0-25  |
+Alphitobius laevigatus | 7  | 2 | 10-60 |
+`;
+const pupates = new Map(
+  readTable(PUPATES, 5).map((cell) => [
+    cell(0),
+    practice({
+      days: Number(cell(1)),
+      depth: Number(cell(2)) / 100,
+      wetness: within(cell(3), 0.01),
+      alone: cell(4) === 'alone',
+    }),
+  ]),
+);
+
 /** What may not be kept or sold in places, since it runs wild where it gets out (from memory; the local authority decides). */
 const INVASIVE: ReadonlySet<string> = new Set(['Blaptica dubia']);
 
@@ -62,6 +85,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
   const numeric = (at: number, scale = 1): number => Math.round(Number(cell(at)) * scale * 1e9) / 1e9;
   const number = (at: number, rule: string, scale = 1) => estimated(numeric(at, scale), rule);
   // Its eggs and life as an adult were watched at 24 °C.
+  const pupa = pupates.get(cell(0));
   const watched = cell(0) === 'Folsomia candida' ? 'fountain-hopkin-2005' : undefined;
   return {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
@@ -92,6 +116,7 @@ export const crew: CrewKind[] = readTable(TABLE, 24).map((cell): CrewKind => {
     escapes: ways.includes('escapes'),
     air: ways.includes('air'),
     region: citedOr(cell(21) as CrewKind['region']['value'], CHECKLIST[cell(2)], 'accounts'),
+    ...(pupa ? { pupates: pupa } : {}),
     culture: practice(Number(cell(22))),
     ...(INVASIVE.has(cell(0)) ? { legal: ['invasive' as const] } : {}),
     price: practice(Number(cell(23))),

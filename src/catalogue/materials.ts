@@ -20,6 +20,7 @@ interface Row {
   voids?: Material['voids'];
   grain?: readonly [number, number];
   peat?: boolean;
+  tight?: boolean;
   cautions?: Material['cautions'];
 }
 
@@ -275,6 +276,17 @@ const rows: Row[] = [
     received: 0,
     moist: 0,
     packs: [roll(0.5, 1, 14), roll(1, 1, 26)],
+  },
+  {
+    id: 'pond-liner',
+    name: 'Pond liner of rubber',
+    roles: ['barrier'],
+    tight: true,
+    density: 0.9,
+    settling: 0,
+    received: 0,
+    moist: 0,
+    packs: [roll(1, 1, 9), roll(1, 2, 16), roll(2, 2, 29)],
   },
   {
     id: 'sheet-moss',
@@ -1039,6 +1051,7 @@ export const materials: Material[] = rows.map((row) => {
     ...(other ? { retentionToo: cited(other, 'schaap-2001') } : {}),
     ...(MIXING[row.id] ? { mixing: MIXING[row.id] } : {}),
     ...(row.voids ? { voids: row.voids } : {}),
+    ...(row.tight ? { tight: true } : {}),
     ...(row.grain ? { grain: practice(range(row.grain[0], row.grain[1])) } : {}),
     peatFree: !row.peat,
     ...(PROTECTED.has(row.id) ? { legal: ['protected' as const] } : {}),

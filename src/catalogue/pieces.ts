@@ -280,7 +280,7 @@ const rows: Row[] = [
     id: 'moss-box',
     name: 'Box of damp moss',
     group: 'shelter',
-    why: 'Near 99 % inside: where skin comes off in one piece. Refilled by the week.',
+    why: 'Damp moss inside: where skin comes off in one piece. Refilled by the week.',
     look: 'plastic',
     body: block('box', 0.16, 0.13, 0.08, 0.003),
     support: ground(0.02),

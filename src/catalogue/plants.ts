@@ -178,6 +178,8 @@ Pecluma pectinata          | comb polypody               | mounted   | 20-40  | 
 Phlebodium aureum          | blue star fern              | ground    | 25-50  | 30-60 | 16 | 2-9     | 15-29 | 45-90  | 30-65  | 300  | 6  |          | central-america | pot     | 2
 Humata tyermannii          | bear’s-foot fern            | mounted   | 15-25  | 25-50 | 18 | 2-8     | 14-28 | 55-90  | 30-65  | 80   | 3  |          | east-asia       | pot     | 3
 Selaginella apoda          | meadow spike-moss           | ground    | 2-6    | 15-35 | 8  | 1-5     | 8-27  | 70-100 | 60-95  | 40   | 3  |          | north-america   | pot     | 5
+Marchantia polymorpha      | common liverwort            | moss      | 0.5-2  | 10-25 | 6  | 1-6     | 5-25  | 75-100 | 60-100 | 10   | 1  |          | europe          | mat     | 4
+Lunularia cruciata         | crescent-cup liverwort      | moss      | 0.5-1.5 | 8-20 | 7  | 1-6     | 6-25  | 75-100 | 60-100 | 10   | 1  |          | mediterranean   | mat     | 4
 Riccia fluitans            | crystalwort                 | floating  | 1-2    | 10-40 | 4  | 3-14    | 12-29 | 60-100 | 95-100 | 5    | 0  |          | europe          | mat     | 8
 Lemna minor                | common duckweed             | floating  | 0.2-0.5 | 10-60 | 1  | 3-25    | 6-31  | 40-100 | 95-100 | 3    | 0  |          | europe          | bare    | 8
 Ceratophyllum demersum     | hornwort                    | submerged | 20-60  | 15-40 | 4  | 3-15    | 10-29 | 40-100 | 95-100 | 20   | 0  |          | europe          | bare    | 8
@@ -284,6 +286,53 @@ const FEEDS: Readonly<Record<string, Plant['feeds']>> = {
   'Psidium guajava': ['leaf insects'],
 };
 
+/**
+ * What is sown or spread: of what, and days until green is seen where it is warm and moist, as growers say (common
+ * practice). Of moss, pieces are brushed on in a slurry.
+ */
+const SOWS = `
+Taxiphyllum barbieri       | pieces | 20-60
+Hypnum cupressiforme       | pieces | 30-90
+Thuidium delicatulum       | pieces | 30-90
+Sphagnum palustre          | pieces | 30-90
+Vesicularia montagnei      | pieces | 20-60
+Marchantia polymorpha      | pieces | 14-45
+Lunularia cruciata         | pieces | 14-45
+Selaginella kraussiana     | pieces | 14-40
+Soleirolia soleirolii      | pieces | 7-21
+Adiantum raddianum         | spores | 40-120
+Adiantum capillus-veneris  | spores | 40-120
+Pteris cretica             | spores | 30-90
+Asplenium nidus            | spores | 40-120
+Blechnum brasiliense       | spores | 40-120
+Cyrtomium falcatum         | spores | 30-90
+Polystichum tsussimense    | spores | 40-120
+Phlebodium aureum          | spores | 40-120
+Bouteloua gracilis         | seed   | 7-21
+Festuca glauca             | seed   | 10-21
+Eleusine tristachya        | seed   | 7-21
+Carex comans               | seed   | 14-40
+Taraxacum officinale       | seed   | 7-21
+Plantago lanceolata        | seed   | 7-21
+Trifolium repens           | seed   | 5-14
+Coleus scutellarioides     | seed   | 7-21
+Biophytum sensitivum       | seed   | 10-30
+Sempervivum tectorum       | seed   | 14-40
+`;
+/** m² that a portion covers, and what it costs: spores of one frond, a packet of seed, a handful of moss in buttermilk or water. */
+const PORTION = {
+  pieces: { covers: 0.1, price: 7 },
+  spores: { covers: 0.05, price: 5 },
+  seed: { covers: 0.5, price: 3 },
+} as const;
+
+const sowing = new Map(
+  readTable(SOWS, 3).map((cell) => {
+    const by = cell(1) as keyof typeof PORTION;
+    return [cell(0), practice({ by, days: within(cell(2)), ...PORTION[by] })] as const;
+  }),
+);
+
 /** Typical prices by how it is sold. */
 const PRICE: Record<Plant['sold']['value'], number> = { pot: 6, bare: 8, cutting: 5, mat: 7, bulb: 4 };
 
@@ -291,6 +340,7 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
   const sold = cell(14) as Plant['sold']['value'];
   const legal = LEGAL[cell(0)];
   const feeds = FEEDS[cell(0)];
+  const sows = sowing.get(cell(0));
   return {
     id: cell(0).toLowerCase().replaceAll(' ', '-'),
     english: cell(1),
@@ -316,6 +366,7 @@ export const plants: Plant[] = readTable(TABLE, 16).map((cell): Plant => {
     divides: practice(Number(cell(15))),
     ...(CATCHES.has(cell(0)) ? { catches: true } : {}),
     ...(feeds ? { feeds } : {}),
+    ...(sows ? { sows } : {}),
     ...(legal ? { legal } : {}),
     price: practice(DEAR[cell(0)] ?? PRICE[sold]),
   };

@@ -72,6 +72,11 @@ export const works: readonly Source[] = [
     use: 'what one or two people lift',
   },
   {
+    id: 'ilo-r128',
+    citation: 'International Labour Organization 1967. Maximum Weight Recommendation, R128.',
+    use: 'what two people should not lift',
+  },
+  {
     id: 'nagy-2001',
     citation:
       'Nagy, K. A. 2001. Food requirements of wild animals: predictive equations for free-living mammals, reptiles, and birds. Nutr. Abstr. Rev. B 71: 21R.',
@@ -276,6 +281,10 @@ export const rules: readonly Source[] = [
   {
     id: 'kin',
     citation: 'As of near relatives of its size.',
+  },
+  {
+    id: 'lands',
+    citation: 'Between the edges of the lands that checklists name for it, to about two degrees.',
   },
   {
     id: 'uv-by-habit',

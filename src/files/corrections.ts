@@ -5,6 +5,7 @@ import {
   corrected,
   CORRECTED_TABLES,
   CrewKind,
+  isGone,
   Material,
   Plant,
   valueAt,
@@ -25,11 +26,13 @@ const Value = z.union([
   z.number(),
   z.boolean(),
   z.null(),
+  z.strictObject({ gone: z.literal(true) }),
 ]);
 /** Values of the catalogue that a keeper confirmed, corrected or cited, for others to read. See docs/format.md. */
 const CorrectionFile = z.strictObject({
   format: z.literal('rincon-corrections'),
-  version: z.literal(1),
+  /** 1 told of no value that is gone. */
+  version: z.union([z.literal(1), z.literal(2)]),
   written: z.iso.datetime(),
   corrections: z
     .array(
@@ -45,7 +48,7 @@ const CorrectionFile = z.strictObject({
 });
 
 export const writeCorrections = (corrections: readonly Correction[], written: Date): string =>
-  `${JSON.stringify({ format: 'rincon-corrections', version: 1, written: written.toISOString(), corrections }, null, 2)}\n`;
+  `${JSON.stringify({ format: 'rincon-corrections', version: 2, written: written.toISOString(), corrections }, null, 2)}\n`;
 
 /** Reads a file of corrections; what of it fits the rows here is told by `reviewOf`. */
 export function readCorrections(text: string): Read<readonly Correction[]> {
@@ -90,9 +93,12 @@ export function reviewOf(corrections: readonly Correction[], rows: CorrectedRows
     const row = rowsOf(rows, table).find((it) => it.id === id);
     if (!row) return [{ correction, here: undefined, refused: 'it is not in this catalogue' }];
     const here = valueAt(row, field);
-    if (here === undefined) return [{ correction, here, refused: 'it has no such value' }];
-    if (JSON.stringify(here) === JSON.stringify(value)) return [];
-    const { error } = SCHEMAS[table].safeParse(corrected(row, field, value));
+    if (isGone(value) ? here === undefined : JSON.stringify(here) === JSON.stringify(value)) return [];
+    const next = corrected(row, field, value);
+    if (next === row) return [{ correction, here, refused: 'it has no such value' }];
+    const { error } = SCHEMAS[table].safeParse(next);
+    if (error?.issues.some((it) => it.code === 'unrecognized_keys'))
+      return [{ correction, here, refused: 'it has no such value' }];
     if (!error) return [{ correction, here, refused: null }];
     const [issue] = error.issues;
     const { message } = refusalOf(issue);

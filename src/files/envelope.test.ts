@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { demoCultures, demoDesigns } from '@/catalogue/demo';
 import { assess } from '@/core/assess';
+import { changedParts, factorsOf } from '@/core/climate';
 import { buyingOf } from '@/core/buying';
 import { applyEdit } from '@/core/edits';
 import { DESIGN_VERSION } from '@/core/document';
@@ -75,6 +76,9 @@ describe('files of every earlier version', () => {
     'rack-v14',
     'rack-v15',
     'rack-v16',
+    'rack-v17',
+    'rack-v18',
+    'rack-v19',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -84,6 +88,18 @@ describe('files of every earlier version', () => {
     expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     for (const design of read.value.designs)
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 15 holds how long a plan waits, and where its animal is; one of before waits as is usual', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v19.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v18.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    expect(read.value.designs[1]!.plan).toMatchObject({
+      pace: 'quick',
+      animal: { comes: 'post', day: '2026-12-04' },
+    });
+    for (const { plan } of before.value.designs)
+      expect(plan).toMatchObject({ pace: 'usual', animal: { comes: 'new', day: null } });
   });
 
   it('version 8 holds what stood before a rebuild, and what was read at a step', () => {
@@ -153,6 +169,7 @@ describe('files of every earlier version', () => {
       females: 1,
       hatched: '2026-08-01',
       ageMonths: 3,
+      lightSensitive: false,
     });
     expect(before.value.designs.map((it) => it.living.company.hatched)).toEqual([null, null, null, null]);
     expect(before.value.designs.flatMap((it) => it.plan.standing?.living.company.hatched)).toContain(null);
@@ -171,6 +188,43 @@ describe('files of every earlier version', () => {
     ]);
     expect(rests(before.value)).toEqual([null, null, null, null]);
     expect(before.value.designs.flatMap((it) => it.plan.standing?.living.rest)).toContain(null);
+  });
+
+  it('version 13 holds what is sown, and forms that bear less light; before it nothing and none', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v17.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v16.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    const sown = (of: Envelope) =>
+      of.designs.flatMap((it) => it.living.plants.filter((plant) => plant.sown).map((plant) => plant.name));
+    const pale = (of: Envelope) =>
+      of.designs.filter((it) => it.living.company.lightSensitive).map((it) => it.name);
+    expect([sown(read.value), pale(read.value)]).toEqual([['cypress-leaved plait-moss'], ['Limestone']]);
+    expect([sown(before.value), pale(before.value)]).toEqual([[], []]);
+    expect(before.value.designs.flatMap((it) => it.plan.standing?.living.company.lightSensitive)).toContain(
+      false,
+    );
+  });
+
+  it('version 14 holds what a calibration leaves open; one of before is shown and no longer used', () => {
+    const text = readFileSync('tests/fixtures/rack-v18.rincon.json', 'utf8');
+    const read = readEnvelope(text);
+    if (!read.ok) throw new Error('not read');
+    const hedge = read.value.designs.find((it) => it.name === 'Hedge')!;
+    expect(factorsOf(hedge)).toEqual({ exchange: 1.4, wetness: 0.8, gain: 1.1 });
+    const old = readFileSync('tests/fixtures/rack-v17.rincon.json', 'utf8').replaceAll(
+      '"calibration": null',
+      '"calibration": { "on": "2026-03-04", "file": "logger.csv", "exchange": 1.4, "wetness": 0.8, "gain": 1.1, "left": { "humidity": 0.03, "temperature": 0.4 } }',
+    );
+    const before = readEnvelope(old);
+    if (!before.ok) throw new Error(`${before.place}: ${before.message}`);
+    const own = before.value.designs.find((it) => it.name === 'Hedge')!;
+    expect(own.climate.calibration).toMatchObject({
+      exchange: 1.4,
+      since: '2026-03-04',
+      intervals: { gain: [1.1 / 4, 4.4] },
+    });
+    expect(changedParts(own)).toEqual(['shell', 'heat', 'ground']);
+    expect(factorsOf(own)).toEqual({ exchange: 1, wetness: 1, gain: 1 });
   });
 
   it('version 9 of the file tells where values come from by five marks; those of before are carried over', () => {

@@ -314,7 +314,7 @@ describe('what joined devices read', () => {
 
 describe('an edit that goes by the animal', () => {
   it('goes by how large it is on the day of the edit', async () => {
-    const company = { males: 0, females: 0, hatched: '2026-10-20', ageMonths: 0 };
+    const company = { males: 0, females: 0, hatched: '2026-10-20', ageMonths: 0, lightSensitive: false };
     await changeDesign(db, hedge.id, { edit: 'setLiving', change: { company } }, catalogue, NOW);
     const later = Date.parse('2027-04-25T12:00:00Z');
     await changeDesign(db, hedge.id, { edit: 'proposeScape', change: {} }, catalogue, later);

@@ -5,7 +5,7 @@ import { Design } from '@/core/document';
 import type { EditCall } from '@/core/edits';
 import type { Draft, Effect } from '@/core/log';
 import { asOf } from '@/core/brief/age';
-import { homeOf, leave, moveTo, type AnimalRecord } from '@/core/records';
+import { homeOf, leave, moveTo, type AnimalRecord, type CultureAct } from '@/core/records';
 import { localDay } from '@/core/time';
 import type { RinconDatabase } from './database';
 import { changeDesign, loadDesign } from './designs';
@@ -77,6 +77,12 @@ export interface Line {
   readonly at?: number;
 }
 
+/** A culture that was fed on a day. */
+export interface Fed {
+  readonly culture: string;
+  readonly on: string;
+}
+
 /** Takes back what was done; what others did since stays. */
 type Back = (at: number) => Promise<void>;
 
@@ -84,6 +90,7 @@ type Back = (at: number) => Promise<void>;
  * Writes lines into the log, with all that they change besides (`Effect`), in one transaction: however a thing was written
  * down, it does the same. Gives how all of it is taken back.
  * @param pictures of the first line
+ * @param fed cultures that were fed as well
  */
 export async function record(
   db: RinconDatabase,
@@ -91,13 +98,15 @@ export async function record(
   catalogue: Catalogue,
   now: number,
   pictures: readonly SmallPicture[] = [],
+  fed: readonly Fed[] = [],
 ): Promise<() => Promise<void>> {
-  const all = [db.animals, db.designs, db.steps, db.log, db.pictures, db.equipment];
+  const all = [db.animals, db.designs, db.steps, db.log, db.pictures, db.equipment, db.cultures];
   for (const { at = now } of lines) hasCome(localDay(at), now);
+  for (const { on } of fed) hasCome(on, now);
   if (lines.some((it) => it.draft.effect)) await fetchEdits();
   return db.transaction('rw', all, async () => {
     const ids = await writeEntries(db, lines, now, pictures);
-    const backs: Back[] = [];
+    const backs: Back[] = fed.length > 0 ? [await feedCultures(db, fed, now)] : [];
     for (const { design, draft, at = now } of lines) {
       const own = { design, animal: draft.animal ?? null, on: localDay(at) };
       if (draft.effect) backs.unshift(await carryOut(db, draft.effect, own, catalogue, now));
@@ -312,4 +321,29 @@ function livingAfter(brief: Lived, by: number, on: string): Lived {
     return isLivedIn ? { ...brief, count: count + by } : { count: by, stage: 'inhabited', since: on };
   if (!isLivedIn) return brief;
   return count + by > 0 ? { ...brief, count: count + by } : { count: 1, stage: 'growing-in', since: on };
+}
+
+/** Writes into the records of cultures that they were fed. */
+async function feedCultures(db: RinconDatabase, fed: readonly Fed[], now: number): Promise<Back> {
+  const acts = new Map<string, CultureAct[]>();
+  for (const { culture, on } of fed) {
+    const act: CultureAct = { id: crypto.randomUUID(), on, what: 'fed', count: null, gone: false };
+    acts.set(culture, [...(acts.get(culture) ?? []), act]);
+  }
+  const put = async (gone: boolean, at: number): Promise<void> => {
+    for (const [culture, own] of acts) {
+      const ids = new Set(own.map((it) => it.id));
+      await changeRecord(
+        db,
+        'cultures',
+        culture,
+        (here) => ({
+          acts: [...here.acts.filter((it) => !ids.has(it.id)), ...own.map((it) => ({ ...it, gone }))],
+        }),
+        at,
+      );
+    }
+  };
+  await put(false, now);
+  return (at) => put(true, at);
 }

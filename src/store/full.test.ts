@@ -229,7 +229,7 @@ describe('a disk that is full', () => {
     // Each act writes at least once, most of them more often.
     expect(new Set(failed).size).toBe(ACTS.length);
     expect(failed.length).toBeGreaterThan(40);
-  }, 60_000);
+  });
 });
 
 describe('what could not be read again', () => {

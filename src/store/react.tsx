@@ -6,15 +6,25 @@ import { DAY_MS } from '@/core/physics/constants';
 import { catalogue as shipped, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
 import { asOf } from '@/core/brief/age';
+import type { PlannedComparison } from '@/core/compare/planned';
 import type { Shelf } from '@/core/ground';
 import type { Entry } from '@/core/log';
 import { shelfAmounts, stockOf, type ShelfMove, type Stock } from '@/core/shelf';
-import { animalGoes, editAndTell, record, type Gone as Left, type Line, type ToldEdit } from './acts';
+import {
+  animalGoes,
+  editAndTell,
+  record,
+  type Gone as Left,
+  type Fed,
+  type Line,
+  type ToldEdit,
+} from './acts';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
 import type { Loaded } from './openRow';
 import {
+  changeComparisons,
   changeOwnRow,
   DEFAULT_SETTINGS,
   loadSettings,
@@ -260,11 +270,11 @@ export function useActs() {
   const { db, catalogue } = useStore();
   return useMemo(
     () => ({
-      record: (lines: readonly Line[], files: readonly File[] = []) =>
+      record: (lines: readonly Line[], files: readonly File[] = [], fed: readonly Fed[] = []) =>
         readable(async () => {
           // A file that is no picture is found out before anything is written.
           const pictures = await Promise.all(files.map(shrinkPicture));
-          return record(db, lines, catalogue, Date.now(), pictures);
+          return record(db, lines, catalogue, Date.now(), pictures, fed);
         }),
       editAndTell: (told: ToldEdit) => readable(() => editAndTell(db, told, catalogue, Date.now())),
       animalGoes: (gone: Left) => readable(() => animalGoes(db, gone, catalogue, Date.now())),
@@ -277,6 +287,20 @@ export function useActs() {
 export function useAway() {
   const { db, settings } = useStore();
   return [settings.away, (away: Settings['away']): void => void saveSetting(db, 'away', away)] as const;
+}
+
+/** Comparisons that were planned and not ended, and a way to change them. */
+export function useComparisons() {
+  const { db, settings } = useStore();
+  const open = useMemo(() => settings.comparisons.filter((it) => !it.closed), [settings.comparisons]);
+  return {
+    open,
+    plan: (it: PlannedComparison): Promise<void> => changeComparisons(db, (all) => [...all, it]),
+    close: (id: string): Promise<void> =>
+      changeComparisons(db, (all) => all.map((it) => (it.id === id ? { ...it, closed: true } : it))),
+    reopen: (id: string): Promise<void> =>
+      changeComparisons(db, (all) => all.map((it) => (it.id === id ? { ...it, closed: false } : it))),
+  };
 }
 
 /** Share of what is measured out that is bought to spare. */

@@ -140,6 +140,15 @@ describe('readings kept by the week', () => {
     expect(await db.series.count()).toBe(2);
     expect(await listSeries(db, null)).toHaveLength(1);
   });
+  it('of a point’s name go to it where it had no source, and to another quantity’s of that name never', async () => {
+    await addReadings(db, [{ series, track: hours(0, 20) }]);
+    const back = { source: 'bog/warm', name: series.name, place: 'warm' as const, track: hours(20, 20) };
+    await addFromSource(db, series.design, [{ ...back, quantity: series.quantity }], START);
+    expect(await listSeries(db, series.design)).toHaveLength(1);
+    expect((await readTrack(db, series.id, -Infinity, Infinity)).at.length).toBe(40);
+    await addFromSource(db, series.design, [{ ...back, quantity: 'humidity' }], START);
+    expect(await listSeries(db, series.design)).toHaveLength(2);
+  });
   it('of two tabs that write at once nothing is lost, and nothing is there twice', async () => {
     const other = new RinconDatabase(db.name);
     await other.open();

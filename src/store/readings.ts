@@ -122,7 +122,10 @@ export interface SourceTrack {
   readonly track: Track;
 }
 
-/** Adds readings to the points of an enclosure they have gone to before; to new ones where there is none yet. */
+/**
+ * Adds readings to the points of an enclosure they have gone to before, or that go by their name and had no source yet: what
+ * was written out of here comes back to where it was. To new ones where there is none.
+ */
 export async function addFromSource(
   db: RinconDatabase,
   design: string,
@@ -139,6 +142,7 @@ export async function addFromSource(
           track,
           series:
             here.find((it) => it.source === source && it.quantity === quantity) ??
+            here.find((it) => it.source === null && it.quantity === quantity && it.name === name) ??
             Series.parse({
               id: crypto.randomUUID(),
               design,

@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal';
 import { z } from 'zod';
 import { NO_OWN_ROWS, OWN_KINDS, type OwnRows } from '@/catalogue';
+import { PlannedComparison } from '@/core/compare/planned';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { Mix, refusalOf } from '@/core/document';
 import { FAMILIES } from '@/core/mixing';
@@ -88,6 +89,8 @@ const Settings = z.object({
     .object({ from: z.iso.date(), to: z.iso.date(), who: z.string().max(80) })
     .nullable()
     .catch(null),
+  /** Comparisons that were planned, ended ones too. */
+  comparisons: rows(PlannedComparison),
   /** Enclosures whose devices are listened to. */
   joined: z.array(z.string()).catch([]),
   /** When everything was last exported, ms since 1970; null: never. */
@@ -110,6 +113,7 @@ export const DEFAULT_SETTINGS: Settings = {
   matches: {},
   quiet: null,
   away: null,
+  comparisons: [],
   joined: [],
   exported: null,
 };
@@ -152,7 +156,16 @@ export function unreadableIn(stored: Readonly<Record<string, unknown>>): readonl
 }
 
 /** Settings that go into a backup; prices and own rows go with the enclosures. */
-export const KEPT_SETTINGS = ['units', 'tub', 'spare', 'matches', 'quiet', 'away', 'bench'] as const;
+export const KEPT_SETTINGS = [
+  'units',
+  'tub',
+  'spare',
+  'matches',
+  'quiet',
+  'away',
+  'bench',
+  'comparisons',
+] as const;
 
 /** Settings from a backup, where nothing is set here. */
 export async function restoreSettings(
@@ -176,6 +189,17 @@ export async function saveSetting<K extends keyof Settings>(
   if (!read.success || !equal(read.data, value))
     throw new RefusedWrite(`${key}: this value could not be read again`);
   await db.settings.put({ key, value });
+}
+
+/** Changes the planned comparisons as they are stored at that moment: two windows lose neither’s. */
+export async function changeComparisons(
+  db: RinconDatabase,
+  change: (all: Settings['comparisons']) => Settings['comparisons'],
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    const stored = (await db.settings.get('comparisons'))?.value;
+    await saveSetting(db, 'comparisons', change(Settings.shape.comparisons.parse(stored)));
+  });
 }
 
 /** Writes one own row, in place of the one with its id. Two windows writing different rows lose neither. */

@@ -243,7 +243,7 @@ describe('one enclosure in two windows', () => {
     }
     expect(n).toBeGreaterThan(3.6 * ROUNDS);
     expect(told).toBeGreaterThan(10);
-  }, 120_000);
+  });
 
   it('lines of the log written, changed and struck from both sides all come through', async () => {
     const next = seededRandom(21);

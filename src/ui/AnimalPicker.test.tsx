@@ -38,9 +38,9 @@ describe('the picker of species', () => {
     ['leopart gekko', ['leopard gecko']],
   ])('%s', async (typed, names) => {
     const field = await opened();
-    await vi.waitFor(() => expect(found().length).toBe(catalogue.animals.length));
+    await vi.waitFor(() => expect(found().length).toBe(catalogue.animals.length), { timeout: 20_000 });
     await type.type(field, typed);
-    await vi.waitFor(() => expect(found().slice(0, names.length)).toEqual(names));
+    await vi.waitFor(() => expect(found().slice(0, names.length)).toEqual(names), { timeout: 20_000 });
   });
   it('gives the species that is picked, and nothing that was only typed', async () => {
     const onChange = vi.fn();

@@ -1,11 +1,10 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import type { ReactNode } from 'react';
-import { LAW_WORK, lawsOf, type Animal, type Life, type Sourced } from '@/core/catalogue';
+import { LAW_WORK, lawsOf, type Animal, type Life } from '@/core/catalogue';
 import { DEFENCE_WORD, LAW_WORD, preyRule, youngPlan } from '@/core/living';
-import { capital, length, temperature } from '@/core/units';
-import { BasisMark } from './BasisMark';
+import { capital, length, percent, spanned, temperature } from '@/core/units';
+import { BodyFacts } from './BodyFacts';
+import { Fact, Facts } from './Facts';
 import { useReader } from './units';
 
 const SEXES: Record<Life['sexes']['value'], string> = {
@@ -38,6 +37,14 @@ const REST_WORD: Record<NonNullable<Life['rest']>['value']['need'], string> = {
   needed: 'It needs a rest',
   usual: 'A rest is usual',
   breeding: 'A rest is led for breeding',
+};
+
+/** How old it may become; of each sex, where one lives much longer. */
+const yearsWords = ({ sexes }: Animal, { years }: Life): string => {
+  const [female, male] = [sexes?.value.female.years, sexes?.value.male.years];
+  return female === undefined || male === undefined
+    ? `Up to about ${years.value} years.`
+    : `Females up to about ${female} years, males ${male}.`;
 };
 
 interface Props {
@@ -84,6 +91,7 @@ export function LifeFacts({ animal, life, months }: Props) {
           {life.rest.value.light === 0 ? ', in the dark' : `, ${life.rest.value.light} hours of light`}.
         </Fact>
       )}
+      <BodyFacts animal={animal} />
       {animal.climate.heat && (
         <Fact name="Heat" of={animal.climate.heat}>
           Hours over {write(temperature(animal.climate.heat.value))} harm it.
@@ -98,12 +106,14 @@ export function LifeFacts({ animal, life, months }: Props) {
         </Fact>
       )}
       <Fact name="Lives" of={life.years}>
-        Up to about {life.years.value} years. Who has it then?
+        {yearsWords(animal, life)} Who has it then?
       </Fact>
       <Fact name={YOUNG[life.young.value]} of={life.brood}>
         {number(life.brood.value)}, {tell(life.lays.value)}.
         {life.incubation &&
           ` They want ${write(temperature(life.incubation.value.temperature.low), { bare: true })} to ${write(temperature(life.incubation.value.temperature.high))} for ${number(life.incubation.value.days)} days${life.young.value === 'eggs' ? ', damp but not wet, never turned' : ', in clean water of their own'}.`}
+        {life.laying?.value.wetness &&
+          ` Buried ${write(length(life.laying.value.depth))} deep in damp ${tell(life.laying.value.medium ?? 'soil')}, its pores ${spanned(write(percent(life.laying.value.wetness.low), { bare: true }), write(percent(life.laying.value.wetness.high)))} full of water.`}
         {life.laying?.value.alone ? ' Females lay without a mate too.' : ''}
         {life.cautions.value.includes('eats smaller ones') ? ' Take young out at once: they are eaten.' : ''}
       </Fact>
@@ -118,38 +128,3 @@ export function LifeFacts({ animal, life, months }: Props) {
     </Facts>
   );
 }
-
-const Facts = ({ children }: { readonly children: ReactNode }) => (
-  <Box
-    component="dl"
-    sx={{
-      m: 0,
-      display: 'grid',
-      gridTemplateColumns: '92px 1fr',
-      columnGap: 1.5,
-      rowGap: 0.75,
-      typography: 'body2',
-    }}
-  >
-    {children}
-  </Box>
-);
-
-const Fact = ({
-  name,
-  of,
-  children,
-}: {
-  readonly name: string;
-  readonly of: Pick<Sourced<unknown>, 'basis' | 'source'>;
-  readonly children: ReactNode;
-}) => (
-  <>
-    <Box component="dt" sx={{ color: 'earth.quiet' }}>
-      {name}
-    </Box>
-    <Box component="dd" sx={{ m: 0 }}>
-      {children} <BasisMark basis={of.basis} source={of.source} />
-    </Box>
-  </>
-);

@@ -30,7 +30,7 @@ describe('an act', () => {
     const back = vi.fn();
     const onDone = pressed(() => Promise.resolve(back));
     fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
-    await vi.waitFor(() => expect(back).toHaveBeenCalledTimes(1));
+    await vi.waitFor(() => expect(back).toHaveBeenCalledTimes(1), { timeout: 20_000 });
     expect(onDone).toHaveBeenCalledWith(true);
   });
   it('that fails says why, and offers nothing to take back', async () => {

@@ -30,7 +30,7 @@ it('what needs a part is done once the part has come', async () => {
     </SnackbarProvider>,
   );
   fireEvent.click(screen.getByRole('button'));
-  await vi.waitFor(() => expect(then).toHaveBeenCalledWith('a writer'));
+  await vi.waitFor(() => expect(then).toHaveBeenCalledWith('a writer'), { timeout: 20_000 });
   expect(screen.queryByText(/could not be loaded/)).toBeNull();
 });
 
@@ -46,7 +46,7 @@ it('a part that cannot be loaded is told, and loads when it is asked for again',
   await screen.findByText('A part of Rincon could not be loaded. Check the connection, then try again.');
   expect(then).not.toHaveBeenCalled();
   fireEvent.click(screen.getByRole('button'));
-  await vi.waitFor(() => expect(then).toHaveBeenCalledWith('a writer'));
+  await vi.waitFor(() => expect(then).toHaveBeenCalledWith('a writer'), { timeout: 20_000 });
 });
 
 it('what the part then cannot do is told as what it is', async () => {

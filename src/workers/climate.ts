@@ -1,14 +1,12 @@
+import { grownIn } from '@/core/brief';
 import { proxy, wrap, type Remote } from 'comlink';
+import type { Week } from '@/core/ahead';
 import type { Catalogue } from '@/core/catalogue';
-import {
-  type CalibrationInput,
-  type Fit,
-  type Forecast,
-  type ForecastRequest,
-  type Season,
-} from '@/core/climate';
-import { type WhatIfId, type WhatIfResult } from '@/core/whatIf';
-import { findAnimal } from '@/core/catalogue';
+import { type Forecast, type ForecastRequest, type Season } from '@/core/climate';
+import type { CalibrationInput, Fit } from '@/core/calibration';
+import type { PlaceDay, Yardstick } from '@/core/diagnosis';
+import type { MeasuringPlace, Series, Track } from '@/core/readings';
+import { type RoomKeeps, type WhatIfId, type WhatIfResult } from '@/core/whatIf';
 import type { Design } from '@/core/document';
 import type { Field, FieldName, Plane } from '@/core/light';
 import type { ClimateApi } from './climate.worker';
@@ -32,7 +30,7 @@ export class ClimateStopped extends Error {
 
 /** Only what a design needs of the catalogue: all animals would be copied for nothing. */
 function partFor(design: Design, catalogue: Catalogue): Catalogue {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   return { ...catalogue, animals: animal ? [animal] : [], recipes: [] };
 }
 
@@ -112,13 +110,31 @@ export function lightField(
 }
 
 export function startWhatIf(
-  id: WhatIfId,
+  ids: readonly WhatIfId[],
   design: Design,
   catalogue: Catalogue,
   season: Season,
+  room: RoomKeeps,
 ): Working<WhatIfResult> {
   const hand = open();
-  return run([hand], () => hand.api.drill(id, design, partFor(design, catalogue), season));
+  return run([hand], () => hand.api.drill(ids, design, partFor(design, catalogue), season, room));
+}
+
+/** What faults are played for: the day of the year, the places that are read, and what they read while nothing was wrong. */
+export interface PlayedFaults {
+  readonly dayOfYear: number;
+  readonly places: readonly MeasuringPlace[];
+  readonly usual: ReadonlyMap<MeasuringPlace, PlaceDay>;
+}
+
+/** A design played through with every fault it can have. */
+export function startYardstick(
+  design: Design,
+  catalogue: Catalogue,
+  asked: PlayedFaults,
+): Working<Yardstick> {
+  const hand = open();
+  return run([hand], () => hand.api.faults(design, partFor(design, catalogue), asked));
 }
 
 export function startCalibration(
@@ -128,4 +144,16 @@ export function startCalibration(
 ): Working<Fit> {
   const hand = open();
   return run([hand], () => hand.api.calibrate(asked, partFor(asked.design, catalogue), proxy(onProgress)));
+}
+
+/** The next seven days of an enclosure, by what its points have read until now. */
+export function startWeek(
+  design: Design,
+  catalogue: Catalogue,
+  points: readonly { readonly series: Series; readonly track: Track }[],
+  filled: number | null,
+  now: number,
+): Working<Week | null> {
+  const hand = open();
+  return run([hand], () => hand.api.week(design, partFor(design, catalogue), points, filled, now));
 }

@@ -1,16 +1,14 @@
 import { expose } from 'comlink';
 import type { Catalogue } from '@/core/catalogue';
-import {
-  calibrate,
-  forecast,
-  lampsOf,
-  type CalibrationInput,
-  type ForecastRequest,
-  type Season,
-} from '@/core/climate';
-import { playWhatIf, type WhatIfId } from '@/core/whatIf';
+import { weekAhead } from '@/core/ahead';
+import { atOnce, forecast, lampsOf, type ForecastRequest, type Season } from '@/core/climate';
+import { calibrate, type CalibrationInput } from '@/core/calibration';
+import { playingFaults } from '@/core/diagnosis';
+import { playWhatIf, type RoomKeeps, type WhatIfId } from '@/core/whatIf';
 import type { Design } from '@/core/document';
 import { layGround } from '@/core/ground';
+import type { Series, Track } from '@/core/readings';
+import type { PlayedFaults } from './climate';
 import { shadedField, type FieldName, type Plane } from '@/core/light';
 
 const api = {
@@ -29,8 +27,18 @@ const api = {
     const lamps = lampsOf(design, catalogue, today).map((it) => it.lamp);
     return shadedField(name, lamps, shades, plane, size.columns, size.rows);
   },
-  drill: (id: WhatIfId, design: Design, catalogue: Catalogue, season: Season) =>
-    playWhatIf(id, design, catalogue, season, 1),
+  drill: (ids: readonly WhatIfId[], design: Design, catalogue: Catalogue, season: Season, room: RoomKeeps) =>
+    playWhatIf(ids, design, catalogue, season, 1, room),
+  faults: (design: Design, catalogue: Catalogue, { dayOfYear, places, usual }: PlayedFaults) =>
+    atOnce(playingFaults(design, catalogue, dayOfYear, places, usual)),
+  week: (
+    design: Design,
+    catalogue: Catalogue,
+    points: readonly { readonly series: Series; readonly track: Track }[],
+    filled: number | null,
+    now: number,
+  ) =>
+    weekAhead(design, catalogue, points, filled, (utc) => -new Date(utc).getTimezoneOffset() * 60_000, now),
   calibrate: (asked: CalibrationInput, catalogue: Catalogue, onProgress: (share: number) => void) =>
     calibrate(asked, catalogue, onProgress),
 };

@@ -1,5 +1,6 @@
+import { grownIn } from '@/core/brief';
 import { wrap, type Remote } from 'comlink';
-import { findAnimal, type Catalogue } from '@/core/catalogue';
+import { type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import type { CrewInput, CrewRisk, CrewRun, Survey } from '@/core/living';
 import type { LivingApi } from './living.worker';
@@ -31,7 +32,7 @@ function answered<T>(ask: (api: Remote<LivingApi>) => Promise<T>): Promise<T> {
 
 /** Winter and summer of the box as plants and crew meet them, from its own climate. */
 export function askSurvey(design: Design, catalogue: Catalogue): Promise<Survey> {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   // Only what a climate needs: all animals and plants would be copied for nothing.
   const planted = new Set(design.living.plants.map((it) => it.kind));
   const part: Catalogue = {

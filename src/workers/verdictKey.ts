@@ -2,7 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import type { Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
-import { dependsOn, rowsOf } from '@/core/verdict';
+import { dependsOn, rowsOf } from '@/core/verdict/depends';
 
 const rowHashes = new WeakMap<Catalogue, string>();
 function hashOfRows(catalogue: Catalogue): string {

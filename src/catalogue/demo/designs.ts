@@ -279,6 +279,7 @@ function planted(before: Design): Design {
     ? {
         ...before,
         plan: {
+          ...before.plan,
           start: told.start,
           standing: null,
           marks: Object.entries(told.days).map(([step, done]) => ({

@@ -1,85 +1,55 @@
 import { DAY_MS } from '@/core/physics/constants';
 import type { Design } from '@/core/document';
 import { toSteps, trackOf, type Series, type Track } from '@/core/readings';
+import type { PlayedDays } from './played';
+import { PLAYED_DAYS } from './playedDays';
+import { DEMO_POINTS, DRY_DAYS, MONTHS_APART, STEP, UNMISTED } from './points';
 
 const EVERY = 600_000;
 const DAYS = 150;
 
-interface Point {
-  readonly key: string;
-  readonly name: string;
-  readonly quantity: Series['quantity'];
-  readonly place: Series['place'];
-  /** Share of width, depth and height of the box. */
-  readonly at: readonly [number, number, number];
-  /** By the days ago (0 is now) and the hour of the day. */
-  readonly value: (ago: number, hour: number, noise: number) => number;
+/** K and share of humidity that a probe wavers by: its own noise, and what every day has of its own. */
+const WAVERS = { temperature: 0.3, humidity: 0.02 } as const;
+/** Values of a played day. */
+const PER_DAY = DAY_MS / (STEP * 1000);
+
+/** A value of days that begin at midnight, on a straight line between two of its moments. */
+function valueAt(values: readonly number[], day: number): number {
+  const place = Math.min(values.length - 1, Math.max(0, day * PER_DAY));
+  const low = Math.floor(place);
+  const part = place - low;
+  return (values[low] ?? 0) * (1 - part) + (values[low + 1] ?? values[low] ?? 0) * part;
 }
 
-/** Up to one by day, none by night, with the lag of a box of soil. */
-const sun = (hour: number): number => Math.max(0, Math.sin(((hour - 8.5) / 13) * Math.PI));
-/** Misted at eight in the morning and the evening; dries off in hours. */
-const mist = (hour: number): number =>
-  Math.exp(-((((hour - 8) % 24) + 24) % 24) / 3.2) + Math.exp(-((((hour - 20) % 24) + 24) % 24) / 5);
-const season = (ago: number): number => Math.cos((2 * Math.PI * ago) / 365);
+/** What a probe reads at a moment by the clock, in mean weather: between the middles of two months that were played. */
+function meanOf(months: PlayedDays[string], point: number, date: Date, dryFor: number | null): number {
+  const hour = (date.getHours() + date.getMinutes() / 60) / 24;
+  const place = (date.getMonth() + (date.getDate() - 15.5) / 30.5) / MONTHS_APART;
+  const low = Math.floor(place);
+  const part = place - low;
+  const of = (month: number): number => {
+    const own = months[(month + months.length) % months.length];
+    const days = dryFor === null ? own?.usual[point] : own?.dry[point];
+    return valueAt(days ?? [], dryFor === null ? hour : Math.min(DRY_DAYS - 1, dryFor) + hour);
+  };
+  return of(low) * (1 - part) + of(low + 1) * part;
+}
 
-const POINTS: Readonly<Record<string, readonly Point[]>> = {
-  'demo-bog-shelf': [
-    {
-      key: 'warm',
-      name: 'warm side',
-      quantity: 'temperature',
-      place: 'warm',
-      at: [0.7, 0.5, 0.35],
-      value: (ago, hour, noise) => 21.6 + 2.9 * sun(hour) - 0.5 * season(ago) + 0.15 * noise,
-    },
-    {
-      key: 'cool',
-      name: 'over the water',
-      quantity: 'temperature',
-      place: 'cool',
-      at: [0.2, 0.5, 0.25],
-      value: (ago, hour, noise) => 20.4 + 1.4 * sun(hour - 0.5) - 0.5 * season(ago) + 0.12 * noise,
-    },
-    {
-      key: 'air',
-      name: 'air among the cork',
-      quantity: 'humidity',
-      place: 'warm',
-      at: [0.6, 0.6, 0.5],
-      // Nothing has been misted for six days.
-      value: (ago, hour, noise) =>
-        Math.min(0.985, 0.76 + (ago < 6 ? -0.05 : 0.19 * mist(hour)) - 0.06 * sun(hour) + 0.012 * noise),
-    },
-  ],
-  'demo-limestone': [
-    {
-      key: 'warm',
-      name: 'warm side',
-      quantity: 'temperature',
-      place: 'warm',
-      at: [0.75, 0.5, 0.4],
-      value: (ago, hour, noise) => 23.4 + 3.1 * sun(hour) - 0.6 * season(ago) + 0.18 * noise,
-    },
-    {
-      key: 'air',
-      name: 'cool side air',
-      quantity: 'humidity',
-      place: 'cool',
-      at: [0.25, 0.5, 0.4],
-      value: (_, hour, noise) => 0.66 + 0.08 * mist(hour) - 0.05 * sun(hour) + 0.015 * noise,
-    },
-  ],
-};
+const midnightOf = (at: number): number => new Date(at).setHours(0, 0, 0, 0);
 
-/** Five months of the made-up nature room’s probes, with a hole where nobody changed a battery. */
+/**
+ * Five months of the made-up nature room’s probes, with a hole where nobody changed a battery: what the core plays of the
+ * drawings, as `npm run demo-days` has written it down, and noise.
+ */
 export function demoReadings(
   designs: readonly Design[],
   now: number,
 ): readonly { readonly series: Series; readonly track: Track }[] {
   const last = Math.floor(now / EVERY) * EVERY;
   return designs.flatMap((design) =>
-    (POINTS[design.id] ?? []).map(({ key, name, quantity, place, at, value }) => {
+    (DEMO_POINTS[design.id] ?? []).map(({ key, name, quantity, place, at }, point) => {
+      const months = PLAYED_DAYS[design.id] ?? [];
+      const dryFrom = design.id === UNMISTED.design ? midnightOf(last) - UNMISTED.days * DAY_MS : Infinity;
       const { width, depth, height } = design.enclosure;
       const times: number[] = [];
       const steps: number[] = [];
@@ -90,12 +60,13 @@ export function demoReadings(
         noise = 0.9 * noise + 0.9 * (seed / 2_147_483_647 - 0.5);
         const ago = (last - t) / DAY_MS;
         if (ago > 61 && ago < 66.4) continue;
-        const date = new Date(t);
-        const hour = date.getHours() + date.getMinutes() / 60;
+        const dryFor = t >= dryFrom ? Math.round((midnightOf(t) - dryFrom) / DAY_MS) : null;
+        const value = meanOf(months, point, new Date(t), dryFor) + WAVERS[quantity] * noise;
         times.push(t);
         // Such probes tell tenths and whole per cents.
         const grain = quantity === 'humidity' ? 0.01 : 0.1;
-        steps.push(toSteps(Math.round(value(ago, hour, noise) / grain) * grain, quantity));
+        const most = quantity === 'humidity' ? 0.99 : Infinity;
+        steps.push(toSteps(Math.round(Math.min(most, value) / grain) * grain, quantity));
       }
       return {
         series: {

@@ -5,7 +5,7 @@ import { dayPlus } from '../time';
 /** Length at an age, by a curve that slows as it nears its full length (von Bertalanffy’s), 95 % at the adult age. */
 export function lengthAt(animal: Animal, months: number): number {
   const life = animal.growing;
-  const full = (animal.length.value.low + animal.length.value.high) / 2;
+  const full = middle(animal.length.value);
   if (!life) return full;
   const hatched = Math.min(life.hatched.value, full * 0.95);
   const rate = Math.log((full - hatched) / (0.05 * full)) / life.monthsToAdult.value;
@@ -14,8 +14,8 @@ export function lengthAt(animal: Animal, months: number): number {
 
 /** Mass at a length, by its cube. */
 export const massAt = (animal: Animal, length: number): number => {
-  const full = (animal.length.value.low + animal.length.value.high) / 2;
-  const mass = (animal.mass.value.low + animal.mass.value.high) / 2;
+  const full = middle(animal.length.value);
+  const mass = middle(animal.mass.value);
   return mass * (length / full) ** 3;
 };
 
@@ -67,11 +67,49 @@ export const LEAST_ROOM = 0.35;
 
 /** How much of the room of a grown one it needs at an age, each way. */
 const roomShare = (animal: Animal, months: number): number => {
-  const full = (animal.length.value.low + animal.length.value.high) / 2;
+  const full = middle(animal.length.value);
   return Math.max(LEAST_ROOM, Math.min(1, lengthAt(animal, months) / full));
 };
 
+const middle = ({ low, high }: Range): number => (low + high) / 2;
 const times = ({ low, high }: Range, by: number): Range => ({ low: low * by, high: high * by });
+
+const forms = new WeakMap<Animal, Map<string, Animal>>();
+
+/**
+ * A species as those of it that are kept: of one sex alone, where the sexes differ, its body; of a form that bears less
+ * light, a UV zone lower (common practice). Its room stays that of the larger sex. The row itself where nothing differs.
+ */
+export function formOf(animal: Animal, company: Design['living']['company']): Animal {
+  const { males, females, lightSensitive } = company;
+  const sex = males > 0 && females === 0 ? 'male' : females > 0 && males === 0 ? 'female' : null;
+  const one = sex && animal.sexes?.value[sex];
+  const zone = Math.max(1, animal.climate.uvZone.value - (lightSensitive ? 1 : 0));
+  if (!one && zone === animal.climate.uvZone.value) return animal;
+  const known = forms.get(animal) ?? new Map<string, Animal>();
+  forms.set(animal, known);
+  const key = `${one ? sex : ''} ${zone}`;
+  const found = known.get(key);
+  if (found) return found;
+  const by = one ? middle(one.length) / middle(animal.length.value) : 1;
+  const { girth, growing } = animal;
+  const form: Animal = {
+    ...animal,
+    ...(one && animal.sexes
+      ? {
+          length: { ...animal.sexes, value: one.length },
+          mass: { ...animal.sexes, value: one.mass },
+        }
+      : {}),
+    ...(girth ? { girth: { ...girth, value: girth.value * by } } : {}),
+    ...(one?.years !== undefined && growing
+      ? { growing: { ...growing, years: { ...growing.years, value: one.years } } }
+      : {}),
+    climate: { ...animal.climate, uvZone: { ...animal.climate.uvZone, value: zone } },
+  };
+  known.set(key, form);
+  return form;
+}
 
 const selves = new WeakMap<Animal, Map<number, Animal>>();
 
@@ -86,7 +124,7 @@ export function selfAt(animal: Animal, months: number | null): Animal {
   selves.set(animal, known);
   const found = known.get(months);
   if (found) return found;
-  const full = (animal.length.value.low + animal.length.value.high) / 2;
+  const full = middle(animal.length.value);
   const by = Math.min(1, lengthAt(animal, months) / full);
   const room = roomShare(animal, months);
   const { space, perch, girth } = animal;
@@ -112,9 +150,22 @@ export function selfAt(animal: Animal, months: number | null): Animal {
 
 /**
  * The animal of a design, as large as it is at the age the design tells; undefined where none is chosen. What grows on
- * with it for years, plants and their footing, is judged by the grown one: `findAnimal`.
+ * with it for years, plants and their footing, is judged by the grown one: `grownIn`.
  */
 export function animalIn(design: Design, catalogue: Catalogue): Animal | undefined {
   const row = findAnimal(catalogue, design.brief.animal);
-  return row && selfAt(row, design.living.company.ageMonths);
+  return row && selfOf(row, design.living.company);
+}
+
+/** A species as those of it that are kept, as large as they are. */
+export const selfOf = (row: Animal, company: Design['living']['company']): Animal =>
+  selfAt(formOf(row, company), company.ageMonths);
+
+/** The animal of a design, grown: its species, or those of it that are kept; undefined where none is chosen. */
+export function grownIn(
+  { brief, living }: Pick<Design, 'brief' | 'living'>,
+  catalogue: Catalogue,
+): Animal | undefined {
+  const row = findAnimal(catalogue, brief.animal);
+  return row && formOf(row, living.company);
 }

@@ -134,6 +134,16 @@ describe('a rest that would have begun before', () => {
   });
 });
 
+it('warming up is asked for when the rest is over, and never in the middle of the next one', () => {
+  const lived: Design = { ...geckos, brief: { ...geckos.brief, stage: 'inhabited', since: '2024-06-01' } };
+  const asks = (day: string) =>
+    dueOf(careOf(lived, catalogue), new Map(), '2024-06-01', day).filter((it) => it.rule.id === 'rest-wake');
+  expect(asks('2027-01-10')).toMatchObject([{ day: '2027-02-04', late: -25 }]);
+  expect(asks('2027-02-04')).toMatchObject([{ day: '2027-02-04', late: 0 }]);
+  expect(asks('2027-02-08')).toMatchObject([{ day: '2027-02-04', late: 4 }]);
+  expect(asks('2027-03-10')).toMatchObject([{ day: '2028-02-04' }]);
+});
+
 describe('at rest', () => {
   const HOUR = 3_600_000;
   const series: Series = {

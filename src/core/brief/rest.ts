@@ -1,7 +1,7 @@
 import { findAnimal, type Animal, type Catalogue, type Range } from '../catalogue';
 import type { Design } from '../document/schema';
 import { dayPlus, localDay } from '../time';
-import { selfAt } from './age';
+import { selfOf } from './age';
 
 /** A part of every year: from a month and day on, so many days. */
 export interface PartOfYear {
@@ -10,6 +10,8 @@ export interface PartOfYear {
   readonly days: number;
   /** A turn that began before this day is none, ISO 8601; left out: all are. */
   readonly since?: string;
+  /** Only the turn that begins on the day it counts from. */
+  readonly once?: true;
 }
 
 /** A part of a year as it falls about a day: first day, and the first day after it. */
@@ -19,12 +21,13 @@ export interface Span {
 }
 
 /** The turn of a part of the year that a day lies in; null: the day lies in none. */
-export function partOn({ from, days, since = '' }: PartOfYear, day: string): Span | null {
+export function partOn({ from, days, since = '', once }: PartOfYear, day: string): Span | null {
   const year = Number(day.slice(0, 4));
   // A part may run over the turn of the year.
   for (const own of [year, year - 1]) {
     const first = `${String(own).padStart(4, '0')}-${from}`;
     const until = dayPlus(first, days);
+    if (once && first !== since) continue;
     if (day >= first && day < until && first >= since) return { from: first, until };
   }
   return null;
@@ -203,7 +206,7 @@ const resting = new WeakMap<Animal, Map<string, Animal>>();
  */
 export function animalOn(design: Design, catalogue: Catalogue, day: string): Animal | undefined {
   const row = findAnimal(catalogue, design.brief.animal);
-  const animal = row && selfAt(row, design.living.company.ageMonths);
+  const animal = row && selfOf(row, design.living.company);
   if (!animal) return undefined;
   const rest = restOf(design, animal);
   const phase = restPhase(rest, day)?.phase ?? null;

@@ -7,12 +7,13 @@ import {
   findSupply,
   type Catalogue,
   type Pack,
+  type Plant,
 } from '../catalogue';
 import type { Design } from '../document/schema';
 import { jointLists, type SharedRoll } from '../ground/joint';
 import { bagsOf, type Purchase, type Shelf } from '../ground/shopping';
 import { culturesOf } from '../living/crew';
-import { boughtFor, plantsToBuy } from '../living/planted';
+import { boughtFor, plantsToBuy, sownToBuy } from '../living/planted';
 import { rebuildOf, type Rebuild } from '../plan/rebuild';
 import { suppliesFor } from '../scape/needs';
 import {
@@ -307,6 +308,7 @@ function counted(
     counts.set(key, own);
   };
   const plants: { id: string; stand: number; small: number; build: string }[] = [];
+  const sown: { plant: Plant; area: number; build: string }[] = [];
   for (const { build, fresh } of wanted) {
     const { design, assessment } = build;
     for (const piece of design.scape.pieces) {
@@ -339,6 +341,8 @@ function counted(
       add(wareKey('control', 'timer'), 'electrical', controlPrice('timer'), design.name);
     for (const need of plantsToBuy(assessment.living.plants, (id) => fresh('plant', id)))
       plants.push({ ...need, build: design.name });
+    for (const it of sownToBuy(assessment.living.plants, (id) => fresh('plant', id)))
+      sown.push({ ...it, build: design.name });
     for (const { kind, count, on } of design.living.crew) {
       const row = catalogue.living.crew.find((it) => it.id === kind);
       if (!row || on !== null || !fresh('crew', kind)) continue;
@@ -358,6 +362,18 @@ function counted(
       count: buy,
       builds: new Set(own.map((it) => it.build)),
       note: stand > buy ? `${stand} places: divide` : '',
+    });
+  }
+  // A packet sows all builds together.
+  for (const plant of new Set(sown.map((it) => it.plant))) {
+    const own = sown.filter((it) => it.plant === plant);
+    const { covers, price } = plant.sows?.value ?? { covers: 1, price: 0 };
+    counts.set(wareKey('sowing', plant.id), {
+      shop: 'nursery',
+      price,
+      count: Math.ceil(sum(own.map((it) => it.area)) / covers - 1e-9),
+      builds: new Set(own.map((it) => it.build)),
+      note: 'portions',
     });
   }
   return [...counts].map(([key, { shop, price, count, builds, note }]): BuyRow => {

@@ -18,7 +18,7 @@ export const SHOPS = ['building', 'garden', 'electrical', 'animal', 'nursery', '
 export type Shop = (typeof SHOPS)[number];
 
 /** What a row of a buying list is a row of. Materials keep their bare id, all else is told apart by its group. */
-export const WARE_GROUPS = ['supply', 'piece', 'device', 'control', 'plant', 'crew'] as const;
+export const WARE_GROUPS = ['supply', 'piece', 'device', 'control', 'plant', 'sowing', 'crew'] as const;
 export type WareGroup = (typeof WARE_GROUPS)[number];
 
 export const wareKey = (group: WareGroup, id: string): string => `${group}:${id}`;
@@ -50,6 +50,8 @@ export const CONTROL_PRICES: Readonly<Record<Control, number>> = {
   humidistat: 32,
 };
 
+const SOWN_NAMES = { spores: 'spores', seed: 'seed', pieces: 'pieces to spread' } as const;
+
 export const isControl = (id: string): id is Control => id in CONTROL_NAMES;
 
 /** What a ware is called; its key where the catalogue does not hold it any more. */
@@ -71,6 +73,10 @@ export function wareName(catalogue: Catalogue, key: string): string {
       return isControl(id) ? CONTROL_NAMES[id] : id;
     case 'plant':
       return findPlant(catalogue, id)?.english ?? id;
+    case 'sowing': {
+      const plant = findPlant(catalogue, id);
+      return plant?.sows ? `${plant.english}, ${SOWN_NAMES[plant.sows.value.by]}` : id;
+    }
     case 'crew':
       return findCrew(catalogue, id)?.english ?? id;
   }

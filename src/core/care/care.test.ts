@@ -49,6 +49,16 @@ describe('what keeps an enclosure going', () => {
         (it) => catalogue.climate.devices.find((row) => row.id === it.kind)?.group === 'uv',
       ).length,
     );
+    // 10 L last it five weeks; of 1 L its nozzle draws 0.29 L a day.
+    const { mist } = hedge!.climate;
+    const small = applyEdit(
+      hedge!,
+      { edit: 'setClimate', change: { mist: { ...mist, bottle: 0.001 } } },
+      catalogue,
+    );
+    const filled = (it: Design) => careRules(it, catalogue).find(({ id }) => id === 'bottle')?.when;
+    expect(filled(hedge!)).toEqual({ by: 'since', days: 7 });
+    expect(filled(small)).toEqual({ by: 'since', days: 3 });
     const bare = applyEdit(hedge!, { edit: 'clearDevices', change: {} }, catalogue);
     for (const it of ['thermostat', 'uv-meter', 'probes']) expect(ids(bare)).not.toContain(it);
   });
@@ -83,7 +93,10 @@ describe('what keeps an enclosure going', () => {
       careRules(
         applyEdit(
           proposed(animal),
-          { edit: 'setLiving', change: { company: { males: 0, females: 0, hatched: null, ageMonths } } },
+          {
+            edit: 'setLiving',
+            change: { company: { males: 0, females: 0, hatched: null, ageMonths, lightSensitive: false } },
+          },
           catalogue,
         ),
         catalogue,

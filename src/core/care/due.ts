@@ -173,7 +173,9 @@ export function dueOf(
       // What was done to the lamp before was not done to this one.
       const done = told !== null && rule.since !== undefined && told < rule.since ? null : told;
       const counts = rule.since ?? rule.added ?? began;
-      const next = nextDay(rule.when, done, counts, today);
+      const missed = nextDay(rule.when, done, counts, today);
+      const lapsed = rule.lapses !== undefined && daysTill(missed, today) > rule.lapses;
+      const next = lapsed ? nextDay(rule.when, null, today, today) : missed;
       const resumed = later(rule.paused ? rule.until : rule.from, seasonBegan(rule, today));
       const day = pastSeason(rule, resumed !== null && next < resumed ? resumed : next);
       const gone = daysTill(

@@ -1,4 +1,5 @@
-import { findAnimal, findDeviceKind, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { findDeviceKind, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { UV_ZONES, type UvZone } from '../light';
 import type { Entry } from '../log';
@@ -67,7 +68,7 @@ export function meteredLamp(
   catalogue: Catalogue,
   dayOf: (at: number) => string,
 ): MeteredLamp | null {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   const lamps = design.climate.devices.filter((it) => findDeviceKind(catalogue, it.kind)?.group === 'uv');
   if (!animal || lamps.length === 0) return null;
   const needed = UV_ZONES[animal.climate.uvZone.value as UvZone].mean[0];

@@ -4,11 +4,17 @@ import { dayPlus } from '../time';
 import { message, temperature } from '../units';
 import { after, yearlyOn, type Draft } from './rule';
 
+/** Days after it is warm again up to which warming it up may still be written down. */
+const DONE_BY = 21;
+
 /** The winter rest, step by step (common practice; how is what its keeper and a veterinarian decide). */
 export function resting(animal: Animal, rest: Rest, add: (draft: Draft) => void): void {
   const row = animal.growing?.rest?.value;
   const { cooled, fasts, place, weeks } = rest;
   const asleep = { ...cooled, days: 7 * weeks };
+  // A turn that was not led is not ended either.
+  const led = cooled.since === undefined ? {} : { since: dayPlus(cooled.since, 7 * weeks) };
+  const wakes = dayPlus(`2025-${cooled.from}`, 7 * weeks).slice(5);
   add({
     id: 'rest-fast',
     needsAnimal: true,
@@ -53,7 +59,10 @@ export function resting(animal: Animal, rest: Rest, add: (draft: Draft) => void)
     group: 'animal',
     what: place === 'apart' ? 'Bring it back and warm it up' : 'Warm it up, with more light each day',
     why: 'First warmth, then water to soak in, then food: after some days, and small.',
-    when: yearlyOn(dayPlus(`2025-${cooled.from}`, 7 * weeks).slice(5)),
+    when: yearlyOn(wakes),
+    // One nobody ticked last winter is never asked for in the middle of this one’s rest.
+    lapses: TURN + DONE_BY,
+    ...led,
     amount: message`over ${TURN} days; weigh it`,
     minutes: 15,
     caution: 'hygiene',

@@ -37,6 +37,8 @@ export interface CareRule {
   readonly needsAnimal: boolean;
   /** Only in a part of the year, or in all but one. */
   readonly season?: { readonly how: 'only' | 'not'; readonly part: PartOfYear };
+  /** Days after which one that was missed is not asked for any more: the next one is. Left out: it is asked for till it is done. */
+  readonly lapses?: number;
   /** It must not be left out while its keeper is away. */
   readonly sitter: boolean;
 }

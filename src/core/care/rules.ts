@@ -1,11 +1,13 @@
-import { findAnimal, findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
+import { findCrew, findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { changeOvers, seasonsSaid } from '../climate/seasonWords';
-import { monthsOf, type Design } from '../document/schema';
-import { isYoungAt, restOf } from '../brief';
+import { allLayers, monthsOf, type Design } from '../document/schema';
+import { grownIn, isYoungAt, restOf } from '../brief';
 import { feedingOf, isWeighed } from './food';
 import { clock, length, light, percent, message, type Message } from '../units';
+import { bottleLasts } from './bottle';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type Draft } from './rule';
 import { resting } from './resting';
+import { sowing } from './sowing';
 
 /** The lamp a rule asks to be replaced; null: it asks for something else. */
 export const lampOfRule = (rule: string): string | null => /^uv-(?!meter$)(.+)$/.exec(rule)?.[1] ?? null;
@@ -36,7 +38,7 @@ const allMonths = Array.from({ length: 12 }, (_, i) => i + 1);
  */
 export function careRules(design: Design, catalogue: Catalogue): readonly CareRule[] {
   const { climate, living, scape, ground } = design;
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   const rules: CareRule[] = [];
   const add = (draft: Draft): void => {
     rules.push({ amount: NOTHING, sitter: false, needsAnimal: false, ...draft });
@@ -104,7 +106,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       group: 'water',
       what: 'Fill the bottle of the misting system',
       why: 'A dry pump is a broken pump, and the leaves are dry with it.',
-      when: after(7),
+      when: after(bottleLasts(design, catalogue)),
       minutes: 3,
       caution: 'mist',
       sitter: true,
@@ -212,6 +214,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       caution: 'release',
     });
   }
+  sowing(design, catalogue, add);
   if (living.crew.length > 0) {
     add({
       id: 'crew-seen',
@@ -242,7 +245,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
         minutes: 5,
       });
   }
-  if (living.litter.depth > 0)
+  if (living.litter.depth > 0 && allLayers(ground).some((it) => it.kind === 'litter'))
     add({
       id: 'litter',
       group: 'crew',

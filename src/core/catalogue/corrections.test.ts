@@ -43,6 +43,18 @@ describe('a correction', () => {
     );
     expect(correctionsOf(ROWS, ROWS)).toEqual([]);
   });
+  it('may add a value the row lacks, or say that one is gone; put on, the row is as its keeper has it', () => {
+    const basking = { value: { low: 28, high: 31 }, basis: 'measured' as const };
+    const leopard = catalogue.animals.find((it) => it.id === 'eublepharis-macularius')!;
+    const mine = corrected(corrected(leopard, 'moistHide', { gone: true }), 'climate.heat', basking);
+    const told = correctionsOf(ROWS, { ...NONE, animals: [mine] });
+    expect(told.map(({ field, value }) => [field, value])).toEqual([
+      ['climate.heat', basking],
+      ['moistHide', { gone: true }],
+    ]);
+    const put = told.reduce((row, it) => corrected(row, it.field, it.value), leopard);
+    expect(put).toEqual(mine);
+  });
   it('any value of any row, changed and put back, leaves the row as it was', () => {
     const all = [...ROWS.animals, ...ROWS.plants, ...ROWS.crew, ...ROWS.materials];
     fc.assert(
@@ -95,6 +107,39 @@ describe('a file of corrections', () => {
       expect.stringContaining('names the work'),
       null,
     ]);
+  });
+  it('of a value that is gone or new is taken where the row can do with it, and else refused with why', () => {
+    const [first] = correctionsOf(ROWS, own);
+    const gone = { gone: true } as const;
+    const told = [
+      { ...first!, field: 'moistHide', value: gone },
+      { ...first!, field: 'shy', value: gone },
+      { ...first!, field: 'climate.warm', value: gone },
+      {
+        ...first!,
+        field: 'climate.basking',
+        value: { value: { low: 28, high: 31 }, basis: 'measured' as const },
+      },
+      { ...first!, field: 'wings.left', value: 3 },
+    ];
+    const read = readCorrections(writeCorrections(told, NOW));
+    expect(read.ok && reviewOf(read.value, ROWS).map((it) => [it.correction.field, it.refused])).toEqual([
+      // A moist hide it has none of: nothing is left to say.
+      ['moistHide', null],
+      ['shy', null],
+      ['climate.warm', expect.stringContaining('climate.warm')],
+      ['climate.basking', null],
+      ['wings.left', 'it has no such value'],
+    ]);
+  });
+  it('a file from before, which knew of nothing gone, is read as it was', () => {
+    const before = { ...(JSON.parse(text) as object), version: 1 };
+    const read = readCorrections(JSON.stringify(before));
+    expect(read.ok && read.value).toEqual(correctionsOf(ROWS, own));
+    expect(readCorrections(JSON.stringify({ ...before, version: 3 }))).toMatchObject({
+      ok: false,
+      place: 'version',
+    });
   });
   it('of another kind, or torn, is refused with its place', () => {
     expect(readCorrections('{"format":"rincon"}')).toMatchObject({ ok: false, place: 'format' });

@@ -23,7 +23,16 @@ export type Corrected =
   | string
   | number
   | boolean
-  | null;
+  | null
+  /** The row has no such value. */
+  | Gone;
+
+export interface Gone {
+  readonly gone: true;
+}
+const GONE: Gone = { gone: true };
+export const isGone = (value: Corrected | undefined): value is Gone =>
+  typeof value === 'object' && value !== null && 'gone' in value;
 
 /** One value of one row that differs from what ships. */
 export interface Correction {
@@ -57,14 +66,15 @@ export function valuesOf(row: unknown, path = ''): ReadonlyMap<string, Corrected
 /** The value of a row at a path; undefined where it has none. */
 export const valueAt = (row: unknown, field: string): Corrected | undefined => valuesOf(row).get(field);
 
-/** A row with another value at a path that it has. */
+/** A row with another value at a path, with one more, or without it; the row itself where there is nothing to hold it. */
 export function corrected<T>(row: T, field: string, value: Corrected): T {
   const [first = '', ...rest] = field.split('.');
-  if (!isRecord(row) || !Object.hasOwn(row, first)) return row;
-  return {
-    ...row,
-    [first]: rest.length === 0 ? value : corrected(row[first], rest.join('.'), value),
-  };
+  if (!isRecord(row)) return row;
+  if (rest.length === 0) {
+    const others = Object.entries(row).filter(([key]) => key !== first);
+    return (isGone(value) ? Object.fromEntries(others) : { ...row, [first]: value }) as T;
+  }
+  return Object.hasOwn(row, first) ? { ...row, [first]: corrected(row[first], rest.join('.'), value) } : row;
 }
 
 /** All values in which one's own rows differ from those that ship under the same id. */
@@ -77,11 +87,15 @@ export function correctionsOf(shipped: CorrectedRows, own: CorrectedRows): reado
       const before = ships.get(row.id);
       if (!before) return [];
       const was = valuesOf(before);
-      return [...valuesOf(row)].flatMap(([field, value]) =>
-        equal(was.get(field), value)
-          ? []
-          : [{ table, row: row.id, name: 'english' in row ? row.english : row.name, field, value }],
-      );
+      const now = valuesOf(row);
+      const name = 'english' in row ? row.english : row.name;
+      const lost = [...was.keys()].filter((field) => !now.has(field));
+      return [
+        ...[...now].flatMap(([field, value]) =>
+          equal(was.get(field), value) ? [] : [{ table, row: row.id, name, field, value }],
+        ),
+        ...lost.map((field) => ({ table, row: row.id, name, field, value: GONE })),
+      ];
     });
   });
 }

@@ -67,6 +67,15 @@ export const Plant = z.strictObject({
   catches: z.boolean().optional(),
   /** Whose food it is. */
   feeds: z.array(z.enum(['grazers', 'leaf insects'])).optional(),
+  /** Sown or spread rather than planted: of what, days until green is seen, and m² that a portion covers. */
+  sows: sourced(
+    z.strictObject({
+      by: z.enum(['spores', 'seed', 'pieces']),
+      days: Range,
+      covers: positive,
+      price: positive,
+    }),
+  ).optional(),
   legal: Laws.optional(),
   price,
 });
@@ -127,6 +136,13 @@ export const CrewKind = z.strictObject({
   /** It dwindles in still, closed air. */
   air: z.boolean(),
   region: sourced(Region),
+  /**
+   * Of those that pupate: days of it at their best temperature, of the days young; the soil it takes, m deep and how damp, as a share of
+   * its pores; and whether only a larva that lies by itself does.
+   */
+  pupates: sourced(
+    z.strictObject({ days: z.number().int().min(1), depth: positive, wetness: Range, alone: z.boolean() }),
+  ).optional(),
   /** Animals in a culture as bought. */
   culture: sourced(positive),
   legal: Laws.optional(),
@@ -171,6 +187,12 @@ export const DIETS = [
   'leaves',
 ] as const;
 
+/** What goes wrong in a group. */
+export const CAUTIONS = ['males fight', 'females fight', 'fights over food', 'eats smaller ones'] as const;
+
+/** What eggs are buried in. */
+export const LAYING_MEDIA = ['sand and soil', 'soil', 'leaf mould', 'moss'] as const;
+
 /** How a kind of animal grows, breeds and is kept; what Company and size is made from. */
 export const Life = z.strictObject({
   region: sourced(Region),
@@ -185,8 +207,18 @@ export const Life = z.strictObject({
   /** °C and days that eggs or spawn need; absent for those born alive. */
   incubation: sourced(z.strictObject({ temperature: Range, days: Range })).optional(),
   sexes: sourced(z.enum(['alone', 'pair', 'one male', 'females', 'any'])),
-  /** Damp soil that it buries its eggs in, m deep, and whether it lays without a mate too. Absent: it buries none. */
-  laying: sourced(z.strictObject({ depth: positive, alone: z.boolean() })).optional(),
+  /**
+   * Damp soil that it buries its eggs in: m deep, of what, and how damp, as a share of what its pores hold; and whether it
+   * lays without a mate too. Absent: it buries none.
+   */
+  laying: sourced(
+    z.strictObject({
+      depth: positive,
+      alone: z.boolean(),
+      medium: z.enum(LAYING_MEDIA).optional(),
+      wetness: Range.optional(),
+    }),
+  ).optional(),
   /**
    * Winter rest: whether it is needed, usual, or led for breeding only; weeks from cooling to warming up, °C while it rests
    * and hours of light. Absent: it has none.
@@ -201,9 +233,7 @@ export const Life = z.strictObject({
   ).optional(),
   handling: sourced(z.enum(['never', 'rarely', 'weekly', 'often'])),
   diet: sourced(z.enum(DIETS)),
-  cautions: sourced(
-    z.array(z.enum(['males fight', 'females fight', 'fights over food', 'eats smaller ones'])),
-  ),
+  cautions: sourced(z.array(z.enum(CAUTIONS))),
   /** What it does to hands; absent: nothing that is known. */
   defence: sourced(z.enum(['skin poison', 'hairs', 'sting', 'bite'])).optional(),
   legal: Laws.optional(),

@@ -119,6 +119,8 @@ export const BackgroundKind = z.strictObject({
       days: sourced(Range),
       /** Gives off fumes meanwhile. */
       fumes: z.boolean(),
+      /** Nothing hardens any more: it is waited for until nothing smells, and a nose decides. */
+      airs: z.boolean().optional(),
       /** Once for each coat. */
       each: z.boolean().optional(),
       finish: z.enum(['sealer', 'fibre']).optional(),

@@ -133,6 +133,8 @@ export const Material = z.strictObject({
   voids: sourced(share).optional(),
   /** Grain size, m. */
   grain: sourced(Range).optional(),
+  /** Of a barrier: it holds water, nothing passes through. */
+  tight: z.boolean().optional(),
   /** Collected outside, or bought clean: what sterilising is about. */
   collected: z.boolean().optional(),
   peatFree: z.boolean(),
@@ -169,6 +171,9 @@ const Envelope = z.strictObject({
   heat: sourced(z.number().min(10).max(60)).optional(),
 });
 
+/** One sex: nose to tail tip, m; kg; years it may live, where that differs. */
+const Body = z.strictObject({ length: Range, mass: Range, years: positive.optional() });
+
 export const Animal = z.strictObject({
   id: z.string(),
   english: z.string(),
@@ -199,6 +204,16 @@ export const Animal = z.strictObject({
   moistHide: sourced(z.boolean()).optional(),
   /** Thickness of the branches it sits on, m; absent for kinds that do not perch. */
   perch: sourced(Range).optional(),
+  /** The sexes, where they differ. */
+  sexes: sourced(z.strictObject({ female: Body, male: Body })).optional(),
+  /** Latitudes it lives between, degrees, north positive: how its days lengthen and shorten. */
+  latitude: sourced(Range).optional(),
+  /** Over the ground a fall from more than this hurts it, m; absent: it falls lightly. */
+  fall: sourced(positive).optional(),
+  /** The water it lives in: °C, and how deep it may be where it stands, m. */
+  pool: sourced(z.strictObject({ temperature: Range, depth: Range })).optional(),
+  /** Colour forms whose eyes and skin bear less light; absent: none is common. */
+  lightSensitive: sourced(z.string().max(120)).optional(),
   /** What it can go up: smooth panes, only what is rough, or hardly anything. */
   climbs: sourced(z.enum(['glass', 'rough', 'poorly'])).optional(),
   /** Absent of kinds written down before lives were, and of own ones. */

@@ -112,7 +112,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const basking = animal?.climate.basking?.value;
   const chosen = placed.find(({ piece }) => piece.basking);
   const spot = chosen
-    ? baskingPoint(chosen, warmX)
+    ? baskingPoint(chosen, warmX, site.groundAt)
     : { x: warmX, y: depth * 0.5, z: site.groundAt(warmX, depth * 0.5) };
   if (basking && warm) {
     const target = (basking.low + basking.high) / 2;

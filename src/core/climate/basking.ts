@@ -56,14 +56,17 @@ export const wattsFor = (irradiance: number, { radiant, half }: Beam, distance: 
 export const distanceFor = (irradiance: number, watts: number, { radiant, half }: Beam, passes = 1): number =>
   Math.sqrt((Math.LN2 * radiant * passes * watts) / (Math.PI * half * half * Math.max(1e-9, irradiance)));
 
-/** Where an animal lies on a piece under the lamp: on its upper side, as near to the warm side as it reaches. */
-export function baskingPoint({ solid }: Placed, warmX: number) {
+/**
+ * Where an animal lies on a piece under the lamp: on its upper side, as near to the warm side as it reaches; on the ground
+ * where that lies over it.
+ */
+export function baskingPoint({ solid }: Placed, warmX: number, groundAt: (x: number, y: number) => number) {
   const { bounds, foot, head } = solid;
   const x = Math.min(bounds.x1 - 0.005, Math.max(bounds.x0 + 0.005, warmX));
   const run = head.x - foot.x;
   const part = Math.abs(run) > 0.02 ? Math.min(1, Math.max(0, (x - foot.x) / run)) : 0.5;
   const y = foot.y + part * (head.y - foot.y);
-  return { x, y, z: solid.reachAt(x, y)?.[1] ?? bounds.z1 };
+  return { x, y, z: Math.max(groundAt(x, y), solid.reachAt(x, y)?.[1] ?? bounds.z1) };
 }
 
 /** Where lamps usually hang over the warm side, m from the left. */

@@ -1,6 +1,13 @@
 import type { Hydraulics } from '../ground/hydraulics';
 import type { StackLaw } from './vents';
 
+/** By how much a box differs from its drawing: air that is exchanged, how freely all that is wet dries, heat that stays. */
+export interface Factors {
+  readonly exchange: number;
+  readonly wetness: number;
+  readonly gain: number;
+}
+
 /**
  * A box as the engine sees it: two columns (0 warm, 1 cool) of two tiers of air (0 ground, 1 canopy), and the bodies
  * that give and take heat and water. All plain data, SI. Cells are numbered column · 2 + tier.
@@ -16,8 +23,8 @@ export interface BoxModel {
   readonly wetters: readonly WetterModel[];
   readonly fans: readonly FanModel[];
   readonly chambers: readonly ChamberModel[];
-  /** What calibration found: of air exchange, of evaporation from ground and water, of the heat that stays. */
-  readonly factors: { readonly exchange: number; readonly wetness: number; readonly gain: number };
+  /** What calibration found. */
+  readonly factors: Factors;
 }
 
 /** Less than a square millimetre is not there, m². */

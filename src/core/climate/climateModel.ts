@@ -1,3 +1,4 @@
+import { factorsOf } from './calibrated';
 import { findDeviceKind, type Catalogue, type DeviceKind } from '../catalogue';
 import type { Design, Device } from '../document/schema';
 import { siteOf } from '../ground/bodies';
@@ -189,7 +190,8 @@ export function climateModelOf(
           ? waterTargets(around, [spray], kind.id === 'nozzle-fine')
           : fogTargets(around, device.at),
         control: kind.form === 'fogger' ? dampBy(device, 1) : null,
-        bottle: 'bottle',
+        // A fogger stands in a bottle of its own.
+        bottle: kind.form === 'nozzle' ? 'bottle' : null,
       });
       wetterDevices.push(device);
       if (device.power === 0) continue;
@@ -235,7 +237,6 @@ export function climateModelOf(
   const { outlet } = design.ground;
   const deepest = drainage.reduce((most, it) => Math.max(most, ...Object.values(it.top)), 0);
   const flooded = design.ground.method === 'full-water';
-  const calibration = design.climate.calibration;
   return {
     box: {
       pressure: pressureAt(design.climate.room.altitude),
@@ -258,11 +259,7 @@ export function climateModelOf(
           return chamber && chamber.wet > 0 ? [chamber] : [];
         })
         .slice(0, MOST_CHAMBERS),
-      factors: {
-        exchange: calibration?.exchange ?? 1,
-        wetness: calibration?.wetness ?? 1,
-        gain: calibration?.gain ?? 1,
-      },
+      factors: factorsOf(design),
     },
     lit,
     heaterDevices,
@@ -306,7 +303,7 @@ function baskingPlace(
 ): ClimateModel['basking'] {
   const chosen = pieces.find(({ piece }) => piece.basking);
   if (chosen) {
-    const at = baskingPoint(chosen, warmPlace(design.enclosure.width, design.scape.warm));
+    const at = baskingPoint(chosen, warmPlace(design.enclosure.width, design.scape.warm), groundAt);
     return { ...at, column: columnAt(at.x) };
   }
   const strongest = [...lit].filter((it) => it.kind.heats).sort((a, b) => b.lamp.radiant - a.lamp.radiant)[0];

@@ -1,4 +1,5 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { seasonOn, settingsOn } from '../document/seasonal';
 import { layGround, type GroundResult } from '../ground/layers';
@@ -188,7 +189,7 @@ export function readyOf(
   return {
     model,
     box: model.box,
-    bands: bandsOf(findAnimal(catalogue, design.brief.animal)),
+    bands: bandsOf(grownIn(design, catalogue)),
     from,
     cycle: design.climate.mist.times.length > 0 ? design.climate.mist.everyDays : 1,
     keptSoil: design.ground.method === 'none',

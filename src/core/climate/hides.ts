@@ -21,12 +21,15 @@ const ON_GROUND = 4;
 const LEAST = 5e-5;
 
 /** A hide as a cell of its own; null where it has no way in, and so no air of its own. */
-export function chamberOf({ piece, solid }: Placed, cell: Cell): ChamberModel | null {
+export function chamberOf({ piece, solid, ground }: Placed, cell: Cell): ChamberModel | null {
   if (piece.entrance === null || piece.entrance <= 0) return null;
   const floor = Math.max(0.002, solid.shades * FLOOR);
-  const tall = Math.max(0.02, solid.bounds.z1 - solid.bounds.z0);
-  const air = Math.max(LEAST, solid.encloses > LEAST ? solid.encloses : floor * tall * 0.6);
-  const outside = Math.max(0.01, solid.surface * FACES_AIR);
+  const whole = Math.max(0.02, solid.bounds.z1 - solid.bounds.z0);
+  // What stands in the ground is full of it so far up.
+  const tall = Math.max(0.02, Math.min(whole, solid.bounds.z1 - ground));
+  const free = tall / whole;
+  const air = Math.max(LEAST, solid.encloses > LEAST ? solid.encloses * free : floor * tall * 0.6);
+  const outside = Math.max(0.01, solid.surface * FACES_AIR * free);
   const wet = piece.moist ? floor * MOSS_AREA : 0;
   const holds = piece.moist ? HOLDS * floor : 0;
   return {

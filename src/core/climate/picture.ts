@@ -21,7 +21,7 @@ const ABSORBS = 0.85;
 
 /** Shares of the four cells at a place, bilinear between their middles. */
 function sharesAt(
-  { model, warm, width, height }: Moment,
+  { model, warm, width, height }: Pick<Moment, 'model' | 'warm' | 'width' | 'height'>,
   x: number,
   z: number,
 ): readonly [number, number, number, number] {
@@ -33,6 +33,17 @@ function sharesAt(
   const up = Math.min(1, Math.max(0, (z - low) / Math.max(0.01, high - low)));
   return [toWarm * (1 - up), toWarm * up, (1 - toWarm) * (1 - up), (1 - toWarm) * up];
 }
+
+const CELL_AT = { warm: 0, 'warm high': 1, cool: 2, 'cool high': 3 } as const;
+
+/** Shares of the four cells in what hangs at a named place, or at a point. */
+export const sharesOf = (
+  box: Pick<Moment, 'model' | 'warm' | 'width' | 'height'>,
+  where: keyof typeof CELL_AT | Point3,
+): readonly number[] =>
+  typeof where === 'string'
+    ? [0, 1, 2, 3].map((cell) => (cell === CELL_AT[where] ? 1 : 0))
+    : sharesAt(box, where.x, where.z);
 
 const mixed = ({ run, at }: Moment, name: 'air' | 'rh', shares: readonly number[]): number =>
   shares.reduce((sum, share, cell) => sum + share * (run.series[`${name}${cell}` as SeriesName][at] ?? 0), 0);

@@ -75,7 +75,7 @@ function troubled(ready: Ready, day: number, asked: PlayOutInput): Timetable {
         falls = cut(falls);
         break;
       case 'mist-off':
-        wetters = wetters.map(cut);
+        wetters = onlyOf(wetters, (i) => isMist(ready, i), cut);
         break;
       case 'mist-stuck':
         wetters = wetters.map((it, i) =>
@@ -83,8 +83,7 @@ function troubled(ready: Ready, day: number, asked: PlayOutInput): Timetable {
         );
         break;
       case 'heat-off':
-        heaters = heaters.map((it, i) => (isLamp(ready, i) ? it : cut(it)));
-        if (heaters.every((it, i) => it === table.heaters[i])) heaters = heaters.map(cut);
+        heaters = onlyOf(heaters, (i) => !isLamp(ready, i), cut);
         break;
       case 'heat-stuck':
         heaters = heaters.map((it) => [...cut(it), { from, to }].sort((a, b) => a.from - b.from));
@@ -110,9 +109,27 @@ function troubled(ready: Ready, day: number, asked: PlayOutInput): Timetable {
   return { ...table, heaters, wetters, fans, falls };
 }
 
-/** Lamps that light are not what keeps it warm by night. */
+type Windows = readonly Window[];
+
+/** Cuts those that are meant; where there is none, all. */
+function onlyOf(
+  all: readonly Windows[],
+  meant: (index: number) => boolean,
+  cut: (it: Windows) => Windows,
+): readonly Windows[] {
+  const some = all.some((_, i) => meant(i));
+  return all.map((it, i) => (!some || meant(i) ? cut(it) : it));
+}
+
+/** Lamps that light are not what keeps it warm by night; those that only warm are. */
 const isLamp = (ready: Ready, index: number): boolean =>
-  ready.model.lit.some((it) => it.device.id === ready.model.heaterDevices[index]?.id);
+  ready.model.lit.some(
+    (it) => it.device.id === ready.model.heaterDevices[index]?.id && (!it.kind.heats || !it.kind.dark),
+  );
+
+/** What is sprayed, by nozzles or by hand: a fogger stands in a bottle of its own and has a switch of its own. */
+const isMist = (ready: Ready, index: number): boolean =>
+  ready.model.wetterDevices[index] === null || ready.box.wetters[index]?.bottle !== null;
 
 /** Plays days of a box with what goes wrong in them. Openings that are covered, and thermostats that stick, hold for all of it. */
 export const playOut = (asked: PlayOutInput): Run => atOnce(playingOut(asked));

@@ -110,8 +110,8 @@ export function weatherOf(asked: WeatherInput): Weather {
   return { step: HOUR, temperature, ratio, sun };
 }
 
-/** Out of doors in a temperate year, °C by month: only decides when heating runs (from memory). */
-const OUTDOORS = [1, 2, 6, 10, 14, 18, 20, 19, 15, 10, 5, 2];
+/** Out of doors in a temperate year, °C by month: decides when heating runs, and how far a room cools without it (from memory). */
+export const OUTDOORS = [1, 2, 6, 10, 14, 18, 20, 19, 15, 10, 5, 2];
 
 const unused = (setback: NonNullable<RoomProfile['setback']>, hour: number, day: number): boolean =>
   hour < setback.from || hour >= setback.to || (setback.weekends && day % 7 >= 5);

@@ -161,11 +161,11 @@ export function differencesOf(designs: readonly Design[], catalogue: Catalogue):
     const where = all.find((it) => it.has(what))?.get(what)?.where ?? 'brief';
     return [{ where, what, sides }];
   });
-  return found.sort((a, b) => PLACES.indexOf(a.where) - PLACES.indexOf(b.where));
+  return found.sort((a, b) => ORDER_OF_WORK.indexOf(a.where) - ORDER_OF_WORK.indexOf(b.where));
 }
 
 /** In the order of work. */
-const PLACES: readonly Difference['where'][] = [
+export const ORDER_OF_WORK: readonly Difference['where'][] = [
   'brief',
   'room',
   'enclosure',

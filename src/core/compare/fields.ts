@@ -39,7 +39,7 @@ const KEY_WORDS: Readonly<Record<string, string>> = {
   '#': 'order',
 };
 
-const spelt = (key: string): string =>
+export const spelt = (key: string): string =>
   ownOf(KEY_WORDS, key) ?? key.replace(/[A-Z]/g, (it) => ` ${it.toLowerCase()}`).replaceAll('-', ' ');
 
 /** What a row of the catalogue is called, whatever table it stands in. */
@@ -57,7 +57,7 @@ function rowName(catalogue: Catalogue, id: string): string | undefined {
 }
 
 /** What a member of a list is called: by the name it was given, else by what it is. */
-function memberName(member: unknown, id: string, catalogue: Catalogue): string {
+export function memberName(member: unknown, id: string, catalogue: Catalogue): string {
   const { name, material, kind } = (member ?? {}) as Readonly<Record<string, unknown>>;
   if (typeof name === 'string' && name !== '') return name;
   for (const it of [material, kind, id])

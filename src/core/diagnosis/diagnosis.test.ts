@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { demoDesigns } from '@/catalogue/demo';
+import { firstDesign } from '@/catalogue/testing';
 import type { TroubleKind } from '../climate';
 import { applyEdit } from '../edits';
 import { type Design } from '../document';
 import { entryOf, type Entry, type EntryKind, type EntryValues } from '../log';
-import { diagnose, SIGNS, type SignId } from '.';
+import { atOnce } from '../climate';
+import { diagnose, playingFaults, SIGNS, type SignId, type Yardstick } from '.';
 import { caseOf, type Case, type ProbeFault } from './testing';
 import { DAY_MS } from '../physics/constants';
 
@@ -58,7 +60,14 @@ const healthy: Told[] = Array.from({ length: 20 }, (_, i) => ({
   probe: null,
 }));
 
-const judge = (it: Case) => diagnose({ ...it, catalogue, log: [], seen: [] });
+const yardsticks = new Map<string, Yardstick>();
+const judge = (it: Case) => {
+  const yardstick =
+    yardsticks.get(it.design.id) ??
+    atOnce(playingFaults(it.design, catalogue, 124, ['warm', 'cool', 'room']));
+  yardsticks.set(it.design.id, yardstick);
+  return diagnose({ ...it, catalogue, log: [], seen: [], yardstick });
+};
 /** Every third case was kept unseen while the weights were set. */
 const isUnseen = (index: number): boolean => index % 3 === 2;
 
@@ -126,10 +135,17 @@ describe('what is seen', () => {
       { id: `${kind} ${ago}`, design: bog.id, at: NOW - ago * DAY, changed: 0 },
     );
   const ask = (seen: readonly SignId[], log: readonly Entry[] = [], design = bog) =>
-    diagnose({ design, catalogue, points: [], log, seen, isDay: () => true, now: NOW });
+    diagnose({ design, catalogue, points: [], log, seen, isDay: () => true, now: NOW, yardstick: null });
 
   it('nothing seen and nothing read: nothing is said', () => {
-    expect(ask([])).toEqual({ verdict: 'nothing', causes: [], read: [], next: null });
+    expect(ask([])).toEqual({
+      verdict: 'nothing',
+      causes: [],
+      read: [],
+      outside: [],
+      since: null,
+      next: null,
+    });
   });
   it('an animal that is unwell: a veterinarian, before anything else', () => {
     const found = ask(['unwell', 'off-food', 'fogged']);
@@ -153,6 +169,27 @@ describe('what is seen', () => {
     expect(first).toMatchObject({ id: 'ill' });
     expect(first!.vet).toMatch(/veterinarian/);
     expect(first!.evidence.map((it) => it.words).join()).toMatch(/20 % less/);
+  });
+  it('listless under a UV lamp past its use: the lamp, with a veterinarian before it; under a new one it is not the lamp', () => {
+    const anole = firstDesign('anolis-carolinensis', 'middle');
+    const fitted = (since: string | null) => ({
+      ...anole,
+      climate: { ...anole.climate, devices: anole.climate.devices.map((it) => ({ ...it, since })) },
+    });
+    const old = ask(['listless'], [], fitted('2024-01-10')).causes;
+    expect(old[0]).toMatchObject({
+      id: 'uv-old',
+      vet: expect.stringMatching(/veterinarian before anything/),
+    });
+    expect(old[0]!.evidence.map((it) => it.words).join()).toMatch(/months old: its UV is gone/);
+    const score = (since: string | null) =>
+      ask(['listless'], [], fitted(since)).causes.find((it) => it.id === 'uv-old')?.score ?? -Infinity;
+    // A day in the life of a new lamp, and of one of which nothing is known.
+    expect(score('2026-11-01')).toBeLessThan(-0.5);
+    expect(score(null)).toBeGreaterThan(score('2026-11-01'));
+    expect(score(null)).toBeLessThan(score('2024-01-10'));
+    // Where nobody knows its age it is not the likeliest.
+    expect(ask(['listless'], [], fitted(null)).causes[0]).toMatchObject({ id: 'ill' });
   });
   it('mould in a young enclosure passes; in an old one without a crew it lacks springtails', () => {
     const young = { ...bog, brief: { ...bog.brief, stage: 'growing-in' as const, since: '2026-11-01' } };

@@ -1,7 +1,9 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
 import type { Design } from '../document';
 import { HOUR, type MeasuringPlace } from '../readings';
-import { courseOf, partingOf, type Course, type PointTrack } from './features';
+import { courseOf, driftOf, partingOf, type Course, type PointTrack } from './features';
+import { onsetOf, type Onset } from './onset';
+import { dayShift, isTimed, mistingSeen } from './schedule';
 import type { SignId } from './types';
 import { difference, message, type Message } from '../units';
 
@@ -19,8 +21,14 @@ export interface Facts {
   readonly usualWet: number;
   /** Sudden rises of humidity, against before: 1 as many; null: there were none, or none are known. */
   readonly mists: number | null;
+  /** By how much that may be wrong. */
+  readonly mistsOff: number;
+  /** The same, of those that were due since a moment; null where nobody knows when they are due. */
+  readonly mistsSince: (from: number) => { readonly mists: number | null; readonly mistsOff: number };
   /** Share of the daily rise of warmth that is missing by day; null: there is none to miss. */
   readonly lampsMissing: number | null;
+  /** K by which its nights are warmer than they were; null: not known. */
+  readonly nightWarmer: number | null;
   /** K by which its days are warmer than its nights. */
   readonly dailyRise: number;
   /** Points that parted from the others of their kind. */
@@ -29,9 +37,21 @@ export interface Facts {
     readonly by: number;
     readonly growing: number;
     readonly steady: number;
+    /** Day by day, over up to two weeks. */
+    readonly slow: ReturnType<typeof driftOf>;
   }[];
+  /** Since when the box is otherwise for good; null: it is not, or only since some hours. */
+  readonly onset: Onset | null;
+  /** Hours by which lamps and mistings come later than they are set; null: they do not, as far as is seen. */
+  readonly late: number | null;
   readonly now: number;
+  /** When anything was heard last; now, where that was long ago. */
+  readonly asOf: number;
 }
+
+/** Whether a probe is silent while it should be heard. */
+export const isSilent = ({ series, last }: Course, { asOf }: Pick<Facts, 'asOf'>): boolean =>
+  series.source !== null && asOf - last > SILENT * HOUR;
 
 /** null of none. */
 export const median = (all: readonly number[]): number | null => {
@@ -46,9 +66,12 @@ export const median = (all: readonly number[]): number | null => {
 export const known = (all: readonly (number | null | undefined)[]): number[] =>
   all.filter((it): it is number => it !== null && it !== undefined);
 
+/** Hours without a word after which one probe is silent, or all of them: a hub misses some hours now and then. */
+const [SILENT, ALL_SILENT] = [3, 12];
+
 /** What a probe that is flat, silent or gone astray says is not what the box does. */
-const trusted = (course: Course, now: number): boolean =>
-  course.flatSince === null && now - course.last < 3 * HOUR;
+const trusted = (course: Course, asOf: number): boolean =>
+  course.flatSince === null && asOf - course.last < SILENT * HOUR;
 
 /** The larger of what the last six hours and the last day say. */
 const shiftOf = ({ shift }: Course, usual: number): number | null => {
@@ -59,48 +82,60 @@ const shiftOf = ({ shift }: Course, usual: number): number | null => {
 
 const IN_BOX: ReadonlySet<MeasuringPlace> = new Set(['warm', 'cool', 'canopy', 'basking', 'hide']);
 
-export function factsOf(points: readonly PointTrack[], isDay: (at: number) => boolean, now: number): Facts {
+export function factsOf(
+  points: readonly PointTrack[],
+  isDay: (at: number) => boolean,
+  now: number,
+  design: Pick<Design, 'climate'>,
+): Facts {
+  const onset = onsetOf(points, isDay, design);
   const courses = points.flatMap((point) => {
-    const course = courseOf(point, isDay);
+    const course = courseOf(point, isDay, onset?.at ?? null);
     return course ? [{ point, course }] : [];
   });
+  const latest = Math.max(...courses.map((it) => it.course.last));
+  const asOf = now - latest > ALL_SILENT * HOUR ? now : latest;
   const inBox = courses.filter((it) => IN_BOX.has(it.course.series.place));
   const of = (quantity: string) => inBox.filter((it) => it.course.series.quantity === quantity);
   const parted = (['temperature', 'humidity'] as const).flatMap((quantity) => {
-    const same = of(quantity).filter((it) => trusted(it.course, now));
+    const same = of(quantity).filter((it) => trusted(it.course, asOf));
     if (same.length < 2) return [];
     return same.flatMap(({ point, course }) => {
-      const ways = same
-        .filter((it) => it.course !== course)
-        .flatMap((it) => partingOf(point, it.point) ?? []);
+      const rest = same.filter((it) => it.course !== course);
+      const ways = rest.flatMap((it) => partingOf(point, it.point) ?? []);
+      const slow = rest.flatMap((it) => driftOf(point, it.point) ?? []);
       const by = median(ways.map((it) => it.by));
       const growing = median(ways.map((it) => it.growing));
       const steady = median(ways.map((it) => it.steady));
-      return by === null || growing === null || steady === null ? [] : [{ course, by, growing, steady }];
+      return by === null || growing === null || steady === null
+        ? []
+        : [{ course, by, growing, steady, slow: slow[0] ?? null }];
     });
   });
   const temperatures = of('temperature').map((it) => it.course);
   const humidities = of('humidity').map((it) => it.course);
-  const sound = (all: readonly Course[]): readonly Course[] => all.filter((it) => trusted(it, now));
-  const usualTemperature = Math.max(0.9, 2.4 * (median(temperatures.map((it) => it.spread)) ?? 0));
-  const usualWet = Math.max(0.045, 2.4 * (median(humidities.map((it) => it.spread)) ?? 0));
-  const mists = median(
-    known(
-      sound(humidities).map(({ base, now: own }) =>
-        base && own && base.rises * base.risen >= 0.09 && own.full < 0.5
-          ? // Their number and what they come to in a day: a weak one is not none, a chance one is not a misting.
-            (own.rises / base.rises + (own.rises * own.risen) / (base.rises * base.risen)) / 2
-          : null,
-      ),
-    ),
-  );
+  const sound = (all: readonly Course[]): readonly Course[] => all.filter((it) => trusted(it, asOf));
+  const usualTemperature = Math.max(0.9, 2.9 * (median(temperatures.map((it) => it.spread)) ?? 0));
+  const usualWet = Math.max(0.045, 2.9 * (median(humidities.map((it) => it.spread)) ?? 0));
+  const heard = of('humidity').filter((it) => trusted(it.course, asOf));
+  const mistsFrom = (from?: number) => {
+    const due = heard.map((it) => mistingSeen(it.point, design, it.course.baseTo, isDay, from));
+    return {
+      due,
+      mists: median(known(due.map((it) => it.share))),
+      mistsOff: median(due.flatMap((it) => (it.share === null ? [] : [it.error]))) ?? 0.5,
+    };
+  };
+  const { due, mists: atDue, mistsOff } = mistsFrom();
+  const mists = isTimed(design) ? atDue : mistsCounted(sound(humidities));
   const risesOf = sound(temperatures).flatMap(({ base: it }) =>
     it && it.day !== null && it.night !== null ? [it.day - it.night] : [],
   );
   const swings = known(
-    sound(temperatures).map(({ base: it, lightShift }) =>
+    sound(temperatures).map(({ base: it, lightShift, darkShift }) =>
+      // What the nights lost as well was not the lamps’.
       it && it.day !== null && it.night !== null && lightShift !== null && it.day - it.night > 1.2
-        ? -lightShift / (it.day - it.night)
+        ? (Math.min(0, darkShift ?? 0) - lightShift) / (it.day - it.night)
         : null,
     ),
   );
@@ -114,11 +149,50 @@ export function factsOf(points: readonly PointTrack[], isDay: (at: number) => bo
     usualTemperature,
     usualWet,
     mists,
+    mistsOff,
+    mistsSince: (from) => (isTimed(design) ? mistsFrom(from) : { mists: null, mistsOff }),
     lampsMissing: median(swings),
+    nightWarmer: median(known(sound(temperatures).map((it) => it.darkShift))),
     dailyRise: median(risesOf) ?? 0,
     parted,
+    onset,
+    asOf,
+    late: lateBy(
+      inBox.filter((it) => trusted(it.course, asOf)),
+      median(known(due.map((it) => it.late))),
+    ),
     now,
   };
+}
+
+/** Mistings by the sudden rises of humidity alone, where nobody knows when they are due. */
+const mistsCounted = (humidities: readonly Course[]): number | null =>
+  median(
+    known(
+      humidities.map(({ base, now: own }) =>
+        base && own && base.rises * base.risen >= 0.09 && own.full < 0.5
+          ? // Their number and what they come to in a day: a weak one is not none, a chance one is not a misting.
+            (own.rises / base.rises + (own.rises * own.risen) / (base.rises * base.risen)) / 2
+          : null,
+      ),
+    ),
+  );
+
+/** Share of the difference of two days that a shift of the whole day must explain, and hours of it at the least. */
+const [EXPLAINS, SHIFTED] = [0.6, 1.5];
+
+/** Hours by which the days of a box come later: by most of its temperatures, or by its mistings. */
+function lateBy(
+  inBox: readonly { readonly point: PointTrack; readonly course: Course }[],
+  mistLate: number | null,
+): number | null {
+  const shifts = inBox
+    .filter((it) => it.course.series.quantity === 'temperature')
+    .flatMap((it) => dayShift(it.point, it.course.baseTo) ?? []);
+  const clear = shifts.filter((it) => it.explains >= EXPLAINS && Math.abs(it.late) >= SHIFTED);
+  if (clear.length > 0 && clear.length * 2 >= shifts.length) return median(clear.map((it) => it.late));
+  // Where the lamps’ days can be told they decide: air dries and dampens for other reasons at every hour.
+  return shifts.length > 0 ? null : mistLate;
 }
 
 /** Share of the rises of humidity under which it is as good as not misted. */
@@ -155,7 +229,7 @@ export function signsRead(
   for (const it of [...facts.temperatures, ...facts.humidities, ...facts.others]) {
     if (it.flatSince !== null)
       found.push({ sign: 'probe', words: message`${it.series.name} reads one and the same for hours` });
-    else if (facts.now - it.last > 3 * HOUR && it.series.source !== null)
+    else if (isSilent(it, facts))
       found.push({
         sign: 'probe',
         words: message`${it.series.name} has not been heard for ${Math.round((facts.now - it.last) / HOUR)} h`,
@@ -171,17 +245,32 @@ export function signsRead(
 }
 
 /** Whether a point truly left the others of its kind, and goes on leaving them. */
-export function isParted({ course, by, growing, steady }: Facts['parted'][number], facts: Facts): boolean {
+export function isParted(
+  { course, by, growing, steady, slow }: Facts['parted'][number],
+  facts: Facts,
+): boolean {
   const humid = course.series.quantity === 'humidity';
+  const drifts =
+    slow !== null &&
+    slow.steady > 0.5 &&
+    Math.abs(slow.by) >= (humid ? 0.06 : 0.9) &&
+    Math.sign(slow.by) === Math.sign(slow.aDay);
+  if (drifts) return leftAlone(course, facts);
   // Far away, and going on: what parts for a reason within the box stays where it came to.
   if (Math.abs(by) < (humid ? 0.1 : 2) || Math.sign(by) !== Math.sign(growing)) return false;
   if (Math.abs(growing) < (humid ? 0.06 : 1.2) || steady < 0.6) return false;
-  // Of two that parted, the one that left what it used to read.
+  return leftAlone(course, facts);
+}
+
+/** Of two that parted, the one that left what it used to read. */
+function leftAlone(course: Course, facts: Facts): boolean {
   const own = Math.abs(course.shift.day ?? 0);
   const others = facts.parted
     .filter((it) => it.course !== course && it.course.series.quantity === course.series.quantity)
     .map((it) => Math.abs(it.course.shift.day ?? 0));
-  return others.every((it) => own > it);
+  // Where the others left as well, something happened to all of them.
+  const usual = course.series.quantity === 'humidity' ? facts.usualWet : facts.usualTemperature;
+  return others.every((it) => own > it && it < usual);
 }
 
 /** Whether anything mists or fogs, by hand or by itself. */

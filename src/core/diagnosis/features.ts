@@ -33,7 +33,9 @@ export interface Course {
   readonly base: Stretch | null;
   /** The last day that was read. */
   readonly now: Stretch | null;
-  /** Spread of the means of whole days before. */
+  /** When what it was before ends, ms since 1970. */
+  readonly baseTo: number;
+  /** Robust spread of the means of whole days before. */
   readonly spread: number;
   /**
    * How far the readings of the last six hours and of the last day lie from those of the same hours before, on average;
@@ -124,22 +126,36 @@ function stretchOf(
 /** How long one and the same value is read before it counts as flat, ms. */
 const FLAT = 8 * HOUR;
 
-/** The course of a point. @param isDay whether it is day in the box at a moment */
-export function courseOf(point: PointTrack, isDay: (at: number) => boolean): Course | null {
+/** A robust spread: the median absolute deviation, as a standard deviation of what is normal. */
+function spreadOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const middle = sorted[sorted.length >> 1] ?? 0;
+  const off = values.map((it) => Math.abs(it - middle)).sort((a, b) => a - b);
+  return 1.4826 * (off[off.length >> 1] ?? 0);
+}
+
+/**
+ * The course of a point.
+ * @param isDay whether it is day in the box at a moment
+ * @param onset when the box began to be otherwise, ms since 1970; null: not known
+ */
+export function courseOf(
+  point: PointTrack,
+  isDay: (at: number) => boolean,
+  onset: number | null = null,
+): Course | null {
   const { series, track } = point;
   const last = track.at.at(-1);
   if (last === undefined) return null;
-  // What began within four days is not to be its own measure; where less is known, what came before half a day.
-  const baseTo = last - (track.at[0] ?? last) > 6.5 * DAY ? last - 4 * DAY : last - 0.5 * DAY;
+  // What began within four days is not to be its own measure; where less is known, what came before the day that is looked at.
+  const usual = last - (track.at[0] ?? last) > 6.5 * DAY ? last - 4 * DAY : last - DAY;
+  // A fault that is weeks old never becomes what is usual.
+  const baseTo = onset === null ? usual : Math.min(usual, onset);
   const means: number[] = [];
   for (let day = 0; day < 21; day += 1) {
     const it = stretchOf(point, baseTo - (day + 1) * DAY, baseTo - day * DAY, isDay);
     if (it) means.push(it.mean);
   }
-  const mean = means.reduce((sum, it) => sum + it, 0) / Math.max(1, means.length);
-  const spread = Math.sqrt(
-    means.reduce((sum, it) => sum + (it - mean) ** 2, 0) / Math.max(1, means.length - 1),
-  );
   let since = track.at.length - 1;
   while (since > 0 && track.steps[since - 1] === track.steps[since]) since -= 1;
   const flat = last - (track.at[since] ?? 0) >= FLAT && track.at.length - since >= 12;
@@ -149,7 +165,8 @@ export function courseOf(point: PointTrack, isDay: (at: number) => boolean): Cou
     last,
     base: stretchOf(point, Math.max(baseTo - 21 * DAY, track.at[0] ?? 0), baseTo, isDay),
     now: stretchOf(point, last - DAY, last + 1, isDay),
-    spread,
+    spread: spreadOf(means),
+    baseTo,
     ...shiftsOf(point, baseTo, last, isDay),
     flatSince: flat && !full ? (track.at[since] ?? 0) : null,
   };
@@ -196,8 +213,73 @@ export function partingOf(
   return {
     by: ((bins.at(-1) ?? 0) + (bins.at(-2) ?? 0)) / 2,
     growing: (slope * DAY) / PART,
-    steady: whole < 1e-12 ? 0 : (slope * top) / whole,
+    // What a step tells better than a line is no drift.
+    steady: whole < 1e-12 || whole - slope * top > stepped(bins) ? 0 : (slope * top) / whole,
   };
+}
+
+/** What is left of a course by the best single step, squared and summed. */
+function stepped(values: readonly number[]): number {
+  let least = Infinity;
+  for (let at = 1; at < values.length; at += 1) {
+    const off = (part: readonly number[]): number => {
+      const mean = part.reduce((sum, it) => sum + it, 0) / part.length;
+      return part.reduce((sum, it) => sum + (it - mean) ** 2, 0);
+    };
+    least = Math.min(least, off(values.slice(0, at)) + off(values.slice(at)));
+  }
+  return least;
+}
+
+/** Days that a slow drift is looked for in, at the least and at the most. */
+const [DRIFTS, LONGEST] = [3, 14];
+
+/**
+ * How one point goes away from another of its kind day by day: what their difference has come to, how much of it came in a
+ * day, and how much better a steady line tells it than a step does (1: all, 0: no better). null: too little of both.
+ */
+export function driftOf(
+  a: PointTrack,
+  b: PointTrack,
+): { readonly by: number; readonly aDay: number; readonly steady: number } | null {
+  const last = Math.min(a.track.at.at(-1) ?? 0, b.track.at.at(-1) ?? 0);
+  const mean = ({ series, track }: PointTrack, day: number): number | null => {
+    const [i, j] = [firstAt(track.at, last - (day + 1) * DAY), firstAt(track.at, last - day * DAY)];
+    if (j - i < 24) return null;
+    let sum = 0;
+    for (let k = i; k < j; k += 1) sum += fromSteps(track.steps[k] ?? 0, series.quantity);
+    return sum / (j - i);
+  };
+  // The oldest first.
+  const apart: number[] = [];
+  for (let day = LONGEST + 6; day >= 0; day -= 1) {
+    const [x, y] = [mean(a, day), mean(b, day)];
+    if (x !== null && y !== null) apart.push(x - y);
+  }
+  let best: { by: number; aDay: number; steady: number } | null = null;
+  for (let days = DRIFTS; days <= Math.min(LONGEST, apart.length - 1); days += 1) {
+    const before = apart.slice(0, apart.length - days);
+    const level =
+      before.length > 0 ? (before.sort((p, q) => p - q)[before.length >> 1] ?? 0) : (apart[0] ?? 0);
+    const own = apart.slice(-days).map((it) => it - level);
+    // A line from nothing, and the best step: which tells it better?
+    const [xy, xx] = own.reduce(([p, q], it, i) => [p + (i + 1) * it, q + (i + 1) ** 2], [0, 0]);
+    const aDay = xy / xx;
+    const line = own.reduce((sum, it, i) => sum + (it - aDay * (i + 1)) ** 2, 0);
+    let step = Infinity;
+    for (let at = 0; at < days; at += 1) {
+      const late = own.slice(at);
+      const height = late.reduce((sum, it) => sum + it, 0) / late.length;
+      step = Math.min(
+        step,
+        own.reduce((sum, it, i) => sum + (i < at ? it : it - height) ** 2, 0),
+      );
+    }
+    const by = own.at(-1) ?? 0;
+    const steady = step > 1e-12 ? 1 - line / step : 0;
+    if (!best || steady * Math.abs(by) > best.steady * Math.abs(best.by)) best = { by, aDay, steady };
+  }
+  return best;
 }
 
 /** Readings of two points are compared by stretches of three hours. */

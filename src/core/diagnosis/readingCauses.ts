@@ -1,40 +1,13 @@
 import { findDeviceKind, type Catalogue } from '../catalogue';
-import { coverEdit, type EditCall } from '../edits';
+import { coverEdit } from '../edits';
 import { type Design } from '../document';
-import { HOUR, type MeasuringPlace } from '../readings';
+import { difference, message, number } from '../units';
+import { drawn, finish, read, type Draft } from './evidence';
 import { isMisted, isParted, known, LAMPS_GONE, median, NO_MIST, type Facts } from './facts';
-import type { Course } from './features';
-import type { Cause, Evidence } from './types';
-import {
-  asMessage,
-  difference,
-  mass,
-  message,
-  number,
-  percent,
-  temperature,
-  type Message,
-  type Quantity,
-} from '../units';
+import { probeDrafts } from './probeCauses';
+import { darkDrier, movedAlone, oneSided, slower } from './traits';
+import type { Cause } from './types';
 
-interface Draft extends Omit<Cause, 'score' | 'evidence' | 'edits' | 'vet' | 'caution' | 'basis'> {
-  /** What it is worth before anything is looked at: natural logarithm of the odds. */
-  readonly prior: number;
-  readonly evidence: readonly (Evidence | null)[];
-  readonly edits?: readonly EditCall[];
-  readonly caution?: Cause['caution'];
-}
-
-const read = (words: string | Message, weight: number): Evidence => ({
-  words: asMessage(words),
-  weight,
-  from: 'readings',
-});
-const drawn = (words: string, weight: number): Evidence => ({
-  words: asMessage(words),
-  weight,
-  from: 'design',
-});
 /** Grows from none to full as a value goes from one bound to the other. */
 const ramp = (value: number, from: number, to: number): number =>
   Math.min(1, Math.max(0, (value - from) / (to - from)));
@@ -44,6 +17,9 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
   const { warmer, wetter, usualTemperature, usualWet, lampsMissing } = facts;
   const w = warmer ?? 0;
   const h = wetter ?? 0;
+  // What nobody knows of before is not told as unchanged.
+  const ofWarmth = (words: string, weight: number) => (warmer === null ? null : read(words, weight));
+  const ofWet = (words: string, weight: number) => (wetter === null ? null : read(words, weight));
   const kinds = design.climate.devices.map((it) => findDeviceKind(catalogue, it.kind));
   const fitted = (group: string): boolean => kinds.some((it) => it?.group === group);
   const misted = isMisted(design, catalogue);
@@ -51,7 +27,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
   const heated = fitted('heat');
   const lit = fitted('light') || fitted('uv') || heated;
   const mists = misted ? facts.mists : null;
-  const noMist = mists !== null && mists < NO_MIST;
+  const noMist = mists !== null && mists < NO_MIST && h < usualWet;
   const mistsOn = mists !== null && mists > 0.6;
   const lampsGone = lampsMissing !== null && lampsMissing > LAMPS_GONE;
   const room = facts.room[0];
@@ -65,7 +41,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
   const heatLamp = kinds.some((it) => it?.group === 'heat' && it.form === 'bulb');
   const lampsSay = lampsGone
     ? read('The heat the lamps bring by day is missing', facts.dailyRise > 2.5 ? 2.2 : 1.2)
-    : lampsMissing === null
+    : lampsMissing === null || lampsMissing > 0.25
       ? null
       : read('By day it grows warm as before', -3.5);
   const hotSays =
@@ -74,19 +50,91 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
           message`It is ${difference(w, 1)} warmer than at these hours before`,
           1.2 + 1.8 * ramp(w, usualTemperature, 2.4 * usualTemperature),
         )
-      : read('It is no warmer than before', -3);
+      : ofWarmth('It is no warmer than before', -3);
   const coldSays =
     w < -usualTemperature
       ? read(
           message`It is ${difference(-w, 1)} colder than at these hours before`,
           0.8 + 1.8 * ramp(-w, 1.2 * usualTemperature, 2.4 * usualTemperature),
         )
-      : read('It is no colder than before', -3);
+      : ofWarmth('It is no colder than before', -3);
   const alone = facts.parted.some((it) => isParted(it, facts))
-    ? read('but one probe has parted from the others', -2)
+    ? read('but one probe has parted from the others', -3)
     : null;
+  const warmsLess = lampsMissing !== null && lampsMissing > 0.12 && !lampsGone;
+  const night = facts.nightWarmer;
+  const nightCold = night !== null && night < -usualTemperature;
+  const nightKept = night !== null && Math.abs(night) < 0.5 * usualTemperature;
+  const late = facts.late;
+  const onTime = late === null;
+  const moved = movedAlone(facts);
+  const shifted = read(
+    message`The day in it comes ${number(Math.abs(late ?? 0), 1)} h ${(late ?? 0) > 0 ? 'later' : 'earlier'} than it is set`,
+    5,
+  );
   const drafts: Draft[] = [
     ...probeDrafts(facts),
+    {
+      id: 'timer-shifted',
+      what: 'A timer is off by hours',
+      prior: -2,
+      evidence: [onTime ? read('Lamps and mistings come when they are due', -6) : shifted],
+      check: 'Look at the clock of each timer: summer time, and the hour after a power cut.',
+      change: 'Set it right; one that keeps its time through a power cut saves it.',
+    },
+    {
+      id: 'probe-moved',
+      what: 'A probe lies somewhere else',
+      prior: -2,
+      evidence: [
+        moved
+          ? read(`${moved}: temperature and humidity both left at once, and the others stayed`, 6)
+          : read('Temperature and humidity at no place left alone', -5),
+      ],
+      check: 'Look where the probe lies, and whether it hangs out of a lid or lies under a lamp.',
+      change: 'Put it back where it was, and fix it.',
+    },
+    {
+      id: 'lid-open',
+      what: 'A lid or door stands open',
+      prior: -2,
+      evidence: [
+        isDrier
+          ? read('It is drier than at these hours before', 1 + 1.5 * ramp(-h, usualWet, 3 * usualWet))
+          : ofWet('It is no drier than before', -2.5),
+        w < -usualTemperature
+          ? read('and colder, as the room’s air is', 1.8)
+          : isDrier && w < -0.3
+            ? read('and a little cooler', 0.8)
+            : read('but no cooler', -1.2),
+        warmsLess && isDrier ? read('and it warms less by day than it did', 1.1) : null,
+        -h > 0.13 ? read('and by more than the air of a room changes by', 1.6) : null,
+        mistsOn
+          ? read('though it is misted as before', 0.6)
+          : noMist
+            ? read('but it is not misted', -1.5)
+            : null,
+        lampsGone ? read('but the lamps’ heat is missing', -1) : null,
+        alone,
+      ],
+      check: 'Look at doors, lid and every flap: shut, and shut all the way?',
+      change: 'Shut it, count the animals, and look behind the enclosure.',
+    },
+    {
+      id: 'fan-stuck',
+      what: 'The fan does not stop',
+      prior: fan ? -0.8 : -9,
+      evidence: [
+        isDrier
+          ? read('It is drier than at these hours before', 1 + 1.5 * ramp(-h, usualWet, 3 * usualWet))
+          : ofWet('It is no drier than before', -2.5),
+        darkDrier(facts) ? read('by night more than by day', 1.8) : null,
+        -h > 0.13 ? read('and by more than the air of a room changes by', 0.6) : null,
+        mistsOn ? read('though it is misted as before', 0.6) : null,
+      ],
+      check: 'Listen to it outside its times; look at its timer and its speed.',
+      change: 'Set its timer right, or turn it down.',
+    },
     {
       id: 'power',
       what: 'The power is off, or was',
@@ -95,6 +143,12 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
         lampsSay,
         noMist ? read('Nothing is misted either', 2) : mistsOn ? read('It is misted as before', -2.5) : null,
         noMist && w < -usualTemperature ? read('and all of it is colder', 1) : null,
+        noMist && lampsMissing !== null && lampsMissing > 0.25 && !lampsGone
+          ? read('and by day it warms less', 1.8)
+          : null,
+        lampsGone && heated && nightCold
+          ? read('and its nights are colder as well', heatLamp && misted ? 0.3 : 2)
+          : null,
         full > 0.5 ? read('but humidity stands at the top', -3) : null,
       ],
       check:
@@ -109,6 +163,8 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       prior: lit ? -1.8 : -9,
       evidence: [
         lampsSay,
+        lampsGone && nightKept ? read('Its nights are as warm as before', 1.2) : null,
+        lampsGone && heated && nightCold ? read('but its nights are colder as well', -1.5) : null,
         mistsOn
           ? read('It is misted as before: there is power', 1.2)
           : noMist
@@ -121,9 +177,10 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
     },
     {
       id: 'no-mist',
-      what: 'It is not misted as it should be',
+      what: 'It is not misted',
       prior: misted ? -0.6 : -3,
       evidence: [
+        noMist && w < -usualTemperature ? read('but all of it is colder as well', -2) : null,
         noMist
           ? read('The sudden rises of humidity that misting makes are gone', 3)
           : mistsOn
@@ -133,11 +190,37 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
               : read('Humidity rises less often than before', 1.4),
         isDrier
           ? read('It is drier than at these hours before', 1)
-          : read('It is no drier than before', noMist ? -1 : -2),
+          : ofWet('It is no drier than before', noMist ? -1 : -2),
+        !lampsGone && lampsMissing !== null && lampsMissing > 0.25
+          ? read('Some of the lamps’ heat is missing too', -0.8)
+          : null,
         lampsGone ? read('The lamps’ heat is missing too', -1.5) : null,
       ],
       check: 'Watch a misting: bottle, pump, every nozzle, the timer. Lime closes nozzles one by one.',
       change: 'Fill the bottle, clean the nozzles, or mist by hand until it runs again.',
+      caution: 'pumps',
+    },
+    {
+      id: 'mist-weak',
+      what: 'It is misted less than it should be',
+      prior: misted ? -1.4 : -4,
+      evidence: [
+        mists === null
+          ? null
+          : mists < 0.15
+            ? read('The sudden rises of humidity that misting makes are gone altogether', -3)
+            : mists < NO_MIST
+              ? read('The sudden rises of humidity that misting makes are nearly gone', 0.4)
+              : mists < 0.75
+                ? read('Humidity rises less at mistings than before', 2)
+                : read('Humidity rises at mistings as before', -2),
+        isDrier
+          ? read('It is drier than at these hours before', 0.8)
+          : ofWet('It is no drier than before', -0.8),
+      ],
+      check: 'Watch a misting: does every nozzle spray, and does the bottle last till it is filled again?',
+      change:
+        'Clean the nozzles of lime, bleed the line, and fill the bottle more often or take a larger one.',
       caution: 'pumps',
     },
     {
@@ -168,7 +251,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       evidence: [
         isWetter
           ? read('It is wetter than at these hours before', 1 + 2.2 * ramp(h, usualWet, 2.2 * usualWet))
-          : read('It is no wetter than before', -2.5),
+          : ofWet('It is no wetter than before', -2.5),
         w > 0.3
           ? read('and it is warmer, as shut in air is', 1.3)
           : w < -usualTemperature
@@ -178,6 +261,7 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
               : w > 0
                 ? read('and no cooler', 0.5)
                 : null,
+        full - fullBefore > 0.4 ? read('but it stands at the top nearly all day', -1.2) : null,
         slower(facts) ? read('It dries off more slowly after a misting', 0.8) : null,
         fan ? drawn('A fan is installed', 0.2) : null,
         alone,
@@ -213,6 +297,26 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       caution: 'electric',
     },
     {
+      id: 'thermostat-drifted',
+      what: 'A thermostat holds the wrong temperature',
+      prior: heated ? -1.6 : -6,
+      evidence: [
+        w > usualTemperature
+          ? read('It is warmer than at these hours before', 0.8)
+          : w < -usualTemperature
+            ? read('It is colder than at these hours before', 0.4)
+            : ofWarmth('It is neither warmer nor colder than before', -1),
+        side > 0.12 ? read('on the warm side more than on the cool one', 0.8) : null,
+        roomWarmer === null || Math.abs(roomWarmer) <= 1.5
+          ? null
+          : read('but the room changed as well', -1.5),
+        alone,
+      ],
+      check: 'Measure beside its probe with a second thermometer, and read what it is set to.',
+      change: 'Set it anew by that thermometer; replace one that drifts on.',
+      caution: 'electric',
+    },
+    {
       id: 'room-hot',
       what: 'The room is hotter than it was',
       prior: -1.5,
@@ -240,8 +344,10 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
       prior: heated ? -1.2 : -4,
       evidence: [
         coldSays,
-        noMist ? read('but nothing is misted either', -1) : null,
-        lampsGone ? read('the lamps’ heat is missing as well', heatLamp ? 0.4 : -0.6) : null,
+        noMist ? read('but nothing is misted either', -2) : null,
+        lampsGone ? read('the lamps’ heat is missing as well', heatLamp && misted ? 0.4 : -1.2) : null,
+        nightKept ? read('but its nights are as warm as before', heatLamp ? -0.8 : -2) : null,
+        moved ? read('but only one probe says so, of temperature and of humidity', -2) : null,
         side > 0.1
           ? read('on the warm side more than on the cool one', 1.2)
           : w < -usualTemperature
@@ -285,13 +391,16 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
               'It is drier than at these hours before',
               0.6 + 2.2 * ramp(-h, 1.3 * usualWet, 2.4 * usualWet),
             )
-          : read('It is no drier than before', -2.5),
+          : ofWet('It is no drier than before', -2.5),
         noMist
           ? read('but the rises that misting makes are gone', -2.5)
           : mistsOn
             ? read('though it is misted as before', 1.2)
             : null,
         w > usualTemperature ? read('but it is warmer, and warmer air is drier', -1.5) : null,
+        w < -usualTemperature ? read('but it is colder too', -1.8) : null,
+        warmsLess ? read('but it warms less by day as well', -0.6) : null,
+        -h > 0.13 ? read('but by more than the air of a room changes by', -1.2) : null,
         lampsGone ? read('but the lamps’ heat is missing', -1) : null,
       ],
       check: 'Measure the room’s humidity. Heating in winter and a fan in summer dry it.',
@@ -304,112 +413,3 @@ export function readingCauses(design: Design, catalogue: Catalogue, facts: Facts
   ];
   return drafts.map(finish);
 }
-
-/** How many times longer than before humidity takes to fall after a misting. */
-function slower({ humidities }: Facts): boolean {
-  const ratio = median(
-    known(
-      humidities.map(({ base, now }) =>
-        base?.falls && now?.falls !== null && now ? now.falls / base.falls : null,
-      ),
-    ),
-  );
-  return ratio !== null && ratio < 0.75;
-}
-
-/** K by which the warm side moved more than the cool one. */
-function oneSided({ temperatures }: Facts): number {
-  const of = (places: readonly MeasuringPlace[]) =>
-    median(known(temperatures.filter((it) => places.includes(it.series.place)).map((it) => it.shift.day)));
-  const [warm, cool] = [of(['warm', 'basking', 'canopy']), of(['cool'])];
-  return warm === null || cool === null ? 0 : warm - cool;
-}
-
-function probeDrafts(facts: Facts): readonly Draft[] {
-  const all = [...facts.temperatures, ...facts.humidities, ...facts.others];
-  const silent = all.filter((it) => it.series.source !== null && facts.now - it.last > 3 * HOUR);
-  const heard = all.filter((it) => facts.now - it.last <= 3 * HOUR);
-  const flat = all.filter((it) => it.flatSince !== null && facts.now - it.last <= 3 * HOUR);
-  const apart = facts.parted.filter((it) => isParted(it, facts));
-  const names = (list: readonly Course[]): string =>
-    [...new Set(list.map((it) => it.series.name))].join(', ');
-  return [
-    {
-      id: 'probe-silent',
-      what:
-        silent.length > 0 && heard.length === 0
-          ? 'The hub or its power is off: nothing is heard'
-          : 'A probe is not heard any more',
-      prior: -1,
-      evidence: [
-        silent.length > 0
-          ? read(
-              `${names(silent)}: silent for ${Math.round((facts.now - Math.max(...silent.map((it) => it.last))) / HOUR)} h${heard.length > 0 ? ' while others are heard' : ''}`,
-              6,
-            )
-          : read('Every probe is heard', -6),
-      ],
-      check: 'Battery, plug, and whether it is still where it was.',
-      change: 'Change the battery. Until it is heard again, read by hand.',
-    },
-    {
-      id: 'probe-stuck',
-      what: 'A probe is stuck',
-      prior: -1,
-      evidence: [
-        flat.length > 0
-          ? read(
-              message`${names(flat)} reads ${flat.flatMap((it, i): Message => (i > 0 ? [', ', fromText(it)] : [fromText(it)]))} without a change for hours`,
-              5,
-            )
-          : read('Every probe moves', -6),
-      ],
-      check: 'Breathe on it, or hold it in the hand: it must move.',
-      change:
-        'Restart or replace it. What a thermostat does by a stuck probe is dangerous: unplug the heater until then.',
-      caution: 'electric',
-    },
-    {
-      id: 'probe-drift',
-      what: 'A probe reads wrong, more so every day',
-      prior: -1.2,
-      evidence: [
-        apart.length > 0
-          ? read(
-              `${names(apart.map((it) => it.course))} goes away from the others of its kind day by day`,
-              4.5,
-            )
-          : read('Probes of a kind agree as they did', -5),
-      ],
-      check: 'Lay it beside another one for an hour, in the same place.',
-      change: 'Calibrate or replace it.',
-    },
-  ];
-}
-
-const fromText = ({ now, series }: Course): Quantity => {
-  const value = now?.high ?? 0;
-  switch (series.quantity) {
-    case 'humidity':
-    case 'soilWater':
-      return percent(value);
-    case 'temperature':
-      return temperature(value, 1);
-    case 'mass':
-      return mass(value);
-    case 'uvIndex':
-      return number(value, 1);
-  }
-};
-const finish = ({ prior, evidence, edits = [], caution = null, ...rest }: Draft): Cause => {
-  const held = evidence.filter((it): it is Evidence => it !== null);
-  return {
-    ...rest,
-    edits,
-    caution,
-    vet: null,
-    evidence: held,
-    score: prior + held.reduce((sum, it) => sum + it.weight, 0),
-    basis: 'practice',
-  };
-};

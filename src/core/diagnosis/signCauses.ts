@@ -1,6 +1,6 @@
 import { DAY } from '../readings';
 import { ROWS, type Known, type SignInput } from './signRows';
-import type { Cause, Evidence } from './types';
+import type { Cause, Evidence, SignId } from './types';
 
 /** Causes that what was seen speaks for, each with its evidence. */
 export function signCauses(asked: SignInput): readonly Cause[] {
@@ -29,6 +29,8 @@ export function signCauses(asked: SignInput): readonly Cause[] {
       what: row.what,
       evidence,
       score: row.prior + evidence.reduce((sum, it) => sum + it.weight, 0),
+      share: 0,
+      since: null,
       check: row.check,
       change: row.change,
       edits: [],
@@ -38,3 +40,7 @@ export function signCauses(asked: SignInput): readonly Cause[] {
     };
   });
 }
+
+/** Signs that speak for a cause. */
+export const signsOf = (id: string): readonly SignId[] =>
+  ROWS.filter((row) => row.id === id).flatMap((row) => row.signs);

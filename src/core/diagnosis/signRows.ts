@@ -5,6 +5,7 @@ import type { Facts } from './facts';
 import type { DiagnosisInput } from './diagnose';
 import type { Evidence, SignId } from './types';
 import { asMessage } from '../units';
+import { uvEvidence } from './uvEvidence';
 
 export type SignInput = DiagnosisInput & { readonly facts: Facts; readonly signs: ReadonlySet<SignId> };
 
@@ -39,6 +40,9 @@ const read = (words: string, weight: number): Evidence => ({
   weight,
   from: 'readings',
 });
+
+/** What was picked speaks for it by itself. */
+const seen = (words: string, weight: number): Evidence => ({ words: asMessage(words), weight, from: 'sign' });
 
 const isWet = ({ facts }: Known): boolean =>
   (facts.wetter ?? 0) > facts.usualWet || facts.humidities.some((it) => (it.now?.mean ?? 0) > 0.92);
@@ -327,7 +331,7 @@ export const ROWS: readonly Row[] = [
         drawn('Its species wants a moist hide', 0.6),
     ],
     check: 'Toes, tail tip and eyes: is skin left there?',
-    change: 'A moist hide near 99 %, and mist in the evening. Never pull at skin.',
+    change: 'A moist hide of damp moss, and mist in the evening. Never pull at skin.',
     vet: 'Skin left on eyes, or a toe or tail tip that swells or darkens: call a veterinarian at once.',
   },
   {
@@ -408,8 +412,24 @@ export const ROWS: readonly Row[] = [
     change: 'Feed apart, or give it an enclosure of its own.',
   },
   {
+    id: 'uv-old',
+    signs: ['listless', 'off-food'],
+    what: 'It gets too little UV',
+    prior: -0.8,
+    evidence: (it) => [
+      it.signs.has('listless') && seen('Too little UV shows in months: dull, weak, soft in the jaw', 0.5),
+      ...uvEvidence(it),
+    ],
+    check:
+      'Measure the UV index where it basks, at the height of its back. Look at the day its lamp was fitted.',
+    change:
+      'Replace a lamp past its use, or fit one that reaches what it needs; write the day down, and measure again.',
+    vet: 'Call a veterinarian before anything else: what months without UV did to its bones no lamp mends by itself.',
+    caution: 'electric',
+  },
+  {
     id: 'ill',
-    signs: ['off-food'],
+    signs: ['off-food', 'listless'],
     what: 'It may be ill: no surroundings explain it',
     prior: -0.6,
     evidence: (it) => {
@@ -420,6 +440,7 @@ export const ROWS: readonly Row[] = [
       const best = Math.max(...weights.map((own) => own.values.mass ?? 0));
       const last = weights.at(-1)?.values.mass ?? null;
       return [
+        it.signs.has('listless') && seen('A listless animal is often an ill one', 0.6),
         refused >= 4 && saw(`${refused} meals refused`, 1.2),
         last !== null &&
           last < 0.9 * best &&

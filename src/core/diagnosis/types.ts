@@ -24,6 +24,7 @@ export const SIGNS = [
   { id: 'crew-many', words: 'Too many of the crew', group: 'crew' },
   { id: 'stuck-shed', words: 'A shed that stuck', group: 'animal' },
   { id: 'off-food', words: 'Off its food', group: 'animal' },
+  { id: 'listless', words: 'Listless, or weak in its legs', group: 'animal' },
   { id: 'unwell', words: 'Gasping, limp, swollen, bleeding or hurt', group: 'animal' },
 ] as const;
 export type SignId = (typeof SIGNS)[number]['id'];
@@ -33,7 +34,7 @@ export interface Evidence {
   readonly words: Message;
   /** How much it speaks for it: natural logarithm of the odds; negative against. */
   readonly weight: number;
-  readonly from: 'design' | 'readings' | 'log' | 'sign';
+  readonly from: 'design' | 'readings' | 'forecast' | 'log' | 'sign';
 }
 
 export interface Cause {
@@ -42,6 +43,10 @@ export interface Cause {
   readonly evidence: readonly Evidence[];
   /** Sum of the weights, with what it is worth from the start. */
   readonly score: number;
+  /** How probable it is, 0 to 1, among all that is told and that nothing is wrong. */
+  readonly share: number;
+  /** Since when, as far as it can be told, ms since 1970; null: it cannot. */
+  readonly since: number | null;
   /** What to look at next. */
   readonly check: string;
   /** What to do, in words; and as an edit to try in Climate, where it is one. */
@@ -53,6 +58,15 @@ export interface Cause {
   readonly basis: Basis;
 }
 
+/** A place that is not as the animal wants it, over the last days. */
+export interface Outside {
+  readonly series: string;
+  readonly words: Message;
+  readonly side: 'low' | 'high';
+  /** It lies beyond what is borne without harm. */
+  readonly harm: boolean;
+}
+
 export interface Diagnosis {
   /** A cause is named; several are possible and what to check tells them apart; or nothing is amiss. */
   readonly verdict: 'named' | 'cannot tell' | 'nothing';
@@ -60,6 +74,10 @@ export interface Diagnosis {
   readonly causes: readonly Cause[];
   /** Signs that the readings gave by themselves. */
   readonly read: readonly { readonly sign: SignId; readonly words: Message }[];
-  /** What to check where it cannot be told yet. */
-  readonly next: string | null;
+  /** Since when the box is otherwise for good, to about a day, ms since 1970; null: it is not, or only since some hours. */
+  readonly since: number | null;
+  /** What to check or measure where it cannot be told yet. */
+  readonly next: Message | null;
+  /** What lies outside what the animal wants, day after day, changed or not. */
+  readonly outside: readonly Outside[];
 }

@@ -71,7 +71,13 @@ export type Vent = z.infer<typeof Vent>;
 
 const twelve = (value: z.ZodNumber) => z.array(value).length(12);
 
+const factor = z.number().finite().min(0.02).max(50);
+const interval = z.tuple([z.number().finite().min(0.001), z.number().finite().max(1000)]);
+const mark = z.string().max(16);
+
 export const ClimateRoom = z.strictObject({
+  /** How it keeps its warmth when its heating stops: light walls, solid ones, or heating that needs no power; null: not asked. */
+  keeps: z.enum(['light', 'solid', 'heated']).nullable(),
   /** null: as the brief says. */
   preset: z.enum(['heated-flat', 'dry-upland', 'humid-coast', 'cellar', 'classroom']).nullable(),
   /** From a logger, in place of the preset. */
@@ -168,18 +174,26 @@ export const Climate = z.strictObject({
   meter: z
     .strictObject({ at: place, index: z.number().finite().min(0).max(30), on: z.iso.date() })
     .nullable(),
+  /** What readings of this very enclosure showed it to be, beside what is drawn. */
   calibration: z
     .strictObject({
       on: z.iso.date(),
+      /** Where the readings came from, and the days they are of. */
       file: z.string().max(200),
-      exchange: z.number().finite().min(0.02).max(50),
-      wetness: z.number().finite().min(0.02).max(50),
+      since: z.iso.date(),
+      until: z.iso.date(),
+      exchange: factor,
+      wetness: factor,
       gain: z.number().finite().min(0.05).max(5),
-      /** Mean error on days that were not used: share of humidity, K. */
+      /** Between which each lies, 19 times in 20. */
+      intervals: z.strictObject({ exchange: interval, wetness: interval, gain: interval }),
+      /** Root mean square error on days that were not used: share of humidity, K; null: none was read. */
       left: z.strictObject({
-        humidity: z.number().finite().min(0).max(1),
-        temperature: z.number().finite().min(0).max(50),
+        humidity: z.number().finite().min(0).max(1).nullable(),
+        temperature: z.number().finite().min(0).max(50).nullable(),
       }),
+      /** Of what is drawn of each part: when one is changed, the factors no longer hold. */
+      marks: z.strictObject({ shell: mark, heat: mark, ground: mark }),
     })
     .nullable(),
   /** Parts of the year that are set otherwise. */
@@ -204,6 +218,7 @@ export const BARE_CLIMATE: Climate = {
     radiator: false,
     outsideWall: false,
     water: 'tap',
+    keeps: null,
   },
   day: { by: 'clock', on: 480, off: 1200, latitude: 20 },
   night: 'dark',

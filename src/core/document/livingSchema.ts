@@ -26,8 +26,10 @@ export const Planted = z.strictObject({
   spot: PlantSpot,
   /** How large it is when planted, as a share of what it grows to. */
   size: z.number().finite().min(0.02).max(1.5),
-  /** Day it was planted; null: not yet. */
+  /** Day it was planted, or sown; null: not yet. */
   planted: z.iso.date().nullable(),
+  /** Sown or spread as spores, seed or pieces rather than planted. */
+  sown: z.boolean(),
 });
 export type Planted = z.infer<typeof Planted>;
 
@@ -78,6 +80,8 @@ export const Living = z.strictObject({
     hatched: z.iso.date().nullable(),
     /** Months of age where no day is told: it stays so old. null: grown. Where a day is told, that counts (`asOf`). */
     ageMonths: z.number().finite().min(0).max(1200).nullable(),
+    /** Of a colour form whose eyes and skin bear less light. */
+    lightSensitive: z.boolean(),
   }),
   /** Winter rest, every year: the month and day it is cooled from, weeks till it is warmed up, and where; null: none is planned. */
   rest: z
@@ -110,7 +114,7 @@ export const BARE_LIVING: Living = {
   supplement: 0,
   spotClean: 0.7,
   water: { filter: null, since: null, seeded: false, change: 0.25, everyDays: 7 },
-  company: { males: 0, females: 0, hatched: null, ageMonths: null },
+  company: { males: 0, females: 0, hatched: null, ageMonths: null, lightSensitive: false },
   rest: null,
   moveIn: { quarantine: null, tested: null },
 };

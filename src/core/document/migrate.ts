@@ -223,6 +223,80 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 12,
+    name: 'what is sown, and forms that bear less light',
+    up: (document) => {
+      const told = (of: unknown): unknown => {
+        const living = of as Record<string, unknown> | undefined;
+        return (
+          living && {
+            ...living,
+            company: { lightSensitive: false, ...(living.company as object | undefined) },
+            ...(living.plants ? { plants: listOf(living.plants).map((it) => ({ sown: false, ...it })) } : {}),
+          }
+        );
+      };
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        living: told(document.living),
+        ...(standing ? { plan: { ...plan, standing: { ...standing, living: told(standing.living) } } } : {}),
+      };
+    },
+  },
+  {
+    from: 13,
+    name: 'what a calibration leaves open and was found for; how the room keeps its warmth',
+    up: (document) => {
+      const told = (of: unknown): unknown => {
+        if (!of) return of;
+        const given = of as Record<string, unknown>;
+        const climate = { ...given, room: { keeps: null, ...(given.room as object | undefined) } };
+        const old = given.calibration as Record<string, unknown> | null | undefined;
+        if (!old) return climate;
+        // Wetness meant the ground alone, and what it was found for was not written down: it is shown, and used no more.
+        const wide = (factor: unknown): readonly [number, number] =>
+          typeof factor === 'number' ? [factor / 4, factor * 4] : [0.25, 4];
+        return {
+          ...climate,
+          calibration: {
+            since: old.on,
+            until: old.on,
+            intervals: {
+              exchange: wide(old.exchange),
+              wetness: wide(old.wetness),
+              gain: wide(old.gain),
+            },
+            marks: { shell: '', heat: '', ground: '' },
+            ...old,
+          },
+        };
+      };
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        climate: told(document.climate),
+        ...(standing
+          ? { plan: { ...plan, standing: { ...standing, climate: told(standing.climate) } } }
+          : {}),
+      };
+    },
+  },
+  {
+    from: 14,
+    name: 'how long a plan waits, and where its animal is',
+    up: (document) => ({
+      ...document,
+      plan: {
+        pace: 'usual',
+        animal: { comes: 'new', day: null },
+        ...((document.plan ?? {}) as Record<string, unknown>),
+      },
+    }),
+  },
 ];
 
 export type Migrated =

@@ -1,8 +1,21 @@
 import { z } from 'zod';
 import { id } from '../fields';
 
+/** How long is waited: until all stands, as is usual, or until a check says so. */
+export const PACES = ['cautious', 'usual', 'quick'] as const;
+export type Pace = (typeof PACES)[number];
+/** Where the animal is: still to be found, sent on a day, or kept for long and only moving over. */
+export const COMINGS = ['new', 'post', 'here'] as const;
+export type Coming = (typeof COMINGS)[number];
+
 /** What was planned and what really happened, step by step; steps themselves follow from the design. */
 export const Plan = z.strictObject({
+  pace: z.enum(PACES),
+  animal: z.strictObject({
+    comes: z.enum(COMINGS),
+    /** Day it is sent or fetched; null: not known. */
+    day: z.iso.date().nullable(),
+  }),
   /** Day work begins; null: today. */
   start: z.iso.date().nullable(),
   marks: z
@@ -38,7 +51,13 @@ export const Plan = z.strictObject({
 });
 export type PlanMark = z.infer<typeof Plan>['marks'][number];
 
-export const BARE_PLAN = { start: null, marks: [], standing: null };
+export const BARE_PLAN = {
+  pace: 'usual' as Pace,
+  animal: { comes: 'new' as Coming, day: null as string | null },
+  start: null,
+  marks: [],
+  standing: null,
+};
 
 /** What nothing is written down about yet. */
 export const UNTOUCHED: Omit<PlanMark, 'step'> = {

@@ -13,6 +13,6 @@ export function standingOf(design: Design): Design | undefined {
     scape,
     climate,
     living,
-    plan: BARE_PLAN,
+    plan: { ...BARE_PLAN, pace: design.plan.pace, animal: design.plan.animal },
   };
 }

@@ -1,5 +1,5 @@
 import type { Room, Stage, Enclosure, Design, Point } from '../document/schema';
-import { type Edit, inBrief, MAX, inLayers, inGround, NO_CATALOGUE } from './shared';
+import { type Edit, inBrief, MAX, inLayers, inGround } from './shared';
 import { clamp } from '../physics/constants';
 
 export const rename: Edit<{ name: string }> = (design, { name }) => {
@@ -57,53 +57,3 @@ function fitFloor(design: Design, width: number, depth: number): Design {
     outlet: outlet.kind === 'siphon' ? { ...outlet, at: at(outlet.at) } : outlet,
   });
 }
-
-/**
- * Stands the box on its short side, or back: width and height change places, and the lid becomes the front. What hangs in
- * it or over it goes with it: each device keeps its share of the way across and of the way up, one over the lid stays as
- * far over it, and none is longer than the box now is. Vents keep their share of the height.
- */
-export const turnEnclosure: Edit<Record<never, never>> = (design) => {
-  const { enclosure, climate } = design;
-  const turned = setEnclosure(
-    design,
-    {
-      width: enclosure.height,
-      height: enclosure.width,
-      stands: enclosure.stands === 'upright' ? 'on-end' : 'upright',
-    } satisfies Partial<Enclosure>,
-    NO_CATALOGUE,
-  );
-  const { width, depth, height } = turned.enclosure;
-  const wide = width / enclosure.width;
-  const tall = height / enclosure.height;
-  const place = (at: { readonly x: number; readonly y: number; readonly z: number }) => ({
-    ...at,
-    x: at.x * wide,
-    z: at.z > enclosure.height ? height + (at.z - enclosure.height) : at.z * tall,
-  });
-  return {
-    ...turned,
-    climate: {
-      ...climate,
-      devices: climate.devices.map((device) => {
-        const room = device.along === 'x' ? width : depth;
-        const length = Math.min(device.length, LONGEST * room);
-        const at = place(device.at);
-        const half = device.along === 'x' ? length / 2 : 0;
-        return {
-          ...device,
-          length,
-          at: { ...at, x: Math.min(width - half, Math.max(half, at.x)) },
-          thermostat: device.thermostat && { ...device.thermostat, probe: place(device.thermostat.probe) },
-          humidistat: device.humidistat && { ...device.humidistat, probe: place(device.humidistat.probe) },
-        };
-      }),
-      vents: climate.vents.map((vent) => ({ ...vent, height: vent.height * tall })),
-      meter: climate.meter && { ...climate.meter, at: place(climate.meter.at) },
-    },
-  };
-};
-
-/** Share of a box that a bar or tube may be long. */
-const LONGEST = 0.95;

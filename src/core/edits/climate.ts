@@ -1,5 +1,7 @@
+import { grownIn } from '../brief';
 import { arrangeClimate } from '../climate/arrange';
-import { findAnimal, findDeviceKind } from '../catalogue';
+import { findDeviceKind } from '../catalogue';
+import { boundsOf } from '../ground/floor';
 import { layGround } from '../ground/layers';
 import { fitUv } from '../fitting/fitUv';
 import {
@@ -41,7 +43,29 @@ export const setClimateRoom: Edit<Partial<ClimateRoom>> = (design, change) =>
 export const setClimate: Edit<Partial<Omit<Climate, 'room' | 'devices' | 'vents'>>> = (design, change) =>
   inClimate(design, change);
 
-/** Puts a device where its kind usually hangs. */
+/** Soil over a mat that does not keep its heat in, m (common practice: a shallow dry bay). */
+const SHALLOW = 0.05;
+
+/** Middle and width of the shallowest region a mat goes under; null: there is none. */
+function shallowBay({
+  ground,
+}: Design): { readonly x: number; readonly y: number; readonly width: number } | null {
+  const bays = ground.regions.flatMap((region) => {
+    if (region.replaces === 'topping') return [];
+    const deep = region.layers.reduce(
+      (sum, it) => ('thickness' in it ? sum + Math.max(...Object.values(it.thickness)) : sum),
+      0,
+    );
+    const wet = region.layers.some((it) => it.kind === 'water');
+    return deep <= SHALLOW && !wet ? [{ region, deep }] : [];
+  });
+  const [first] = bays.sort((a, b) => a.deep - b.deep);
+  if (!first) return null;
+  const { x0, x1, y0, y1 } = boundsOf(first.region.outline);
+  return { x: (x0 + x1) / 2, y: (y0 + y1) / 2, width: x1 - x0 };
+}
+
+/** Puts a device where its kind usually hangs, or lies. */
 export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { kind, at }, catalogue) => {
   const row = findDeviceKind(catalogue, kind);
   const { devices } = design.climate;
@@ -49,11 +73,13 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
   const { width, depth, height, top } = design.enclosure;
   const warmX = design.scape.warm === 'right' ? width * 0.75 : width * 0.25;
   const over = top === 'solid' || design.enclosure.build === 'walk-in' ? height - 0.05 : height + 0.04;
+  const bay = row.form === 'mat' ? shallowBay(design) : null;
   const usual: Record<typeof row.form, Device['at']> = {
     tube: { x: width / 2, y: depth / 2, z: over },
     panel: { x: width / 2, y: depth / 2, z: over },
     bulb: { x: warmX, y: depth / 2, z: over },
-    mat: { x: warmX, y: depth / 2, z: 0 },
+    // Where the ground is shallow, if there is such a place: deep soil keeps its heat in.
+    mat: { ...(bay ?? { x: warmX, y: depth / 2 }), z: 0 },
     cable: { x: warmX, y: depth / 2, z: 0 },
     heater: { x: warmX, y: depth * 0.8, z: 0.05 },
     nozzle: { x: width / 2, y: depth * 0.4, z: height - 0.02 },
@@ -69,7 +95,7 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     name: alike > 0 ? `${row.name} ${alike + 1}` : row.name,
     kind,
     at: spot,
-    length: Math.min(row.length, Math.max(width, depth)),
+    length: Math.min(row.length, bay && !at ? Math.max(0.1, bay.width) : Math.max(width, depth)),
     along: 'x',
     power: row.powers[0] ?? 0,
     dim: 1,
@@ -199,7 +225,7 @@ export const removeSeason: Edit<{ season: string }> = (design, { season }) =>
 
 /** Fits everything afresh for the animal; the room stays as it is. */
 export const proposeClimate: Edit<Record<never, never>> = (design, _, catalogue) => {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   const laid = { ...design, climate: arrangeClimate(design, animal, catalogue) };
   // A tube by rule of thumb is seldom in the zone: one that is takes its place.
   return animal ? (fitUv(laid, animal, layGround(laid, catalogue), catalogue)?.design ?? laid) : laid;

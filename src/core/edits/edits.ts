@@ -1,16 +1,6 @@
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
-import {
-  rename,
-  setAnimal,
-  setCount,
-  setRoom,
-  setStage,
-  setNote,
-  setPutAway,
-  setEnclosure,
-  turnEnclosure,
-} from './brief';
+import { rename, setAnimal, setCount, setRoom, setStage, setNote, setPutAway, setEnclosure } from './brief';
 import { addCare, changeCare, removeCare } from './care';
 import {
   addDevice,
@@ -40,7 +30,16 @@ import {
   setLiving,
   setPlant,
 } from './living';
-import { beginRebuild, clearMarks, dropRebuild, endRebuild, markStep, moveIn, setStart } from './plan';
+import {
+  beginRebuild,
+  clearMarks,
+  dropRebuild,
+  endRebuild,
+  markStep,
+  moveIn,
+  setPlan,
+  setStart,
+} from './plan';
 import {
   setMethod,
   setWaterDepth,
@@ -80,6 +79,7 @@ import {
 } from './mixes';
 import {
   addRegion,
+  lineWater,
   removeRegion,
   setRegion,
   orderRegion,
@@ -104,8 +104,10 @@ import {
   setScape,
   setSupport,
   standOn,
+  standOnFloor,
   stretchPiece,
 } from './scape';
+import { turnEnclosure } from './turn';
 import { type Edit, inLayers } from './shared';
 
 /** Replaces the ground whole: how a fresh proposal is taken over. Box, room and the schools that are followed stay. */
@@ -133,6 +135,7 @@ export const EDITS = {
   setPanel,
   setSchools,
   addRegion,
+  lineWater,
   removeRegion,
   setRegion,
   orderRegion,
@@ -171,6 +174,7 @@ export const EDITS = {
   setPiece,
   setSupport,
   standOn,
+  standOnFloor,
   movePiece,
   stretchPiece,
   removePiece,
@@ -206,6 +210,7 @@ export const EDITS = {
   setCrew,
   adoptCrew,
   proposeLiving,
+  setPlan,
   setStart,
   markStep,
   moveIn,
@@ -249,6 +254,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setPanel: 'what the panel stands on',
   setSchools: 'approach followed',
   addRegion: 'new region',
+  lineWater: 'liner under water',
   removeRegion: 'region taken out',
   setRegion: 'region',
   orderRegion: 'order of regions',
@@ -287,6 +293,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setPiece: 'piece',
   setSupport: 'what a piece stands on',
   standOn: 'what a piece stands on',
+  standOnFloor: 'what a piece stands on',
   movePiece: 'place of a piece',
   stretchPiece: 'end of a piece',
   removePiece: 'piece taken out',
@@ -322,6 +329,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setCrew: 'crew',
   adoptCrew: 'crew taken over',
   proposeLiving: 'whole planting and crew',
+  setPlan: 'pace of the plan, and where the animal is',
   setStart: 'day work begins',
   markStep: 'step of the build',
   moveIn: 'moving in',

@@ -1,11 +1,13 @@
-import { findPlant } from '../catalogue';
+import { findPlant, type Catalogue } from '../catalogue';
 import { layGround } from '../ground/layers';
 import { crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
+import type { CrewHome } from '../living/population';
 import { guessSurvey } from '../living/survey';
 import type { Design, Living, Planted, PlantSpot } from '../document/schema';
 import { nextId, type Edit } from './shared';
 import { clamp } from '../physics/constants';
+import { nurserySize } from '../pieces/growth';
 
 const inLiving = (design: Design, change: Partial<Living>): Design => ({
   ...design,
@@ -34,10 +36,13 @@ function held(design: Design, spot: PlantSpot): PlantSpot {
 export const setLiving: Edit<Partial<Omit<Living, 'plants' | 'crew'>>> = (design, change) =>
   inLiving(design, change.school === 'none' ? { ...change, crew: [] } : change);
 
+/** How large a patch counts that has just been sown, and a plant not yet named, as a share of what it grows to. */
+const [SOWN, UNNAMED] = [0.05, 0.4];
+
 /** Puts a plant in; without a kind it is one that is not yet named. */
 export const addPlant: Edit<{ kind: string | null; spot?: PlantSpot; size?: number }> = (
   design,
-  { kind, spot, size = 0.4 },
+  { kind, spot, size },
   catalogue,
 ) => {
   const { plants } = design.living;
@@ -51,12 +56,14 @@ export const addPlant: Edit<{ kind: string | null; spot?: PlantSpot; size?: numb
     kind,
     name: row?.english ?? 'Plant not yet named',
     spot: held(design, spot ?? (floats ? { on: 'water', at } : { on: 'ground', at, pot: false })),
-    size,
+    size: size ?? (row ? nurserySize(row) : UNNAMED),
     planted: null,
+    sown: false,
   };
   return inLiving(design, { plants: [...plants, plant] });
 };
 
+/** Changes a plant; only what can be sown is, and its patch begins small. */
 export const setPlant: Edit<{ plant: string; change: Partial<Omit<Planted, 'id'>> }> = (
   design,
   { plant, change },
@@ -65,12 +72,17 @@ export const setPlant: Edit<{ plant: string; change: Partial<Omit<Planted, 'id'>
   inLiving(design, {
     plants: design.living.plants.map((it) => {
       if (it.id !== plant) return it;
+      const kind = change.kind === undefined ? it.kind : change.kind;
+      const row = findPlant(catalogue, kind);
+      const sown = (change.sown ?? it.sown) && row?.sows !== undefined;
+      const began = sown === it.sown ? it.size : sown ? SOWN : row ? nurserySize(row) : UNNAMED;
       const named = change.kind !== undefined ? findPlant(catalogue, change.kind)?.english : undefined;
       return {
         ...it,
         ...change,
         name: (change.name ?? named ?? it.name).trim().slice(0, 80) || it.name,
-        size: clamp(change.size ?? it.size, 0.02, 1.5),
+        size: clamp(change.size ?? began, 0.02, 1.5),
+        sown,
         spot: held(design, change.spot ?? it.spot),
       };
     }),
@@ -143,6 +155,21 @@ export const setCrew: Edit<{ kind: string; count: number; on?: string | null }> 
 
 export const adoptCrew: Edit<{ crew: Living['crew'] }> = (design, { crew }) => inLiving(design, { crew });
 
+/** kg a week of dry food that is put down for a crew without litter, the least first (common practice). */
+const FED = [0, 0.002, 0.005] as const;
+
+/** The crew that lasts, and what it is fed: where no litter lies it lives on droppings and on what is put down. */
+function crewAndFood(design: Design, home: CrewHome, catalogue: Catalogue) {
+  const own = design.living.supplement;
+  const fed = home.litter > 0 ? [own] : [own, ...FED.filter((it) => it > own)];
+  const tried = fed.map((supplement) => ({
+    supplement,
+    crew: proposeCrew(design, { ...home, supplement: supplement / 7 }, catalogue),
+  }));
+  const most = Math.max(...tried.map(({ crew }) => crew.length));
+  return tried.find(({ crew }) => crew.length === most) ?? { supplement: own, crew: [] };
+}
+
 /** Plants and crew for the animal, from the climate it is meant to have: a start before that is calculated. */
 export const proposeLiving: Edit<Record<never, never>> = (design, _, catalogue) => {
   const ground = layGround(design, catalogue);
@@ -150,10 +177,12 @@ export const proposeLiving: Edit<Record<never, never>> = (design, _, catalogue) 
   const { chosen } = proposePlanting({ design, ground, catalogue, survey });
   const planted = adoptPlanting(design, { plants: chosen.map((it) => it.planted) }, catalogue);
   const home = crewHomeOf(planted, ground, catalogue, survey);
+  const { crew, supplement } = crewAndFood(planted, home, catalogue);
   const { males, females } = design.living.company;
   const pool = design.ground.method === 'full-water';
   return inLiving(planted, {
-    crew: [...proposeCrew(planted, home, catalogue)],
+    crew: [...crew],
+    supplement,
     water:
       pool && design.living.water.filter === null
         ? { ...design.living.water, filter: 'sponge' }

@@ -8,6 +8,10 @@ const inPlan = (design: Design, change: Partial<Design['plan']>): Design => ({
   plan: { ...design.plan, ...change },
 });
 
+/** How long is waited, and where the animal is. */
+export const setPlan: Edit<Partial<Pick<Design['plan'], 'pace' | 'animal'>>> = (design, change) =>
+  inPlan(design, change);
+
 /** Day work begins; null: today. */
 export const setStart: Edit<{ start: string | null }> = (design, { start }) => inPlan(design, { start });
 
@@ -65,12 +69,14 @@ function putIn(
   );
   const day = (id: string, own: string | null): string | null =>
     !stood.has(id) && (own === null || own === from) ? to : own;
-  if (step === 'plant')
+  if (step === 'plant' || step === 'sow')
     return {
       ...design,
       living: {
         ...design.living,
-        plants: design.living.plants.map((it) => ({ ...it, planted: day(it.id, it.planted) })),
+        plants: design.living.plants.map((it) =>
+          it.sown === (step === 'sow') ? { ...it, planted: day(it.id, it.planted) } : it,
+        ),
       },
     };
   if (step === 'climate')
@@ -120,7 +126,7 @@ export const beginRebuild: Edit<{ since: string }> = (design, { since }) => {
     climate,
     living,
   };
-  return { ...design, plan: { start: null, marks: [], standing } };
+  return inPlan(design, { start: null, marks: [], standing });
 };
 
 /** The rebuild was done by a day: what was wanted stands, and what is new of it is in since then. */

@@ -1,4 +1,4 @@
-import { everydayMaterial, findRecipe, type Catalogue } from '../catalogue';
+import { everydayMaterial, findRecipe, materialsFor, type Catalogue } from '../catalogue';
 import { add, level, lowest, map } from '../ground/corners';
 import { boundsOf, rectOf, refield } from '../ground/floor';
 import { mixOfRecipe } from './mixOfRecipe';
@@ -39,6 +39,21 @@ function soilAround({ ground, enclosure }: Design, outline: readonly Point[]): C
     ? level(0.06)
     : refield(depth, rectOf(enclosure.width, enclosure.depth), boundsOf(outline));
 }
+
+/** A liner that holds the water over it, turned up at its edge by so much, m; none where the catalogue has no such cloth. */
+export const linerOf = (catalogue: Catalogue, upturn: number): readonly Layer[] =>
+  materialsFor(catalogue, 'barrier')
+    .filter((it) => it.tight)
+    .slice(0, 1)
+    .map(({ id }) => ({
+      kind: 'barrier',
+      id: 'new',
+      material: id,
+      edge: 'upturned',
+      upturn,
+      overlap: 0.05,
+      holes: [],
+    }));
 
 /** A rounded patch: twelve corners on an ellipse. */
 const patch = (design: Design, x: number, y: number, across: number, deep: number): Point[] => {
@@ -130,11 +145,12 @@ export function regionOf(kind: RegionKind, design: Design, catalogue: Catalogue)
         moistShare: null,
         layers: [
           soil('plain-base', 'Under the bowl', under),
+          ...linerOf(catalogue, 0.035),
           plain('thin', 0.01),
           {
             kind: 'water',
             id: 'new',
-            level: Math.round((bedUnder(design) + under.frontLeft + 0.022) * 1000) / 1000,
+            level: Math.round((bedUnder(design) + under.frontLeft + 0.023) * 1000) / 1000,
           },
         ],
       };

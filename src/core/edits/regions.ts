@@ -1,7 +1,7 @@
 import { boundsOf } from '../ground/floor';
-import { type RegionKind, regionOf } from './regionShapes';
+import { linerOf, type RegionKind, regionOf } from './regionShapes';
 import { allLayers, type Design, type Layer, type Region, type Point } from '../document/schema';
-import { type Edit, nextLayerId, nextId, inGround, inRegion } from './shared';
+import { type Edit, nextLayerId, nextId, inGround, inRegion, inStack } from './shared';
 import { clamp } from '../physics/constants';
 
 /**
@@ -31,6 +31,17 @@ export const addRegion: Edit<{
   };
   return inGround(design, { regions: [...regions, region] });
 };
+
+/** Lays a liner under the water of a region and the gravel in it, so that it stays where it is. */
+export const lineWater: Edit<{ region: string }> = (design, { region }, catalogue) =>
+  inStack(design, region, (layers) => {
+    let at = layers.findIndex((it) => it.kind === 'water');
+    if (at < 0) return layers;
+    while (layers[at - 1]?.kind === 'thin') at -= 1;
+    const id = nextLayerId([...allLayers(design.ground)]);
+    const liner = linerOf(catalogue, 0.04).map((it): Layer => ({ ...it, id }));
+    return [...layers.slice(0, at), ...liner, ...layers.slice(at)];
+  });
 
 /** A square round a place, kept within the box, to the millimetre. */
 function squareOver(

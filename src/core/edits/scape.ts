@@ -1,6 +1,9 @@
 import { findBackgroundKind, findPieceKind } from '../catalogue';
 import { animalIn } from '../brief/age';
+import { siteAt } from '../ground/bodies';
+import { placePieces } from '../pieces/place';
 import { arrange } from '../scape/arrange';
+import { downToFloor, overGround, showing } from '../scape/showing';
 import { belongs, freePlace, placedSolid, settled, stretched, supportFor } from '../scape/settle';
 import type { Background, Cutout, Design, Piece, Scape } from '../document/schema';
 import { type Edit, nextId } from './shared';
@@ -22,6 +25,9 @@ const inBackground = (design: Design, id: string, change: (it: Background) => Ba
   inScape(design, {
     backgrounds: design.scape.backgrounds.map((it) => (it.id === id ? change(it) : it)),
   });
+
+/** m that what stands on the floor is to show over the ground at the least (common practice). */
+const SEEN = 0.04;
 
 /** Puts a piece of a kind into the box: where it is in nobody's way, near the middle or where it was asked for. */
 export const addPiece: Edit<{ kind: string; at?: { x: number; y: number } }> = (
@@ -58,7 +64,13 @@ export const addPiece: Edit<{ kind: string; at?: { x: number; y: number } }> = (
           right: { x: width, y: depth / 2 },
         }[piece.support.wall]
       : piece.at;
-  return inScape(design, { pieces: [...pieces, freePlace(design, piece, target, belongs(row))] });
+  const site = siteAt(design);
+  const placed = freePlace(design, piece, target, belongs(row));
+  const [stands] = placePieces([placed], site);
+  // What is to stand on the floor is bought so tall that one sees it.
+  const deep =
+    stands && site.waterAt(placed.at.x, placed.at.y) === undefined && showing(stands.solid, site) < SEEN;
+  return inScape(design, { pieces: [...pieces, deep ? overGround(placed, SEEN, design, site) : placed] });
 };
 
 /** A branch of a thickness from wall to wall, half-way up the free height. */
@@ -139,6 +151,21 @@ export const setSupport: Edit<{ piece: string; support: Piece['support'] }> = (
 /** Has something else bear a piece: as near as can be to where it stands now. */
 export const standOn: Edit<{ piece: string; on: Piece['support']['on'] }> = (design, { piece: id, on }) =>
   inPiece(design, id, (piece) => ({ ...piece, support: supportFor(design, piece, on) }));
+
+/**
+ * Stands a piece on the floor of the box, as tall over the ground as it is, and beside what it would run into then; what lies
+ * stays where it is.
+ */
+export const standOnFloor: Edit<{ piece: string }> = (design, { piece: id }) => {
+  const site = siteAt(design);
+  const placed = placePieces(design.scape.pieces, site).find(({ piece }) => piece.id === id);
+  const down = placed && downToFloor(placed, design, site);
+  if (!placed || !down) return design;
+  const others = inScape(design, { pieces: design.scape.pieces.filter((it) => it.id !== id) });
+  const beside = freePlace(others, down, down.at);
+  const stands = overGround(beside, Math.max(SEEN, showing(placed.solid, site)), design, site);
+  return inPiece(design, id, () => stands);
+};
 
 /** Puts a piece somewhere; it comes to rest on what is there (see `settled`). */
 export const movePiece: Edit<{ piece: string; to: { x: number; y: number; z?: number } }> = (

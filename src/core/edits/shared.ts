@@ -1,12 +1,4 @@
-import {
-  type Catalogue,
-  everydayMaterial,
-  materialOf,
-  NO_CLIMATE_ROWS,
-  NO_LIVING_ROWS,
-  NO_SCAPE_ROWS,
-  bedOfMaterial,
-} from '../catalogue';
+import { type Catalogue, everydayMaterial, materialOf, bedOfMaterial } from '../catalogue';
 import { map, level, highest } from '../ground/corners';
 import { mixOfRecipe } from './mixOfRecipe';
 import type { Design, Layer, Region, LayerKind, Mix } from '../document/schema';
@@ -73,15 +65,6 @@ export function nextId(kind: string, used: readonly { readonly id: string }[]): 
 }
 
 export const nextLayerId = (layers: readonly { readonly id: string }[]): string => nextId('layer', layers);
-
-export const NO_CATALOGUE: Catalogue = {
-  animals: [],
-  materials: [],
-  recipes: [],
-  scape: NO_SCAPE_ROWS,
-  climate: NO_CLIMATE_ROWS,
-  living: NO_LIVING_ROWS,
-};
 
 export function newLayer(kind: LayerKind, layers: readonly Layer[], catalogue: Catalogue): Layer {
   const id = nextLayerId(layers);

@@ -2,3 +2,4 @@ export * from './box';
 export * from './panes';
 export * from './loads';
 export * from './making';
+export * from './turning';

@@ -7,6 +7,11 @@ import { outsideSize } from './box';
  * table 6.2, category A (figures from memory, to be confirmed against the standard).
  */
 export const FLOOR_DESIGN = { low: 1500, high: 2000 } as const;
+/**
+ * Load in one place that the same floors are designed for, N: 2.0 to 3.0 kN, EN 1991-1-1, table 6.2 (from memory). What
+ * weighs less stands on any of them, however small its foot.
+ */
+export const FLOOR_POINT = 2000;
 
 export interface Loads {
   /** m² the box stands on. */

@@ -1,7 +1,8 @@
+import { turnedSides, usuallyInFront } from '../enclosure/turning';
 import { findAnimal, many, type Animal } from '../catalogue';
 import { heightNeed, spaceNeed } from '../brief';
 import type { Design } from '../document/schema';
-import { isYoungAt, selfAt } from '../brief';
+import { formOf, isYoungAt, selfAt } from '../brief';
 import { proposeSize } from '../propose/propose';
 import { capital, length, message } from '../units';
 import type { Finding, Rule } from '../finding/finding';
@@ -20,6 +21,28 @@ function fits({ width, depth, height }: Sides, animal: Animal, count: number): b
   );
 }
 
+/** Shares of the usual sides with which a floor that is large enough still serves (common practice). */
+const NARROW = 0.75;
+const SHORT = 0.8;
+const LOW = 0.85;
+/** The same for one that lives on the ground, and does not miss the height. */
+const LOW_ON_GROUND = 0.6;
+
+/** Whether all its floor is there and only the sides are others than the usual ones. */
+function otherShape({ width, depth, height }: Sides, animal: Animal, count: number): boolean {
+  const need = spaceNeed(animal, count);
+  const life = animal.life.value;
+  const low = life === 'ground' || life === 'burrowing' ? LOW_ON_GROUND : LOW;
+  // Ground that is dug in is needed as deep as ever.
+  const ground = heightNeed(animal) - animal.space.value.freeHeight;
+  return (
+    width * depth >= need.floor * 0.97 &&
+    Math.min(width, depth) >= need.depth * NARROW &&
+    Math.max(width, depth) >= need.width * SHORT &&
+    height - ground >= animal.space.value.freeHeight * low - 0.005
+  );
+}
+
 /** Too small for the animals as large as they are now, or standing the wrong way up. */
 export const boxSize: Rule = ({ design, animal, catalogue }) => {
   if (!animal) return [];
@@ -31,7 +54,7 @@ export const boxSize: Rule = ({ design, animal, catalogue }) => {
 
   const place = { at: 'enclosure' } as const;
   const basis = animal.space.basis;
-  if (fits({ width: box.height, depth: box.depth, height: box.width }, animal, count)) {
+  if (fits(turnedSides(box, usuallyInFront(box)), animal, count)) {
     const climbs = box.height < tall;
     return [
       {
@@ -64,6 +87,19 @@ export const boxSize: Rule = ({ design, animal, catalogue }) => {
       ? [{ label: message`Keep ${fewer}`, call: { edit: 'setCount', change: { count: fewer } } as const }]
       : []),
   ];
+  if (otherShape(box, animal, count)) {
+    return [
+      {
+        code: 'box-other-shape',
+        severity: 'look',
+        place,
+        what: message`The floor is large enough, the shape is not the usual one.`,
+        because: message`${length(box.width)} × ${length(box.depth)} and ${length(box.height)} high, where ${length(need.width)} × ${length(need.depth)} and ${length(tall)} are usual for ${count === 1 ? `a ${animal.english}` : `${count} ${many(animal.english)}`}, ground included.`,
+        remedies,
+        basis,
+      },
+    ];
+  }
   return [
     {
       code: 'box-too-small',
@@ -80,9 +116,10 @@ export const boxSize: Rule = ({ design, animal, catalogue }) => {
 /** Months before it is too small at which it is time to look for the next one. */
 const TIME_TO_BUILD = 3;
 
-/** From what age on an enclosure that does now is too small. @param row the animal, grown */
-function outgrown({ brief, enclosure, living }: Design, row: Animal | undefined): Finding[] {
+/** From what age on an enclosure that does now is too small. @param species grown */
+function outgrown({ brief, enclosure, living }: Design, species: Animal | undefined): Finding[] {
   const { ageMonths } = living.company;
+  const row = species && formOf(species, living.company);
   if (!row || ageMonths === null || !isYoungAt(row, ageMonths)) return [];
   let until = Math.floor(ageMonths);
   while (isYoungAt(row, until) && fits(enclosure, selfAt(row, until), brief.count)) until += 1;

@@ -1,6 +1,22 @@
-import { many } from '../catalogue';
-import { message } from '../units';
+import { many, type Animal } from '../catalogue';
+import { capital, message, type Message } from '../units';
 import type { Rule } from '../finding/finding';
+
+/** What standing water does to whom it is not for (common practice). */
+function harm({ kind, english }: Animal): Message {
+  const who = many(english);
+  switch (kind) {
+    case 'snake':
+      return message`Standing water under ${who} keeps the air wet: scale and lung trouble follow.`;
+    case 'frog':
+    case 'newt':
+      return message`${capital(who)} dig to where it is damp. Over standing water the foot of their soil turns sour, and there is no damp to choose. Water a deep soil from above, at one end.`;
+    case 'invertebrate':
+      return message`${capital(who)} dig, and a burrow that reaches standing water floods or moulds. Water a deep soil at one end.`;
+    default:
+      return message`Standing water under ${who} keeps ground and air wetter than they are made for: sores under the belly and trouble with breathing follow. A damp lower half is watered from above.`;
+  }
+}
 
 /** Drainage under a wet box, none under a dry or temperate one; both schools are named. */
 export const drainageMethod: Rule = ({ design, animal }) => {
@@ -34,10 +50,10 @@ export const drainageMethod: Rule = ({ design, animal }) => {
     return [
       {
         code: 'drainage-unwanted',
-        severity: 'look',
+        severity: animal.ground.value === 'dry' || animal.kind === 'snake' ? 'look' : 'note',
         place: { at: 'ground' },
         what: message`This species wants no water under it.`,
-        because: message`Standing water under ${many(animal.english)} keeps the air wet: scale and lung trouble follow.`,
+        because: harm(animal),
         remedies: [
           { label: message`Take the drainage out`, call: { edit: 'setMethod', change: { method: 'none' } } },
         ],

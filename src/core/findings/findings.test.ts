@@ -70,12 +70,39 @@ describe('a pool', () => {
     expect(pool('ceratophrys-cranwelli', 0.03)).toBeUndefined();
   });
 
-  it('with a level of its own wants a bowl; one with the bed does not', () => {
-    const bowl = build(FROG, add('bowl'));
-    expect(said(bowl, 'pool-wants-a-bowl')?.because).toMatch(/Without a bowl they run into it/);
-    const level = assess(bowl, catalogue).findings.find((it) => it.code === 'pool-wants-a-bowl')!.remedies[0]!
-      .call!;
-    expect(said(applyEdit(bowl, level, catalogue), 'pool-wants-a-bowl')).toBeUndefined();
+  it('with a level of its own wants a liner, and gets one; one with the bed does not, and a bowl has it', () => {
+    const pool = build(FROG, add('pool'));
+    const water = pool.ground.regions[0]!.layers[0]!;
+    const own = applyEdit(
+      pool,
+      { edit: 'setWaterLevel', change: { layer: water.id, level: 0.05 } },
+      catalogue,
+    );
+    expect(said(pool, 'pool-wants-a-bowl')).toBeUndefined();
+    expect(said(own, 'pool-wants-a-bowl')?.because).toMatch(/Without a bowl they run into it/);
+    const { remedies } = assess(own, catalogue).findings.find((it) => it.code === 'pool-wants-a-bowl')!;
+    expect(remedies).toHaveLength(2);
+    for (const { call } of remedies)
+      expect(said(applyEdit(own, call!, catalogue), 'pool-wants-a-bowl')).toBeUndefined();
+    const lined = applyEdit(own, remedies[0]!.call!, catalogue);
+    expect(lined.ground.regions[0]!.layers.map((it) => it.kind)).toEqual(['barrier', 'water']);
+    expect(assess(lined, catalogue).lists.buy.map((it) => it.material)).toContain('pond-liner');
+    expect(said(build(FROG, add('bowl')), 'pool-wants-a-bowl')).toBeUndefined();
+  });
+
+  it('a liner under all of the soil holds its water up, and is changed for a cloth', () => {
+    const frog = build(FROG);
+    const cloth = frog.ground.layers.find((it) => it.kind === 'barrier')!;
+    const lined = applyEdit(
+      frog,
+      { edit: 'setLayerMaterial', change: { layer: cloth.id, material: 'pond-liner' } },
+      catalogue,
+    );
+    const found = assess(lined, catalogue).findings.filter((it) => it.code === 'barrier-tight');
+    expect(found).toMatchObject([{ severity: 'severe', place: { at: 'layer', layer: cloth.id } }]);
+    const mended = applyEdit(lined, found[0]!.remedies[0]!.call!, catalogue);
+    expect(said(mended, 'barrier-tight')).toBeUndefined();
+    expect(said(build(FROG, add('bowl')), 'barrier-tight')).toBeUndefined();
   });
 });
 
@@ -127,7 +154,13 @@ describe('stand and floor', () => {
   });
 
   it('the floor is told by the load it is designed for, cited until the standard is looked up again', () => {
-    const deep = build(BOA, { edit: 'setSoilDepth', change: { deepest: 0.35 } });
+    const soil = { edit: 'setSoilDepth', change: { deepest: 0.35 } } as const;
+    // The same depth on a small foot is under 204 kg: it stands on any floor.
+    const small = build(BOA, soil);
+    expect(assess(small, catalogue).standingMass).toBeLessThan(204);
+    expect(assess(small, catalogue).loads.pressure).toBeGreaterThan(2000);
+    expect(said(small, 'floor-pressure')).toBeUndefined();
+    const deep = build(BOA, { edit: 'setEnclosure', change: { width: 1.2 } }, soil);
     const found = said(deep, 'floor-pressure')!;
     const { pressure } = assess(deep, catalogue).loads;
     expect(found.what).toContain(`${(pressure / 1000).toFixed(1)} kN/m²`);
@@ -244,7 +277,8 @@ describe('regions and what is shared under them', () => {
   });
 
   it('what is plain knowledge of one enclosure is left out where many are looked over', () => {
-    const routine = assess(build(FROG), catalogue).findings.filter((it) => it.routine);
+    const large = build(FROG, { edit: 'setEnclosure', change: { width: 1.2, depth: 0.6 } });
+    const routine = assess(large, catalogue).findings.filter((it) => it.routine);
     expect(routine.map((it) => it.code)).toEqual(
       expect.arrayContaining(['no-way-out', 'standing-too-heavy']),
     );

@@ -1,4 +1,5 @@
-import { FLOOR_DESIGN } from '../enclosure/loads';
+import { FLOOR_DESIGN, FLOOR_POINT } from '../enclosure/loads';
+import { GRAVITY } from '../physics/constants';
 import { mass, message, pressure } from '../units';
 import type { Finding, Rule } from '../finding/finding';
 
@@ -30,13 +31,13 @@ export const floorLoad: Rule = ({ design, loads, standingMass }) => {
           },
     );
   }
-  if (loads.pressure > FLOOR_DESIGN.high) {
+  if (loads.pressure > FLOOR_DESIGN.high && standingMass * GRAVITY > FLOOR_POINT) {
     found.push({
       code: 'floor-pressure',
       severity: 'note',
       place,
       what: message`It presses ${pressure(loads.pressure)} where it stands.`,
-      because: message`Floors of dwellings are commonly designed for ${pressure(1500)} to ${pressure(2000)} (EN 1991-1-1, table 6.2), spread over the whole room. One enclosure is rarely a worry; for several, or an old floor, ask the owner or a structural engineer.`,
+      because: message`Floors of dwellings are commonly designed for ${pressure(FLOOR_DESIGN.low)} to ${pressure(FLOOR_DESIGN.high)} over the whole room, and for ${mass(FLOOR_POINT / GRAVITY)} in one place (EN 1991-1-1, table 6.2). It weighs ${mass(standingMass)}: stand it by a bearing wall, across the joists, and ask the owner or a structural engineer.`,
       remedies: [],
       basis: 'cited',
       source: 'en-1991-1-1',

@@ -14,6 +14,7 @@ import {
   soilUnwatered,
   waterKind,
 } from './climate/fittings';
+import { daysOfYear } from './climate/dayLength';
 import { ultraviolet } from './climate/ultraviolet';
 import { hungLamps } from './climate/hung';
 import { digDepth } from './digDepth';
@@ -21,6 +22,7 @@ import { drainageMaterial } from './drainageMaterial';
 import { drainageMethod } from './drainageMethod';
 import { drainBore } from './drainBore';
 import { freeboard } from './freeboard';
+import { falls } from './falls';
 import { floorLoad } from './floorLoad';
 import { freeHeight } from './freeHeight';
 import { lifting } from './lifting';
@@ -34,6 +36,7 @@ import { panelLoad } from './panelLoad';
 import { regions, sunkTooLarge } from './regions';
 import { rollTooShort } from './rollTooShort';
 import { backgrounds } from './scape/backs';
+import { devicesBuried, piecesBuried } from './scape/buried';
 import { headroom, pieceFits, piecesClash, poleTooShort } from './scape/fits';
 import { cover, hides, perches, wayOutOfWater, waysToLedges } from './scape/shelter';
 import { stoneOnSoil, wood } from './scape/stone';
@@ -59,6 +62,7 @@ const RULES: readonly Rule[] = [
   boxSize,
   digDepth,
   freeHeight,
+  falls,
   drainageMethod,
   drainageMaterial,
   freeboard,
@@ -77,6 +81,7 @@ const RULES: readonly Rule[] = [
   litterForgotten,
   mixSum,
   pieceFits,
+  piecesBuried,
   poleTooShort,
   piecesClash,
   stoneOnSoil,
@@ -95,9 +100,11 @@ const RULES: readonly Rule[] = [
   reachable,
   headroom,
   nothingFitted,
+  daysOfYear,
   directSun,
   heaterHeld,
   matUnderSoil,
+  devicesBuried,
   lampClear,
   hungLamps,
   ultraviolet,

@@ -1,4 +1,4 @@
-import { many } from '../catalogue';
+import { findMaterial, many } from '../catalogue';
 import type { Point } from '../document/schema';
 import { length, percent, message, tank } from '../units';
 import type { Finding, RuleContext, Rule } from '../finding/finding';
@@ -33,7 +33,7 @@ export const regions: Rule = (looked) => [
 ];
 
 function waterOf(
-  { design, animal }: RuleContext,
+  { design, animal, catalogue }: RuleContext,
   { region, stack }: RuleContext['ground']['parts'][number],
 ): Finding[] {
   const water = stack.find((it) => it.layer.kind === 'water');
@@ -56,7 +56,24 @@ function waterOf(
       basis: 'practice',
     });
   }
+  const wanted = animal?.pool?.value.depth;
+  if (animal?.pool && wanted && !region && deepest < wanted.low - 0.005) {
+    found.push({
+      code: 'pool-shallow',
+      severity: 'look',
+      place,
+      what: message`The water is shallow for what lives in it.`,
+      because: message`It stands ${length(deepest)} deep; ${many(animal.english)} swim in ${length(wanted.low)} to ${length(wanted.high)}. The panel that carries the land must stand as much higher.`,
+      remedies: [],
+      basis: animal.pool.basis,
+    });
+  }
   if (!region) return found;
+  const under = stack.slice(0, stack.indexOf(water));
+  const lined = under.some(
+    ({ layer }) => layer.kind === 'barrier' && findMaterial(catalogue, layer.material)?.tight === true,
+  );
+  if (lined) return found;
   if (water.layer.level !== null) {
     found.push({
       code: 'pool-wants-a-bowl',
@@ -65,6 +82,10 @@ function waterOf(
       what: message`This pool stands by itself and wants a bowl or a liner.`,
       because: message`Its ${tank(water.placed)} are kept at ${length(water.layer.level)}, apart from the ${length(design.ground.waterDepth)} in the bed. Without a bowl they run into it.`,
       remedies: [
+        {
+          label: message`Line it`,
+          call: { edit: 'lineWater', change: { region: region.id } },
+        },
         {
           label: message`Let it stand as high as the bed`,
           call: { edit: 'setWaterLevel', change: { layer: water.layer.id, level: null } },

@@ -116,7 +116,7 @@ export function baskingSpot(design: Design): Device['at'] {
   const warm = warmPlace(width, design.scape.warm);
   const chosen = placePieces(design.scape.pieces, site).find(({ piece }) => piece.basking);
   if (chosen) {
-    const { x, y, z } = baskingPoint(chosen, warm);
+    const { x, y, z } = baskingPoint(chosen, warm, site.groundAt);
     return { x: mm(x), y: mm(y), z: mm(z) };
   }
   return { x: mm(warm), y: mm(depth / 2), z: mm(site.groundAt(warm, depth / 2)) };

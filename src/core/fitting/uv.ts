@@ -39,7 +39,7 @@ export function brightestPlace(
   const warm = warmPlace(width, design.scape.warm);
   const basking = ground.pieces.find(({ piece }) => piece.basking);
   const up = (at: Point3): Point3 => ({ ...at, z: at.z + BACK });
-  if (basking) return { place: up(baskingPoint(basking, warm)), at: 'basking' };
+  if (basking) return { place: up(baskingPoint(basking, warm, siteAt(design).groundAt)), at: 'basking' };
   if (animal.perch || animal.life.value === 'climbing') {
     const rods = ground.pieces.filter(({ piece }) => piece.body.shape === 'rod');
     const highest = [...rods].sort((a, b) => b.solid.bounds.z1 - a.solid.bounds.z1)[0];

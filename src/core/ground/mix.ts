@@ -72,6 +72,12 @@ export function mixNeed(
   };
 }
 
+/** Share of a soil’s volume under which water is not worth pouring in (common practice: it comes damp enough). */
+const WORTH = 0.004;
+
+/** Whether a soil is moistened when it is mixed: one that goes in dry, or comes damp enough, is not. */
+export const isMoistened = ({ waterToMixIn, loose }: MixNeed): boolean => waterToMixIn > WORTH * loose;
+
 /** A layer of one material is a mix of one part. */
 export const single = (material: string): Mix => ({
   recipe: null,

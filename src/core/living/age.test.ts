@@ -14,7 +14,9 @@ const kept = (id: string, company: Partial<Design['living']['company']>, ...call
   [
     {
       edit: 'setLiving',
-      change: { company: { males: 0, females: 0, hatched: null, ageMonths: null, ...company } },
+      change: {
+        company: { males: 0, females: 0, hatched: null, ageMonths: null, lightSensitive: false, ...company },
+      },
     } as const,
     ...calls,
   ].reduce(
@@ -139,7 +141,7 @@ describe('an enclosure for a young animal', () => {
     // What is said comes true: the month before it fits, and then it does not.
     expect(told(until - 1).map((it) => it.code)).toEqual(['box-outgrown']);
     expect(told(until - 1)[0]!.severity).toBe('look');
-    expect(told(until).map((it) => it.code)).toEqual(['box-too-small']);
+    expect(told(until).map((it) => it.code)).toEqual(['box-other-shape']);
   });
 
   it('is laid out with a way in of its own size, and has less to eat', () => {

@@ -2,7 +2,7 @@ import { underLeaves } from '../light/sources';
 import type { Design } from '../document/schema';
 import { SLACK } from './fit';
 import { leafIndex, monthsUntil, sizeAfter } from '../pieces/growth';
-import type { PlantedResult } from './planted';
+import { sproutMonths, type PlantedResult } from './planted';
 
 export type GrowthEvent =
   /** It reaches the lid or the lamp over it. */
@@ -50,8 +50,11 @@ export function growthEvents({ design, plants, fit, light, months }: GrowthInput
         events.push({ at: t, plant: planted.id, what: 'cut back' });
     };
     let first: { at: number; share: number } | undefined;
-    const reach = (share: number): number | null =>
-      share >= 1 ? null : monthsUntil(start, pace, share, own);
+    const wait = sproutMonths(planted, plant);
+    const reach = (share: number): number | null => {
+      const grows = share >= 1 ? null : monthsUntil(start, pace, share, own);
+      return grows === null ? null : wait + grows;
+    };
     const headroom = height - UNDER_LID - it.z;
     if (!it.hangs && plant.form !== 'climber' && it.grown.height > headroom) {
       const share = headroom / it.grown.height;
@@ -90,7 +93,7 @@ export function growthEvents({ design, plants, fit, light, months }: GrowthInput
       const share = sizeAfter(
         over.planted.size,
         over.plant.months.value,
-        month,
+        Math.max(0, month - sproutMonths(over.planted, over.plant)),
         Math.max(0.15, fit(over.planted.id)),
       );
       const crown = over.grown.width * share;
@@ -101,7 +104,7 @@ export function growthEvents({ design, plants, fit, light, months }: GrowthInput
         const size = sizeAfter(
           under.planted.size,
           under.plant.months.value,
-          month,
+          Math.max(0, month - sproutMonths(under.planted, under.plant)),
           Math.max(0.15, fit(under.planted.id)),
         );
         if (under.z + under.grown.height * size >= top * 0.9) continue;

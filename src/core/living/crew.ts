@@ -70,7 +70,8 @@ export function crewHomeOf(
     .reduce((sum, it) => sum + it.placed, 0);
   const floor = Math.max(0.005, land || width * depth);
   const { living } = design;
-  const kept = Math.max(laid / floor, living.litter.depth);
+  // Refilled where there is some: what lies in no layer feeds nobody.
+  const kept = laid > 0 ? Math.max(laid / floor, living.litter.depth) : 0;
   const winter = survey.seasons[0];
   const summer = survey.seasons.at(-1);
   const mean = (pair: readonly [number, number] | undefined): number =>

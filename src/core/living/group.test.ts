@@ -22,7 +22,9 @@ const kept = (id: string, count: number, company: Partial<Design['living']['comp
   );
   const call: EditCall = {
     edit: 'setLiving',
-    change: { company: { males: 0, females: 0, hatched: null, ageMonths: null, ...company } },
+    change: {
+      company: { males: 0, females: 0, hatched: null, ageMonths: null, lightSensitive: false, ...company },
+    },
   };
   return applyEdit(design, call, catalogue);
 };

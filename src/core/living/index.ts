@@ -10,6 +10,7 @@ export * from './sharing';
 export * from './waste';
 export * from './nitrogen';
 export * from './crew';
+export * from './crewAdvice';
 export * from './calendar';
 export * from './prepare';
 export * from './group';

@@ -3,7 +3,7 @@ import type { Design, Planted } from '../document/schema';
 import { siteOf } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
 import { placeLayers } from '../ground/placedLayers';
-import { grownSize, hanging, leafArea, sizeAfter } from '../pieces/growth';
+import { grownSize, hanging, isParted, leafArea, sizeAfter } from '../pieces/growth';
 
 export const STRATA = ['carpet', 'middle', 'tall', 'walls', 'mounted', 'water'] as const;
 export type Stratum = (typeof STRATA)[number];
@@ -37,6 +37,12 @@ export function stratumOf(plant: Plant | undefined, on: Planted['spot']['on'], f
   if (plant?.form === 'moss' || height <= Math.max(0.06, free * LOW)) return 'carpet';
   return height >= Math.min(0.4, Math.max(0.14, free * TALL)) ? 'tall' : 'middle';
 }
+
+/** Months before anything is seen of what is sown; 0 of what is planted. */
+export const sproutMonths = ({ sown }: Planted, plant: Plant | undefined): number => {
+  const days = sown ? plant?.sows?.value.days : undefined;
+  return days ? (days.low + days.high) / 2 / 30.4 : 0;
+};
 
 /** What an unnamed plant is taken for until it is named: a small one of the middle, m. */
 const UNNAMED = { height: 0.15, width: 0.15, months: 12 };
@@ -79,7 +85,12 @@ export function placePlants(
     }
     const fit = fitOf(planted.id);
     const grown = plant ? grownSize(plant, fit) : UNNAMED;
-    const share = sizeAfter(planted.size, plant?.months.value ?? UNNAMED.months, months, Math.max(0.15, fit));
+    const share = sizeAfter(
+      planted.size,
+      plant?.months.value ?? UNNAMED.months,
+      Math.max(0, months - sproutMonths(planted, plant)),
+      Math.max(0.15, fit),
+    );
     const hangs = plant !== undefined && (on === 'wall' || on === 'piece') && hanging(plant);
     const deep =
       plant?.form === 'submerged' ? Math.max(0.01, z - site.groundAt(x, y)) : Number.POSITIVE_INFINITY;
@@ -109,9 +120,6 @@ export interface LivingResult {
   readonly leaves: number;
 }
 
-/** A division smaller than this share of the grown size comes from a bought plant that was parted. */
-const DIVIDED = 0.3;
-
 export function coverOf(
   design: Design,
   plants: readonly PlantedResult[],
@@ -137,13 +145,25 @@ export function plantsToBuy(
 ): readonly { readonly id: string; readonly plant: Plant; readonly stand: number; readonly small: number }[] {
   const counts = new Map<string, { id: string; plant: Plant; stand: number; small: number }>();
   for (const { plant, planted } of plants) {
-    if (!plant || planted.planted !== null || !wanted(planted.id)) continue;
+    if (!plant || planted.sown || planted.planted !== null || !wanted(planted.id)) continue;
     const row = counts.get(plant.id) ?? { id: plant.id, plant, stand: 0, small: 0 };
     row.stand += 1;
-    if (planted.size <= DIVIDED) row.small += 1;
+    if (isParted(plant, planted.size)) row.small += 1;
     counts.set(plant.id, row);
   }
   return [...counts.values()];
+}
+
+/** Still to be sown: m² of each kind. */
+export function sownToBuy(
+  plants: readonly PlantedResult[],
+  wanted: (id: string) => boolean = () => true,
+): readonly { readonly plant: Plant; readonly area: number }[] {
+  const areas = new Map<Plant, number>();
+  for (const { plant, planted, grown } of plants)
+    if (plant?.sows && planted.sown && planted.planted === null && wanted(planted.id))
+      areas.set(plant, (areas.get(plant) ?? 0) + (Math.PI / 4) * grown.width ** 2);
+  return [...areas].map(([plant, area]) => ({ plant, area }));
 }
 
 /** How many to buy for so many places, of which the small ones are parted from bought plants. */

@@ -1,9 +1,11 @@
-import { lawsOf, findAnimal, type Animal, type Catalogue, type Plant, type RegionName } from '../catalogue';
+import { grownIn } from '../brief';
+import { lawsOf, type Animal, type Catalogue, type Plant, type RegionName } from '../catalogue';
 import type { Design, Planted, PlantSpot } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { asksForPots, fitAt, LIVES, treadOf, type Fit } from './fit';
-import { grownSize } from '../pieces/growth';
+import { grownSize, nurserySize, PARTED } from '../pieces/growth';
 import { placesOf, type Place } from './places';
+import { isBromeliad } from './prepare';
 import { stratumOf, type Stratum } from './planted';
 import type { Survey } from './survey';
 
@@ -91,7 +93,7 @@ function spotOf({ plant, place }: Option, tread: ReturnType<typeof treadOf>): Pl
  */
 export function proposePlanting(asked: PlantingInput): Planting {
   const { design, ground, catalogue, survey, region = design.living.region } = asked;
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   const tread = treadOf(animal);
   const places = placesOf(design, ground, catalogue, survey);
   const eats = !tread.grazes ? null : animal?.kind === 'invertebrate' ? 'leaf insects' : 'grazers';
@@ -136,6 +138,9 @@ export function proposePlanting(asked: PlantingInput): Planting {
       return far >= Math.max(0.015, share * (own + other.wide) * 0.5) || far >= 0.35;
     });
   };
+  const lightAt = ({ conditions }: Place): number =>
+    conditions.reduce((sum, it) => sum + it.light, 0) / Math.max(1, conditions.length);
+  const brightest = Math.max(1e-9, ...places.map(lightAt));
   const order: readonly Stratum[] = ['tall', 'walls', 'middle', 'mounted', 'water', 'carpet'];
   for (const stratum of order) {
     const target =
@@ -166,6 +171,8 @@ export function proposePlanting(asked: PlantingInput): Planting {
             ),
           ) -
         (lawsOf(it.plant).includes('invasive') ? 0.15 : 0) +
+        // A bromeliad on a branch colours and keeps its shape near the light.
+        (stratum === 'mounted' && isBromeliad(it.plant) ? 0.25 * (lightAt(it.place) / brightest) : 0) +
         // What the animal may eat of its planting is planted first.
         (eats && it.plant.feeds?.includes(eats) ? 0.15 : 0) -
         (it.plant.harm.value === 'toxic' ? 0.06 : 0)
@@ -199,8 +206,9 @@ export function proposePlanting(asked: PlantingInput): Planting {
           kind: option.plant.id,
           name: option.plant.english,
           spot: spotOf(option, tread),
-          size: option.plant.divides.value > 2 ? 0.25 : 0.4,
+          size: plantedSize(option.plant),
           planted: null,
+          sown: false,
         },
         fit: option.fit,
         stratum,
@@ -228,3 +236,7 @@ export function proposePlanting(asked: PlantingInput): Planting {
   }
   return { chosen, cover, targets, short };
 }
+
+/** How large it is put in: as it is bought, or a part of it where it is divided. */
+const plantedSize = (plant: Plant): number =>
+  Math.max(0.02, Math.round(100 * nurserySize(plant) * (plant.divides.value > 2 ? PARTED : 1)) / 100);

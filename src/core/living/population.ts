@@ -54,10 +54,11 @@ const taste = (size: number, largest: number): number =>
 
 /** Month 0: the day the crew is let in. */
 export interface CrewRun {
-  /** Days from the start, and on each: eggs, hatched young, adults. */
+  /** Days from the start, and on each: eggs, hatched young, pupae among them, adults. */
   readonly day: readonly number[];
   readonly eggs: readonly number[];
   readonly young: readonly number[];
+  readonly pupae: readonly number[];
   readonly adults: readonly number[];
   /** First day from which on it stands by itself: near what it comes to, and that no less than was let in; or null. */
   readonly stands: number | null;
@@ -66,10 +67,12 @@ export interface CrewRun {
   /** Adults the place carries, and what holds them to it. */
   readonly carryingCapacity: number;
   readonly limit: CrewLimit;
-  /** kg of litter and of other food taken in all, and animals eaten. */
+  /** kg of litter and of other food taken in all, and adults eaten. */
   readonly litterEaten: number;
   readonly wasteEaten: number;
   readonly eaten: number;
+  /** Hatched young that were eaten besides: of a beetle its larvae. */
+  readonly youngEaten: number;
 }
 
 export type CrewLimit = 'room' | 'food' | 'others' | 'moisture' | 'warmth' | 'depth' | 'air';
@@ -182,11 +185,15 @@ export function runCrew({
   let head = 0;
   let eggs = 0;
   let hatched = 0;
+  let pupae = 0;
+  // Those that have so many days left before they are adults are pupae.
+  const pupaDays = Math.min(kind.pupates?.value.days ?? 0, classes - Math.min(classes, chain.eggDays));
   const eggDays = Math.min(classes, chain.eggDays);
   if (young) {
     const at = Math.min(classes - 1, eggDays + young.days);
     ages[(head - at + classes) % classes] = young.count;
     hatched = young.count;
+    if (at >= classes - pupaDays) pupae = young.count;
   }
   let adults = start;
   let phase = 0;
@@ -194,6 +201,7 @@ export function runCrew({
   const outDay: number[] = [];
   const outEggs: number[] = [];
   const outYoung: number[] = [];
+  const outPupae: number[] = [];
   const outAdults: number[] = [];
   const moist = moistAt(home.wetness, kind.wetness.value);
   // Births that just replace a full place, and the most that come about in it: some times as many, of which what finds no
@@ -220,6 +228,7 @@ export function runCrew({
   const { low, high } = kind.temperature.value;
   let gone: number | null = null;
   let eaten = 0;
+  let youngEaten = 0;
   let weather = { warm: 0, births: 1 };
   let keepsYoung = 1;
   let keepsAdult = 1;
@@ -230,6 +239,7 @@ export function runCrew({
       outDay.push(day);
       outEggs.push(eggs);
       outYoung.push(hatched);
+      outPupae.push(pupae);
       outAdults.push(adults);
     }
     const month = Math.floor(from + day / DAY_OF_MONTH) % 12;
@@ -261,11 +271,14 @@ export function runCrew({
       escapesAdult *= Math.exp(-taken);
     }
     eaten += adults * (1 - escapesAdult);
+    // What lies as a pupa in the soil is not met.
+    youngEaten += (hatched - pupae) * (1 - escapesYoung);
     adults *= keepsAdult * escapesAdult;
     const keeps = keepsYoung * escapesYoung;
     factor *= keeps;
     eggs *= keeps;
     hatched *= keeps;
+    pupae *= keeps;
     // Days of age pass at the pace of the warmth: whole classes at a time, so that nobody matures early.
     phase += pace;
     while (phase >= 1) {
@@ -275,6 +288,10 @@ export function runCrew({
       adults += matured;
       if (eggDays < classes) hatched -= matured;
       else eggs -= matured;
+      if (pupaDays > 0) {
+        pupae -= matured;
+        pupae += (ages[(head + pupaDays) % classes] ?? 0) * factor;
+      }
       ages[head] = 0;
       if (eggDays > 0 && eggDays < classes) {
         const out = (ages[(head - eggDays + classes) % classes] ?? 0) * factor;
@@ -289,6 +306,7 @@ export function runCrew({
     else hatched += births;
     eggs = Math.max(0, eggs);
     hatched = Math.max(0, hatched);
+    pupae = Math.max(0, Math.min(hatched, pupae));
     if (factor < 1e-150) {
       for (let i = 0; i < classes; i += 1) ages[i] = (ages[i] ?? 0) * factor;
       factor = 1;
@@ -310,6 +328,7 @@ export function runCrew({
     day: outDay,
     eggs: outEggs,
     young: outYoung,
+    pupae: outPupae,
     adults: outAdults,
     stands,
     gone,
@@ -318,6 +337,7 @@ export function runCrew({
     litterEaten: total > 0 ? (gets * food.litter) / total : 0,
     wasteEaten: total > 0 ? (gets * food.waste) / total : 0,
     eaten,
+    youngEaten,
   };
 }
 

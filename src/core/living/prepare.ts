@@ -1,4 +1,5 @@
 import type { Plant } from '../catalogue';
+import { isParted } from '../pieces/growth';
 import type { Planted } from '../document/schema';
 
 export interface PlantStep {
@@ -20,6 +21,8 @@ const BROMELIADS: ReadonlySet<string> = new Set([
   'Tillandsia',
 ]);
 
+export const isBromeliad = ({ scientific }: Plant): boolean => BROMELIADS.has(scientific.split(' ')[0] ?? '');
+
 /** Genera whose cups hold water that small animals drink. */
 const CUPS: ReadonlySet<string> = new Set(['Neoregelia', 'Guzmania', 'Vriesea', 'Billbergia', 'Aechmea']);
 
@@ -29,8 +32,7 @@ export const holdsWater = (plant: Plant): boolean => CUPS.has(plant.scientific.s
 /** How a plant is made ready and put in: only what applies to it and to its place. */
 export function preparePlant(
   plant: Plant | undefined,
-  spot: Planted['spot'],
-  size: number,
+  { spot, size, sown }: Pick<Planted, 'spot' | 'size' | 'sown'>,
 ): readonly PlantStep[] {
   const steps: PlantStep[] = [];
   const add = (what: string, why: string, more: Partial<PlantStep> = {}): void =>
@@ -53,6 +55,7 @@ export function preparePlant(
       },
     );
   }
+  if (sown && plant?.sows) return [...steps, ...sow(plant.sows.value)];
   if (sold === 'pot') {
     add(
       'Wash the roots bare',
@@ -100,7 +103,7 @@ export function preparePlant(
           'Never expanding polyurethane glue on a living plant. Superglue sticks skin: gloves, and air the room.',
       },
     );
-    if (plant && BROMELIADS.has(plant.scientific.split(' ')[0] ?? ''))
+    if (plant && isBromeliad(plant))
       add('Keep moss off its base', 'Wrapped in wet moss the base of a bromeliad rots.');
     else if (form === 'mounted')
       add('Put a little damp moss under it', 'A dry branch takes its water before its roots can.');
@@ -122,11 +125,44 @@ export function preparePlant(
       'Plant it in lean soil, and water it with rain or distilled water',
       'It takes its food from what it catches: lime, salts and fertiliser kill its roots.',
     );
-  if (plant && plant.divides.value > 2 && size <= 0.3)
+  if (plant && isParted(plant, size))
     add(
       `Divide one bought plant into up to ${plant.divides.value}`,
       'Pull it apart by its crowns, or take cuttings with two joints; they root in damp moss.',
     );
   add('Water in, then leave it', 'It sulks for some weeks; roots before the animal comes.', { days: 28 });
   return steps;
+}
+
+/** How it is sown or spread (common practice). */
+function sow({ by, days }: NonNullable<Plant['sows']>['value']): readonly PlantStep[] {
+  const first: Record<typeof by, PlantStep> = {
+    pieces: {
+      what: 'Chop it small, stir it into a thin slurry with rain water, and brush it on',
+      why: 'Every piece grows a new plant. Rough, damp wood, stone and soil hold it; smooth panes do not.',
+      caution: 'Never take moss from the wild without permission; some species are protected.',
+    },
+    spores: {
+      what: 'Dust the spores on, and cover nothing',
+      why: 'They need light and a surface that is scalded first: moulds are faster than ferns.',
+    },
+    seed: {
+      what: 'Press the seed in, fine seed uncovered',
+      why: 'Seed that has been treated is poisonous to who eats it: buy it untreated.',
+      caution: 'Treated seed is dyed. Never sow it where an animal or its food lives.',
+    },
+  };
+  return [
+    first[by],
+    {
+      what: 'Cover it with film, and mist it daily with soft water',
+      why: 'Dry for one day before it has taken, it begins again.',
+      days: Math.round((days.low + days.high) / 2),
+    },
+    {
+      what: 'Lift the film a little more each day once it is green',
+      why: 'It has to meet the air of the enclosure before an animal moves in.',
+      days: 14,
+    },
+  ];
 }

@@ -1,5 +1,5 @@
+import { grownIn } from '../brief';
 import type { Catalogue } from '../catalogue';
-import { findAnimal } from '../catalogue';
 import type { Design } from '../document/schema';
 import { bandsOf } from '../climate/climateSummary';
 import { climateModelOf, type ClimateModel } from '../climate/climateModel';
@@ -37,9 +37,7 @@ export interface Survey {
 
 /** As the box is meant to be: the animal's own climate, soil as it rests once drained; and the same in a dry spell. Takes milliseconds. */
 export function guessSurvey(design: Design, ground: GroundResult, catalogue: Catalogue): Survey {
-  const { warm, cool, night, humidityDay, humidityNight } = bandsOf(
-    findAnimal(catalogue, design.brief.animal),
-  );
+  const { warm, cool, night, humidityDay, humidityNight } = bandsOf(grownIn(design, catalogue));
   const middle = ({ low, high }: { low: number; high: number }): number => (low + high) / 2;
   const side = (day: number): AirOf => ({
     day,

@@ -31,6 +31,7 @@ export const KELVIN_HUMIDITY = (0.018016 * GRAVITY) / (8.314462 * (20 + KELVIN))
 
 /** s, and ms, of a day. */
 export const DAY = 86_400;
+export const HOUR = 3600;
 export const DAY_MS = 86_400_000;
 /** ms since 1970 that anything written down may be of, at the latest: the end of 2199. */
 export const LAST_MOMENT = Date.UTC(2200, 0, 1) - 1;

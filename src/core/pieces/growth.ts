@@ -44,6 +44,31 @@ const LEAF_AREA: Record<Plant['form'], number> = {
 export const hanging = (plant: Plant): boolean =>
   plant.form === 'mounted' && plant.height.value.high > 1.6 * plant.width.value.high;
 
+/** How tall and wide plants are sold, m, by how they are sold (common practice): a young one in a pot of 9 to 12 cm, at most half grown. */
+const SOLD: Record<Plant['sold']['value'], { readonly height: number; readonly width: number }> = {
+  pot: { height: 0.16, width: 0.13 },
+  bare: { height: 0.12, width: 0.12 },
+  cutting: { height: 0.1, width: 0.08 },
+  mat: { height: 0.05, width: 0.15 },
+  bulb: { height: 0.06, width: 0.06 },
+};
+
+/** How large it is bought, as a share of what it grows to. Of what climbs or hangs its length counts. */
+export function nurserySize(plant: Plant): number {
+  const sold = SOLD[plant.sold.value];
+  const grown = grownSize(plant);
+  const tall = sold.height / grown.height;
+  const share = plant.form === 'climber' || hanging(plant) ? tall : Math.min(tall, sold.width / grown.width);
+  return Math.round(100 * Math.min(0.5, Math.max(0.08, share))) / 100;
+}
+
+/** Of the size it is bought in: a part of one that was divided. */
+export const PARTED = 0.6;
+
+/** Whether it goes in so small that it is a part of one bought. */
+export const isParted = (plant: Plant, size: number): boolean =>
+  plant.divides.value > 2 && size <= nurserySize(plant) * (PARTED + 0.1);
+
 /** m² of leaves of a plant so wide. */
 export const leafArea = (plant: Plant, width: number): number =>
   LEAF_AREA[plant.form] * (Math.PI / 4) * width * width;

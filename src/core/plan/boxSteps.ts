@@ -1,5 +1,5 @@
 import { length, message } from '../units';
-import { days, type Work } from './work';
+import { days, paced, type Work } from './work';
 
 /** The empty box: built, bored, tested for leaks, its backgrounds cured, until nothing smells. Gives the last step. */
 export function boxSteps({ design, assessment, wet, add }: Work): string {
@@ -79,13 +79,23 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
       }),
     );
   }
+  const [least, most] = assessment.scape.backs.reduce(
+    ([low, high], { airing }) => [Math.max(low, airing.low), Math.max(high, airing.high)],
+    [0, 0],
+  );
   return add({
     id: 'smell',
     phase: 'background',
     title: 'Smell it after a night with the lid closed',
     why: 'What still smells still gives off what made it liquid.',
     hands: 5,
-    wait: cured.length > 0 ? days(0, 3, 14) : null,
+    // A night and a nose decide; how soon one first asks them is a matter of pace.
+    wait:
+      most > 0
+        ? paced(design.plan.pace, days(2, least / 2, most))
+        : cured.length > 0
+          ? paced(design.plan.pace, days(1, 3, 14))
+          : null,
     waitFor: 'nothing to smell',
     after: cured.length > 0 ? cured : box,
     measures: [{ what: 'air under the lid, in the morning', wanted: message`no smell at all` }],

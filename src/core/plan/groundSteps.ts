@@ -1,3 +1,4 @@
+import { isMoistened } from '../ground/mix';
 import { materialsIn } from '../document/schema';
 import { length, mass, message, tank } from '../units';
 import { days, type Work } from './work';
@@ -107,28 +108,34 @@ export function groundSteps(work: Work, smell: string): string[] {
     });
   }
   const soils = layersOf(['substrate']);
+  const moistened = soils.filter((it) => it.need && isMoistened(it.need));
   if (soils.length > 0) {
     add({
       id: 'mix',
       phase: 'ground',
-      title: 'Mix and moisten the soil',
-      why: 'Dry soil floats and never wets evenly once it lies.',
+      title: moistened.length > 0 ? 'Mix and moisten the soil' : 'Mix the soil',
+      why:
+        moistened.length > 0
+          ? 'Dry soil floats and never wets evenly once it lies.'
+          : 'Mixed in a tub it is one soil; poured in one after the other it is layers of dust.',
       tools: ['tub', 'measuring jug', 'gloves', 'mask'],
-      amounts: soils.map((it) => message`${named(it)}: ${tank(it.need?.waterToMixIn ?? 0)} of water`),
+      amounts: soils.map((it) =>
+        it.need && isMoistened(it.need)
+          ? message`${named(it)}: ${tank(it.need.waterToMixIn)} of water`
+          : message`${named(it)}: no water`,
+      ),
       hands: 30 + 20 * soils.length,
       wait: animal?.ground.value === 'dry' ? days(2, 4, 7) : days(0, 1, 3),
       waitFor: 'moisture to spread; turn it daily',
       after: steps.some((it) => it.id === 'prepare') ? ['prepare'] : [],
       cautions: ['mixing', 'hygiene'],
-      measures: [
-        {
-          what: 'a fistful, squeezed',
-          wanted:
-            ground.squeeze === 'strict'
-              ? message`holds its shape and glistens, without a drop`
-              : message`holds its shape, with a drop or two`,
-        },
-      ],
+      measures: moistened.slice(0, 1).map(() => ({
+        what: 'a fistful, squeezed',
+        wanted:
+          ground.squeeze === 'strict'
+            ? message`holds its shape and glistens, without a drop`
+            : message`holds its shape, with a drop or two`,
+      })),
       holds: soils.flatMap((it) => materialsIn(it.layer)),
     });
   }

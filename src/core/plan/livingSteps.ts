@@ -1,4 +1,4 @@
-import { findDeviceKind, findPieceKind } from '../catalogue';
+import { findDeviceKind, findPieceKind, findPlant } from '../catalogue';
 import { materialsIn } from '../document/schema';
 import type { PieceResult } from '../scape/scape';
 import { message } from '../units';
@@ -64,11 +64,15 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
 
   // Plants, then moss and litter on top, the crew under them.
   const { plants } = living;
+  // What is sown of a species that is no longer known is put in as anything else.
+  const isSown = (it: (typeof plants)[number]): boolean =>
+    it.sown && findPlant(catalogue, it.kind)?.sows !== undefined;
+  const potted = plants.filter((it) => !isSown(it));
   let planted = set;
-  if (plants.length > 0) {
-    const fresh = plants.filter((it) => it.planted === null);
-    const names = [...new Set(plants.map((it) => it.name))];
-    const counts = names.map((name) => message`${name} × ${plants.filter((it) => it.name === name).length}`);
+  if (potted.length > 0) {
+    const fresh = potted.filter((it) => it.planted === null);
+    const names = [...new Set(potted.map((it) => it.name))];
+    const counts = names.map((name) => message`${name} × ${potted.filter((it) => it.name === name).length}`);
     const waits =
       fresh.length > 0
         ? [
@@ -95,14 +99,39 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
         why: 'Tall at the back, climbers on the walls, more than one for each place that is trodden.',
         tools: ['spoon', 'cotton thread or gel superglue'],
         amounts: counts,
-        hands: 15 + 6 * plants.length,
+        hands: 15 + 6 * potted.length,
         after: [...set, ...fitted, ...waits],
         cautions: ['hygiene'],
-        holds: plants.map((it) => it.id),
+        holds: potted.map((it) => it.id),
       }),
     ];
   }
   let topped = planted;
+  const sown = plants.filter(isSown);
+  if (sown.length > 0) {
+    const names = [...new Set(sown.map((it) => it.name))];
+    const kinds = sown.flatMap((it) => findPlant(catalogue, it.kind)?.sows?.value ?? []);
+    const [low, high] = [
+      Math.min(...kinds.map((it) => it.days.low)),
+      Math.max(...kinds.map((it) => it.days.high)),
+    ];
+    topped = [
+      add({
+        id: 'sow',
+        phase: 'living',
+        title: 'Sow and spread what is not planted',
+        why: 'Pieces of moss are chopped, stirred with rain water and brushed on; spores and fine seed are dusted on and left uncovered; coarser seed is pressed in. Film over it keeps it moist until it is green.',
+        tools: ['brush', 'film', 'sprayer'],
+        amounts: names.map((name) => message`${name} × ${sown.filter((it) => it.name === name).length}`),
+        hands: 10 + 5 * sown.length,
+        wait: days(low, Math.round((low + high) / 2), high),
+        waitFor: 'green to be seen',
+        after: topped,
+        cautions: ['hygiene'],
+        holds: sown.map((it) => it.id),
+      }),
+    ];
+  }
   const moss = layersOf(['moss']);
   if (moss.length > 0) {
     topped = [

@@ -1,6 +1,7 @@
+import { grownIn, partOn, restOf, type Span } from '../brief';
 import { dayAfter, daysTill } from '../time';
 import type { Assessment } from '../assess';
-import { findAnimal, type Catalogue } from '../catalogue';
+import { type Catalogue } from '../catalogue';
 import type { Design, PlanMark } from '../document/schema';
 import { quarantineDays } from '../living/moveIn';
 import { seededRandom } from '../random';
@@ -65,6 +66,8 @@ export interface BuildPlan {
   readonly window: Window;
   readonly early: string;
   readonly late: string;
+  /** The winter rest that moving in would fall into, from the last meal to the first; null: into none. */
+  readonly restsThen: Span | null;
   readonly gates: readonly Gate[];
   /** Minutes of work in all, and of what is not done. */
   readonly hands: number;
@@ -106,7 +109,7 @@ interface Stood extends Pick<
 function standsOn(design: Design, catalogue: Catalogue, today: string): (step: Step) => Stood {
   const marks = new Map(design.plan.marks.map((it) => [it.step, it]));
   const { quarantine, tested } = design.living.moveIn;
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   return (step) => {
     const mark = marks.get(step.id);
     const { begun = null, skipped = null } = mark ?? {};
@@ -138,10 +141,17 @@ function standsOn(design: Design, catalogue: Catalogue, today: string): (step: S
 }
 
 /** A step as the network sees it: what is done stands, what is begun goes on from there, the rest lies before it. */
-function taskOf({ step, state, mark, begun, worked, done }: Stood, start: string, today: string): Task {
+function taskOf(
+  { step, state, mark, begun, worked, done }: Stood,
+  start: string,
+  today: string,
+  arrives: string | null,
+): Task {
   const day = (of: string): number => daysTill(start, of);
   const now = Math.max(0, day(today));
   const takes = takesOf(step);
+  // What is sent comes on its day.
+  const fixed = step.id === 'arrives' && arrives !== null ? day(arrives) : null;
   const own = { id: step.id, after: step.after };
   switch (state) {
     case 'done':
@@ -162,7 +172,7 @@ function taskOf({ step, state, mark, begun, worked, done }: Stood, start: string
       };
     }
     case 'not begun': {
-      const planned = mark?.notBefore ? day(mark.notBefore) : 0;
+      const planned = mark?.notBefore ? day(mark.notBefore) : (fixed ?? 0);
       return { ...own, takes, notBefore: Math.max(planned, now) };
     }
   }
@@ -184,7 +194,7 @@ export function planOf(
     .reduce<string>((least, it) => (it && it < least ? it : least), today);
   const typed = design.plan.start ?? first;
   const start = first < typed ? first : typed;
-  const tasks = stood.map((it) => taskOf(it, start, today));
+  const tasks = stood.map((it) => taskOf(it, start, today, design.plan.animal.day));
   // Means of the triangles: with every step at its likeliest a plan ends before nearly all that are drawn.
   const timing = schedule(tasks, ({ takes }) => meanDays(takes));
   const timed = new Map(timing.tasks.map((it) => [it.id, it]));
@@ -210,19 +220,32 @@ export function planOf(
     };
   });
   const home = stood.find(({ step }) => step.id === 'move-in')?.done ?? null;
+  const moveIn = home ?? dayAfter(start, window.middle);
   return {
     start,
     steps: planned,
     schedule: timing,
     path: new Set(timing.path),
-    moveIn: home ?? dayAfter(start, window.middle),
+    moveIn,
     window,
     early: dayAfter(start, window.early),
     late: dayAfter(start, window.late),
+    restsThen: home === null ? restAt(design, catalogue, moveIn) : null,
     gates: planned.flatMap((it) => gateOf(it) ?? []),
     hands: steps.reduce((sum, it) => sum + it.hands, 0),
     left: steps.reduce((sum, it) => sum + (settled.has(it.id) ? 0 : it.hands), 0),
   };
+}
+
+/** The winter rest of its animal that a day falls into, were it led by then. */
+function restAt({ brief, living }: Design, catalogue: Catalogue, day: string): Span | null {
+  if (!living.rest) return null;
+  const led = {
+    brief: { ...brief, stage: 'planned' as const },
+    living: { ...living, rest: { ...living.rest, since: null } },
+  };
+  const rest = restOf(led, grownIn(led, catalogue));
+  return rest && partOn(rest.fasts, day);
 }
 
 const NOWHERE: Timed = { id: '', start: 0, end: 0, latest: 0, float: 0, free: 0, critical: false };

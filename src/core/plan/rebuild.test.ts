@@ -119,7 +119,7 @@ describe('from what stands to what is wanted', () => {
       ),
       { numRuns: 40 },
     );
-  }, 120_000);
+  });
 
   it('a top-up leaves soil, bed, plants and water where they are; litter and moss go on again', () => {
     const design = thicker(begun('Hedge'), 'substrate', 0.03);

@@ -112,6 +112,7 @@ export function rebuildSteps(
         return wetted;
       case 'measure':
         return dug || moved || changed('device').length > 0;
+      case 'arrives':
       case 'quarantine':
       case 'tests':
         return !sameAnimal;
@@ -279,7 +280,7 @@ export function rebuildSteps(
       }),
     ];
 
-  const independent = new Set(['prepare', 'mix', 'plants-quarantine', 'quarantine', 'tests']);
+  const independent = new Set(['prepare', 'mix', 'plants-quarantine', 'arrives', 'quarantine', 'tests']);
   const back = whole
     .filter((it) => kept.has(it.id))
     .map((it): Step => {

@@ -3,7 +3,7 @@ import type { Range } from '../catalogue';
 import { length, percent, message, temperature, type Measure as Unit, type Quantity } from '../units';
 import type { Filled } from './livingSteps';
 import type { Measure } from './step';
-import { days, type Work } from './work';
+import { days, paced, type Work } from './work';
 
 /** mg/L of ammonia or nitrite that the usual drop tests do not show (common practice: under the first step of their colours). */
 const UNSEEN = 0.1;
@@ -26,14 +26,14 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
       id: 'crew',
       phase: 'living',
       title: 'Introduce the crew',
-      why: 'It must breed before anything eats it.',
-      tools: ['spoon'],
+      why: 'It must breed before anything eats it. Look into each tub before it is paid for: many, lively, of all sizes, no mites, no sour smell. What travelled cold warms up closed and away from lamps, is then misted and fed, and moves in once it runs about: in the evening, under leaves, on damp ground.',
+      tools: ['spoon', 'torch'],
       amounts: living.crew.map(
         (it) =>
           message`${catalogue.living.crew.find((row) => row.id === it.kind)?.english ?? it.kind} × ${it.count}`,
       ),
       hands: 10,
-      wait: days(14, 28, 56),
+      wait: paced(design.plan.pace, days(14, 28, 56)),
       waitFor: 'young to be seen',
       after: topped,
       cautions: ['law'],
@@ -61,7 +61,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         title: 'Check that the plants have rooted',
         why: 'Rooted ones hold; loose ones are pulled out by the first animal.',
         hands: 10,
-        wait: days(14, 28, 56),
+        wait: paced(design.plan.pace, days(14, 28, 56)),
         waitFor: 'roots',
         after: planted,
         measures: [{ what: 'each plant, between two fingers', wanted: message`holds` }],
@@ -148,10 +148,26 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
     }),
   );
 
-  // The animal.
-  if (animal) {
+  // The animal. One that is kept for long has been through quarantine and tests: it only moves.
+  const { comes } = design.plan.animal;
+  if (animal && comes !== 'here') {
     const [least, most] = quarantineDays(animal);
     const words = moveInOf(animal);
+    const arrives =
+      comes === 'post'
+        ? [
+            add({
+              id: 'arrives',
+              phase: 'animal',
+              title: `Receive the ${animal.english}`,
+              why: 'Opened at once and at home, in dim light: weighed, looked over, and left closed at room temperature until it has come to it. Water that day, food in two or three.',
+              tools: ['scales', 'plain tub', 'paper towel', 'torch'],
+              hands: 40,
+              after: [],
+              cautions: ['hygiene', 'law'],
+            }),
+          ]
+        : [];
     const quarantine = add({
       id: 'quarantine',
       phase: 'animal',
@@ -161,7 +177,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
       hands: 30,
       wait: days(least, (least + most) / 2, most),
       waitFor: 'what it may carry to show',
-      after: [],
+      after: arrives,
       cautions: ['hygiene', 'law'],
       gate: 'quarantine',
     });
@@ -178,7 +194,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         hands: 60,
         wait: days(2, 7, 14),
         waitFor: 'the results',
-        after: [],
+        after: arrives,
         cautions: ['hygiene'],
         gate: 'tests',
       }),
@@ -188,7 +204,10 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
     id: 'move-in',
     phase: 'animal',
     title: animal ? `Move the ${animal.english} in` : 'Ready for an animal',
-    why: 'At room temperature, without sudden heat; then leave it alone.',
+    why:
+      comes === 'here'
+        ? 'It waits where it is until everything holds. Take its hide along, with its smell; then leave it alone.'
+        : 'At room temperature, without sudden heat; then leave it alone.',
     hands: 20,
     after: [smell, ...gates],
     cautions: ['hygiene'],

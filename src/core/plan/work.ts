@@ -1,6 +1,7 @@
+import { grownIn } from '../brief';
 import type { Assessment } from '../assess';
-import { findAnimal, materialOf, type Animal, type Catalogue } from '../catalogue';
-import type { Design, Layer } from '../document/schema';
+import { materialOf, type Animal, type Catalogue } from '../catalogue';
+import type { Design, Layer, Pace } from '../document/schema';
 import type { LayerResult } from '../ground/layers';
 import type { PieceResult } from '../scape/scape';
 import { bag, message, type Message } from '../units';
@@ -8,6 +9,18 @@ import type { Days } from './network';
 import type { Step } from './step';
 
 export const days = (low: number, likely: number, high: number): Days => ({ low, likely, high });
+
+/** Waits that are a matter of care, as long as is chosen; what hardens or ripens takes as long as it takes. */
+export function paced(pace: Pace, { low, likely, high }: Days): Days {
+  switch (pace) {
+    case 'cautious':
+      return days(likely, high, 1.5 * high);
+    case 'usual':
+      return days(low, likely, high);
+    case 'quick':
+      return days(low / 2, low, likely);
+  }
+}
 
 type Draft = Omit<Step, 'tools' | 'amounts' | 'wait' | 'cautions' | 'measures' | 'holds'> & Partial<Step>;
 
@@ -42,7 +55,7 @@ export function workOn(design: Design, assessment: Assessment, catalogue: Catalo
     design,
     assessment,
     catalogue,
-    animal: findAnimal(catalogue, design.brief.animal),
+    animal: grownIn(design, catalogue),
     wet: assessment.standingWater > 0.0005,
     pool: layers.some((it) => it.layer.kind === 'water'),
     placed: assessment.scape.pieces,

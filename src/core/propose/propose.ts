@@ -1,4 +1,12 @@
-import { heightNeed, neededRest, roomClimate, spaceNeed, type RoomClimate } from '../brief';
+import {
+  heightNeed,
+  neededRest,
+  OVER_WATER,
+  poolDepth,
+  roomClimate,
+  spaceNeed,
+  type RoomClimate,
+} from '../brief';
 import {
   everydayMaterial,
   findAnimal,
@@ -110,7 +118,10 @@ function proposeEnclosure(answers: Questionnaire, animal: Animal | undefined, ro
   const longest = Math.max(size.width, size.depth, size.height);
   const material = airy ? 'mesh' : longest > 1.2 ? 'pvc' : 'glass';
   const wet = dampness(world) === 'moist';
-  const sill = clamp(size.height * (world === 'half-water' ? 0.3 : 0.25), 0.08, 0.2);
+  const sill = Math.max(
+    clamp(size.height * (world === 'half-water' ? 0.3 : 0.25), 0.08, 0.2),
+    world === 'half-water' ? poolDepth(animal) + 0.05 : 0,
+  );
   return {
     build: 'box',
     ...size,
@@ -158,7 +169,8 @@ export function proposeGround({ animal, enclosure, room }: Setting, catalogue: C
   const topping = (wet ? 0.015 : 0) + (world === 'dry' ? 0 : 0.012);
   const least = Math.max(0.03, animal?.digs.value ?? 0.04);
   const { bed: under } = drainageMethodOf(method);
-  let bed = usualBed(method, enclosure.height, room.kind);
+  const swims = flooded ? poolDepth(animal) + OVER_WATER : 0;
+  let bed = Math.max(usualBed(method, enclosure.height, room.kind), swims);
   const spare = budget - topping - least - (wet ? BARRIER_THICKNESS : 0);
   bed = Math.min(bed, Math.max(0.03, spare));
   if (under === null) bed = 0;

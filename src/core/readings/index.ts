@@ -4,3 +4,4 @@ export * from './block';
 export * from './sanity';
 export * from './alarm';
 export * from './record';
+export * from './traces';

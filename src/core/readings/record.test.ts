@@ -48,13 +48,8 @@ describe('a record', () => {
     expect(record.readings[0]!.t).toBe(19 * 3600);
     expect(record.readings[48]!.t).toBe(67 * 3600);
   });
-  it('carries the room’s readings where both are near; of less than a day there is none', () => {
+  it('of less than a day there is none', () => {
     const humidity = every('humidity', HOUR, 49, () => 0.5);
-    const roomTemperature = every('temperature', HOUR, 10, () => 18);
-    const roomHumidity = every('humidity', HOUR, 10, () => 0.4);
-    const { readings } = recordOf({ temperature, humidity, roomTemperature, roomHumidity }, utc)!;
-    expect(readings[3]).toMatchObject({ roomTemperature: 18, roomHumidity: 0.4 });
-    expect(readings[20]).not.toHaveProperty('roomTemperature');
     expect(recordOf({ temperature: every('temperature', HOUR, 24, () => 20), humidity }, utc)).toBeNull();
     expect(recordOf({ temperature, humidity: every('humidity', HOUR, 0, () => 0) }, utc)).toBeNull();
   });

@@ -1,14 +1,18 @@
 import { dayAhead } from '../time';
-import type { Reading } from '../climate';
 import { fromSteps, type Track } from './track';
 import { DAY_MS, DAY } from '../physics/constants';
 
-/** What was read in an enclosure, and in its room where that was read too. */
+/** What was read at one place. */
 export interface Recorded {
   readonly temperature: Track;
   readonly humidity: Track;
-  readonly roomTemperature?: Track | undefined;
-  readonly roomHumidity?: Track | undefined;
+}
+
+/** What a logger wrote, evenly or not: s from midnight of its first day, °C, 0 to 1. */
+interface Reading {
+  readonly t: number;
+  readonly temperature: number;
+  readonly humidity: number;
 }
 
 /** Readings of a climate by the clock on the wall, from midnight of their first day. */
@@ -32,13 +36,11 @@ const DAYS = 21;
  * @returns null where it covers less than a day
  */
 export function recordOf(
-  { temperature, humidity, roomTemperature, roomHumidity }: Recorded,
+  { temperature, humidity }: Recorded,
   offset: (utc: number) => number,
 ): ClimateRecord | null {
   const last = temperature.at.at(-1) ?? 0;
   const damp = along(humidity);
-  const roomWarm = along(roomTemperature);
-  const roomDamp = along(roomHumidity);
   const ahead = offset(last);
   const since = Math.floor((last + ahead - DAYS * DAY_MS) / DAY_MS) * DAY_MS - ahead;
   const found: (Omit<Reading, 't'> & { readonly at: number })[] = [];
@@ -46,14 +48,10 @@ export function recordOf(
     if (at < since || at - (found.at(-1)?.at ?? -Infinity) < EVERY) return;
     const h = damp(at);
     if (h === null) return;
-    const [t, rt, rh] = [temperature.steps[i] ?? 0, roomWarm(at), roomDamp(at)];
     found.push({
       at,
-      temperature: fromSteps(t, 'temperature'),
+      temperature: fromSteps(temperature.steps[i] ?? 0, 'temperature'),
       humidity: fromSteps(h, 'humidity'),
-      ...(rt !== null && rh !== null
-        ? { roomTemperature: fromSteps(rt, 'temperature'), roomHumidity: fromSteps(rh, 'humidity') }
-        : {}),
     });
   });
   const first = found[0];
@@ -70,10 +68,9 @@ export function recordOf(
 }
 
 /** Reads a track at later and later moments, in steps, on a straight line between two readings; null where none are near. */
-function along(track: Track | undefined): (at: number) => number | null {
+function along(track: Track): (at: number) => number | null {
   let next = 0;
   return (moment) => {
-    if (!track) return null;
     const { at, steps } = track;
     while (next < at.length && (at[next] ?? 0) < moment) next += 1;
     const [before, after] = [at[next - 1], at[next]];

@@ -5,7 +5,8 @@ import { mean } from '../ground/corners';
 import { coverShare } from './cover';
 import { clashOf } from './overlap';
 import { placePieces } from '../pieces/place';
-import { block, clamp, fitted, hide, mm, put, span, type Plan, type Wish } from './put';
+import { block, clamp, hide, mm, put, span, type Plan } from './put';
+import { downToFloor } from './showing';
 import { feedsAnywhere, wantsOf } from './wants';
 
 /**
@@ -20,7 +21,9 @@ export function arrange(design: Design, animal: Animal | undefined, catalogue: C
   const corners = [0.05, 0.5, 0.95].flatMap((u) =>
     [0.05, 0.5, 0.95].map((v) => site.groundAt(u * width, v * depth)),
   );
-  const backgrounds = backgroundsFor(empty, animal, catalogue);
+  // A background that was chosen is kept: it is the slowest thing to make.
+  const backgrounds =
+    design.scape.backgrounds.length > 0 ? design.scape.backgrounds : backgroundsFor(empty, animal, catalogue);
   const plan: Plan = {
     design: { ...empty, scape: { ...empty.scape, backgrounds } },
     animal,
@@ -46,18 +49,15 @@ export function arrange(design: Design, animal: Animal | undefined, catalogue: C
 /** What is too heavy to be dug under stands on the floor of the box, kg (common practice). */
 const HEAVY = 2.8;
 
-/** The pieces, those of weight down on the floor when the animal digs. */
+/** The pieces, those of weight down on the floor when the animal digs, and as tall over the ground as they were. */
 function heavyOnFloor({ design, animal, catalogue, site }: Plan): Piece[] {
   if ((animal?.digs.value ?? 0) <= 0.05) return design.scape.pieces;
-  const heavy = new Set(
-    placePieces(design.scape.pieces, site)
-      .filter(({ piece, solid, on }) => {
-        const row = findPieceKind(catalogue, piece.kind);
-        return on === 'ground' && row?.group !== 'water' && solid.stuff * (row?.density.value ?? 0) > HEAVY;
-      })
-      .map(({ piece }) => piece.id),
-  );
-  return design.scape.pieces.map((it) => (heavy.has(it.id) ? { ...it, support: { on: 'floor' } } : it));
+  return placePieces(design.scape.pieces, site).map((placed) => {
+    const row = findPieceKind(catalogue, placed.piece.kind);
+    const heavy = placed.solid.stuff * (row?.density.value ?? 0) > HEAVY;
+    const moves = heavy && placed.on === 'ground' && row?.group !== 'water';
+    return (moves ? downToFloor(placed, design, site) : null) ?? placed.piece;
+  });
 }
 
 /** Depth of the moss and litter that will come around what is laid out, m. */
@@ -166,12 +166,15 @@ function climber(plan: Plan): void {
 const warmWall = ({ design }: Plan, half: number): number =>
   design.scape.warm === 'right' ? design.enclosure.width - half : half;
 
+/** m of body for which a tube of cork is still found: bark of larger stems is sold as half rounds (common practice). */
+const WIDEST_TUBE = 0.09;
+
 function grounded(plan: Plan): void {
   const { depth } = plan.design.enclosure;
   const { across, animal } = plan;
   const dry = animal?.ground.value === 'dry';
   hide(plan, dry ? 'slate-roof' : 'cork-half', { x: across(0.8), y: depth * 0.64 });
-  hide(plan, 'cork-tube', { x: across(0.2), y: depth * 0.64 });
+  hide(plan, plan.wants.girth > WIDEST_TUBE ? 'cork-half' : 'cork-tube', { x: across(0.2), y: depth * 0.64 });
   if (plan.wants.moistHide) moistHide(plan, { x: across(0.47), y: depth * 0.68 });
   baskingPlace(plan);
   log(plan, 0.5, 0.42);
@@ -203,36 +206,11 @@ function burrower(plan: Plan): void {
   const { depth } = plan.design.enclosure;
   const { across, wants, animal } = plan;
   const dry = animal?.ground.value === 'dry';
-  // What is heavy goes on the floor of the box, where nobody digs it loose.
-  hide(
-    plan,
-    dry ? 'slate-roof' : 'clay-cave',
-    { x: across(0.8), y: depth * 0.66 },
-    dry ? onFloor(plan, 'slate-roof') : {},
-  );
+  hide(plan, dry ? 'slate-roof' : 'clay-cave', { x: across(0.8), y: depth * 0.66 });
   hide(plan, 'cork-half', { x: across(0.2), y: depth * 0.66 });
   if (wants.moistHide) moistHide(plan, { x: across(0.46), y: depth * 0.7 });
   baskingPlace(plan);
   log(plan, 0.48, 0.4);
-}
-
-/** A cave that stands on the floor is as tall as the soil and its room together. */
-function onFloor(plan: Plan, kind: string): Partial<Wish> {
-  const row = findPieceKind(plan.catalogue, kind);
-  if (row?.body.shape !== 'block') return {};
-  const { girth, length } = plan.wants;
-  const coiled = plan.animal?.kind === 'snake' ? 0.22 : 0.75;
-  const wide = Math.max(0.08, girth * 3.4, length * coiled);
-  const at = { x: plan.across(0.8), y: plan.design.enclosure.depth * 0.66 };
-  const tall = plan.site.groundAt(at.x, at.y) + Math.max(0.03, girth * 1.2);
-  const { enclosure } = plan.design;
-  const body: Body = {
-    ...row.body,
-    width: mm(clamp(wide, 0.06, enclosure.width * 0.3)),
-    depth: mm(clamp(wide * 0.8, 0.06, enclosure.depth * 0.34)),
-    height: mm(clamp(tall, 0.04, enclosure.height * 0.7)),
-  };
-  return { body: fitted(body, plan.design), support: { on: 'floor' } };
 }
 
 function halfWater(plan: Plan): void {
@@ -297,17 +275,17 @@ function baskingPlace(plan: Plan): void {
   const { depth } = plan.design.enclosure;
   const { animal, wants, across, catalogue } = plan;
   if (!animal?.climate.basking) return;
-  const dug = animal.digs.value > 0.05;
+  const dug = animal.digs.value >= 0.05;
   const row = findPieceKind(catalogue, dug ? 'basking-stack' : 'flat-stone');
   if (row?.body.shape !== 'block') return;
   const at = { x: across(0.8), y: depth * 0.24 };
   const wide = clamp(wants.length * 0.6, 0.1, 0.3);
-  const height = dug ? plan.site.groundAt(at.x, at.y) + 0.04 : 0.025;
   put(plan, {
     kind: row.id,
-    body: block(row, wide, wide * 0.8, height, plan),
+    body: block(row, wide, wide * 0.8, dug ? 0.04 : 0.025, plan),
     at,
     basking: true,
+    ...(dug ? { shows: 0.04 } : {}),
   });
 }
 

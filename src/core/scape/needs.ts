@@ -24,6 +24,8 @@ export interface Cure {
   /** Days, one after the other for each coat. */
   readonly days: Range;
   readonly fumes: boolean;
+  /** Only waited for, until nothing smells. */
+  readonly airs: boolean;
 }
 
 /** What one background comes to. */
@@ -38,8 +40,9 @@ export interface BackResult {
   /** Amounts by supply, in their measures. */
   readonly takes: ReadonlyMap<string, number>;
   readonly cures: readonly Cure[];
-  /** Days till all of it has hardened. */
+  /** Days till all of it has hardened, and for which it then commonly smells. */
   readonly curing: Range;
+  readonly airing: Range;
   /** Where sheets meet, m from its left end and from its foot. */
   readonly joins: { readonly across: readonly number[]; readonly up: readonly number[] };
   readonly sheets: number;
@@ -102,23 +105,29 @@ export function backResult(back: Back, catalogue: Catalogue): BackResult {
     mass: net * background.thickness * (kind?.density.value ?? 0),
     takes: kind ? needsOf(back, kind) : new Map(),
     cures,
-    curing: cures.reduce((sum, it) => ({ low: sum.low + it.days.low, high: sum.high + it.days.high }), {
-      low: 0,
-      high: 0,
-    }),
+    curing: inAll(cures.filter((it) => !it.airs)),
+    airing: inAll(cures.filter((it) => it.airs)),
     ...joinsOf(back, kind?.sheet),
   };
 }
 
+/** Days of several, one after the other. */
+const inAll = (cures: readonly Cure[]): Range =>
+  cures.reduce((sum, { days }) => ({ low: sum.low + days.low, high: sum.high + days.high }), {
+    low: 0,
+    high: 0,
+  });
+
 function curesOf(background: Background, kind: BackgroundKind): Cure[] {
   return kind.cures
     .filter((it) => it.finish === undefined || it.finish === background.finish)
-    .map(({ step, days, fumes, each }): Cure => {
+    .map(({ step, days, fumes, each, airs }): Cure => {
       const times = each ? background.coats : 1;
       return {
         step: times > 1 ? `${step}, ${times} times` : step,
         days: { low: days.value.low * times, high: days.value.high * times },
         fumes,
+        airs: airs ?? false,
       };
     });
 }

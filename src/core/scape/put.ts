@@ -2,6 +2,7 @@ import { findPieceKind, type Animal, type Catalogue, type PieceKind } from '../c
 import type { Body, Design, Piece, Support } from '../document/schema';
 import { goesIn } from './fits';
 import type { Site } from '../pieces/place';
+import { overGround } from './showing';
 import { belongs, freePlace } from './settle';
 import type { Wants } from './wants';
 
@@ -33,6 +34,8 @@ export interface Wish {
   readonly entrance?: number | null;
   readonly moist?: boolean;
   readonly basking?: boolean;
+  /** m it is to reach over the ground it stands in: for what stands on the floor of the box. */
+  readonly shows?: number;
 }
 
 /** Smaller by tenths until it goes through the door. */
@@ -73,7 +76,11 @@ export function put(plan: Plan, wish: Wish): void {
     mass: null,
     pump: row.pump ?? null,
   };
-  const placed = freePlace(plan.design, piece, piece.at, belongs(row));
+  const free = (it: Piece): Piece => freePlace(plan.design, it, piece.at, belongs(row));
+  const first = free(piece);
+  // As tall as its place asks; what is taller may find its own place elsewhere.
+  const tall = wish.shows === undefined ? first : free(overGround(first, wish.shows, plan.design, plan.site));
+  const placed = wish.shows === undefined ? tall : overGround(tall, wish.shows, plan.design, plan.site);
   plan.design = { ...plan.design, scape: { ...plan.design.scape, pieces: [...pieces, placed] } };
 }
 
@@ -107,7 +114,10 @@ export function hide(plan: Plan, kind: string, at: { x: number; y: number }, mor
   const tall = Math.max(0.04, girth * 2.2) + plan.topping;
   const entrance = mm(clamp(girth * 2, girth * 1.2, girth * 3));
   if (row.body.shape === 'block') {
-    put(plan, { kind, body: block(row, wide, wide * 0.8, tall, plan), at, entrance, ...more });
+    const body = block(row, wide, wide * 0.8, tall, plan);
+    // One enters it on the ground, wherever it stands.
+    const shows = row.support.on === 'floor' && body.shape === 'block' ? { shows: body.height } : {};
+    put(plan, { kind, body, at, entrance, ...shows, ...more });
   } else if (row.body.shape === 'rod') {
     const long = clamp(wide * 1.2, 0.08, plan.design.enclosure.width * 0.4);
     const diameter = mm(Math.max(0.03, entrance + 0.02) + plan.topping);

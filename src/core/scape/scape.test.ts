@@ -7,7 +7,9 @@ import { applyEdit, type EditCall } from '../edits';
 import { Design as DesignSchema, type Design, type Piece } from '../document';
 import { proposeDesign } from '../propose';
 import { carried, goesIn, openingsOf, sticksOut } from './fits';
+import { siteAt } from '../ground/bodies';
 import { reachTo } from './reach';
+import { showing } from './showing';
 import { SNUG } from './wants';
 import { solidOf } from '../pieces/solid';
 import { anyBody } from './testing';
@@ -84,6 +86,8 @@ describe('what stands in the ground', () => {
   it('half a ball sunk half its height: what is buried is half of it', () => {
     const flat = build(BOA, SIZE, { edit: 'addPiece', change: { kind: 'boulder', at: { x: 0.3, y: 0.2 } } });
     const soil = flat.ground.layers.find((it) => it.kind === 'substrate')!;
+    const { body } = piece(flat);
+    if (body.shape !== 'block') throw new Error('a block is expected');
     const design = [
       {
         edit: 'setThickness',
@@ -93,7 +97,10 @@ describe('what stands in the ground', () => {
           thickness: 0.2,
         },
       },
-      { edit: 'setSupport', change: { piece: 'piece-1', support: { on: 'ground', sunk: 0.05 } } },
+      {
+        edit: 'setSupport',
+        change: { piece: 'piece-1', support: { on: 'ground', sunk: body.height / 2 } },
+      },
     ].reduce((it, call) => applyEdit(it, call as EditCall, catalogue), flat);
     const { buried, placed: standing } = placed(design);
     expect(buried).toBeCloseTo(standing.solid.volume / 2, 6);
@@ -180,7 +187,18 @@ describe('coming to rest', () => {
             expect(out, it.piece.name).toBeLessThan(0.002);
         },
       ),
-      { numRuns: 60 },
+      {
+        numRuns: 60,
+        // A hand’s breadth under the lid, near the top of what stands there.
+        examples: [
+          [
+            [
+              { id: 'piece-2', x: 0, y: 0, z: 0.5355 },
+              { id: 'piece-9', x: 0, y: 0, z: 0.5507206943794305 },
+            ],
+          ],
+        ],
+      },
     );
   });
 
@@ -393,7 +411,9 @@ describe('backgrounds', () => {
   it('coats cure one after the other; every kind says what it goes with, and foam that it fumes', () => {
     const [foam] = walls(back('carved-foam')).backs;
     expect(foam!.cures.map((it) => it.step)).toContain('Coat of sealer, 4 times');
-    expect(foam!.curing).toEqual({ low: 1 + 4 + 14, high: 2 + 8 + 28 });
+    // Hard after a day and its coats; how long it smells after that a nose decides.
+    expect(foam!.curing).toEqual({ low: 1 + 4, high: 2 + 8 });
+    expect(foam!.airing).toEqual({ low: 14, high: 28 });
     for (const kind of catalogue.scape.backgrounds) {
       expect(kind.goesWith.length, kind.id).toBeGreaterThan(1);
       expect(kind.cures.length, kind.id).toBeGreaterThan(0);
@@ -427,6 +447,10 @@ describe('a first hardscape for every animal', () => {
         for (const it of hides) expect(it.entrance / scape.wants.girth).toBeGreaterThan(SNUG.least);
         expect(findings.filter((it) => it.severity === 'severe').map((it) => it.code)).toEqual([]);
         for (const it of scape.pieces) {
+          // Nothing lies under the ground; where it basks it lies a hand’s breadth over it.
+          expect(showing(it.placed.solid, siteAt(design)), it.placed.piece.name).toBeGreaterThan(
+            it.placed.piece.basking ? 0.019 : 0.003,
+          );
           expect(it.sticksOut, it.placed.piece.name).toBeLessThan(0.0015);
           expect(it.goesIn, it.placed.piece.name).toBe(true);
         }
@@ -562,6 +586,37 @@ describe('findings of the hardscape', () => {
           edit: 'setSupport',
           change: { piece: 'piece-13', support: { on: 'floor' } },
         }),
+    ],
+    [
+      'piece-buried',
+      () =>
+        build(BOA, SIZE, add('flat-stone', 0.4, 0.2), {
+          edit: 'setSupport',
+          change: { piece: 'piece-1', support: { on: 'floor' } },
+        }),
+    ],
+    [
+      'way-in-buried',
+      () =>
+        build(BOA, SIZE, add('cork-half'), {
+          edit: 'setSupport',
+          change: { piece: 'piece-1', support: { on: 'ground', sunk: 0.055 } },
+        }),
+    ],
+    [
+      'probe-buried',
+      () =>
+        [
+          { edit: 'proposeClimate', change: {} } as const,
+          {
+            edit: 'setThickness',
+            change: {
+              layer: 'layer-1',
+              corners: ['frontLeft', 'frontRight', 'backLeft', 'backRight'],
+              thickness: 0.3,
+            },
+          } as const,
+        ].reduce<Design>((it, call) => applyEdit(it, call, catalogue), build(BOA, SIZE)),
     ],
     ['wood-moulds', () => build(FROG, SIZE, add('log'))],
     ['no-warm-hide', () => build(BOA, SIZE, add('food-dish'))],

@@ -15,6 +15,8 @@ export interface Towards {
 
 /** Things come to rest on what is so near, m. */
 const SNAP = 0.012;
+/** Half of a root ball, m (common practice): what stands there needs another place. */
+const ROOTS = 0.03;
 /** Near enough to a wall to be held by it, m. */
 const TOUCH = 0.012;
 const MILLIMETRE = 0.001;
@@ -147,12 +149,13 @@ interface Around {
 
 function restAt({ body, at }: Piece, z: number, { design, site, others }: Around): Support {
   const ground = site.groundAt(at.x, at.y);
+  const { z1: tall } = reachOf(body);
   const under = others
     .flatMap((placed) => {
       const top = placed.solid.reachAt(at.x, at.y)?.[1];
       return top === undefined || top < ground ? [] : [{ id: placed.piece.id, top }];
     })
-    .filter((it) => it.top <= z + SNAP)
+    .filter((it) => it.top <= z + SNAP && (it.top <= z || it.top + tall <= design.enclosure.height))
     .sort((a, b) => b.top - a.top)[0];
   if (under && Math.abs(under.top - z) <= SNAP) return { on: 'piece', piece: under.id };
   const wall = wallAt(solidOf(body, at, z).bounds, design);
@@ -227,6 +230,7 @@ export function freePlace(
   const others = placePieces(design.scape.pieces, site);
   const backs = backsOf(design.scape.backgrounds, design.enclosure);
   const reach = reachOf(piece.body);
+  const planted = design.living.plants.flatMap(({ spot }) => (spot.on === 'ground' ? [spot.at] : []));
   const [nx, ny] = [13, 9];
   let best: { piece: Piece; cost: number } | undefined;
   for (let i = -1; i < nx * ny; i += 1) {
@@ -247,10 +251,17 @@ export function freePlace(
       0,
     );
     const inWater = site.waterAt(at.x, at.y) !== undefined;
+    const onPlants = planted.filter(
+      (it) =>
+        it.x > placed.solid.bounds.x0 - ROOTS &&
+        it.x < placed.solid.bounds.x1 + ROOTS &&
+        it.y > placed.solid.bounds.y0 - ROOTS &&
+        it.y < placed.solid.bounds.y1 + ROOTS,
+    ).length;
     const wrong = where !== 'anywhere' && inWater !== (where === 'water');
     const walled = backs.reduce((sum, it) => sum + overlapShare(placed.solid, it.solid), 0);
     const held = piece.support.on === 'wall' || piece.support.on === 'lid';
-    const cost = away + clash * 10 + (wrong && !held ? 5 : 0) + (held ? 0 : walled * 10);
+    const cost = away + clash * 10 + (wrong && !held ? 5 : 0) + (held ? 0 : walled * 10 + onPlants * 0.5);
     if (!best || cost < best.cost) best = { piece: placed.piece, cost };
   }
   return best?.piece ?? piece;

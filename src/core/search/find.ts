@@ -1,4 +1,5 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { boundOf, type Bound } from '../verdict/bound';
 import { HOLDS } from '../verdict/criteria';
@@ -38,7 +39,7 @@ export function* findThree(
   kept: Locks,
   onFirst: (first: Answered) => void = () => undefined,
 ): Searching<Three> {
-  const animal = findAnimal(catalogue, start.brief.animal);
+  const animal = grownIn(start, catalogue);
   if (!animal) return { first: null, answers: [], bound: null };
   // Plants that are chosen stay, and were chosen for the light there is.
   const locks = { ...kept, lights: kept.lights || start.living.plants.length > 0 };

@@ -1,11 +1,12 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Catalogue } from '../catalogue';
 import { ImpossibleClimate } from '../climate/guard';
 import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { lackingIn } from './cost';
 import { judgeUv, type UvJudged } from '../fitting/uv';
 import { type Verdict } from '../verdict/answer';
-import { heatersOf, judgeDesign } from '../verdict/verdict';
+import { asleepIn, heatersOf, judgeDesign } from '../verdict/verdict';
 import { criteriaIn, measure, playYear, type Measured, type Playing, type YearRun } from '../verdict/year';
 import { DAY } from '../physics/constants';
 
@@ -77,10 +78,12 @@ function look(
   { design, playing, strict, near, enough = Infinity }: Extract<Task, { ask: 'look' }>,
   catalogue: Catalogue,
 ): Seen | null {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   if (!animal) return null;
   const ground = layGround(design, catalogue);
-  const measuredIn = (soFar: YearRun) => measure(soFar, animal, criteriaIn(animal, soFar), strict, SAFE);
+  const asked = asleepIn(design, animal);
+  const measuredIn = (soFar: YearRun) =>
+    measure(soFar, animal, criteriaIn(animal, soFar), strict, SAFE, asked);
   const year = playYear(
     design,
     catalogue,

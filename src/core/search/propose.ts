@@ -1,4 +1,5 @@
-import { findAnimal, type Animal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Animal, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { CREW_LASTS, crewHomeOf, proposeCrew } from '../living/crew';
@@ -70,7 +71,7 @@ export function* propose(
     most,
   }: { readonly locks?: Locks; readonly plants?: boolean; readonly most?: number } = {},
 ): Searching<Proposal> {
-  const found = findAnimal(catalogue, start.brief.animal);
+  const found = grownIn(start, catalogue);
   if (!found) return { design: start, verdict: null, looks: 0, seen: NOTHING };
   const animal: Animal = found;
   // Of a new box all is proposed; of one that stands only its climate is asked for.

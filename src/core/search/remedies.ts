@@ -1,4 +1,5 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Catalogue } from '../catalogue';
 import { differencesOf } from '../compare/differences';
 import { foundIn } from '../edits';
 import { type Design } from '../document';
@@ -30,7 +31,7 @@ const TRIES = 4;
  * search.
  */
 export function* remediesFor(design: Design, verdict: Verdict, catalogue: Catalogue): Searching<Remedies> {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   if (!animal) return {};
   const [before] = yield* lookAt([design], {}, 0);
   if (!before) return {};

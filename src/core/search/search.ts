@@ -1,4 +1,5 @@
-import { findAnimal, type Animal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Animal, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { layGround } from '../ground/layers';
 import { outOfReach } from '../verdict/bound';
@@ -138,7 +139,7 @@ export function* judgeInTurn(
  */
 export function* climb(asked: SearchInput): Searching<Climbed> {
   const { catalogue, locks = NO_LOCKS, most = 200, aim = 'balanced', start = asked.design } = asked;
-  const animal = findAnimal(catalogue, asked.design.brief.animal);
+  const animal = grownIn(asked.design, catalogue);
   let design = asked.design;
   let looks = 0;
   let strict: number = STRICT[0];

@@ -7,9 +7,6 @@ import { BEARS, HOLDS, TOLERANCE, type CriterionId } from './criteria';
 import type { CrewJudged, PlantJudged } from './life';
 import type { Measured } from './year';
 
-/** Raised whenever the same design may be judged otherwise: what was kept of older ones is forgotten. */
-export const ENGINE_VERSION = 24;
-
 /** What is said of a design once its year was played. */
 export type Answer = 'holds' | 'holds-but' | 'fails' | 'cannot';
 
@@ -33,12 +30,24 @@ export interface Verdict {
   readonly bound: Bound | null;
   /** Of the rooms as told, and 3 K and 15 points either way: in how many it does no harm. */
   readonly sure: { readonly fine: number; readonly of: number };
+  /**
+   * Of a calibrated box, the ends of what its readings leave open at which it does harm, with what is worst there; null: it
+   * is not calibrated.
+   */
+  readonly ends: readonly EndHarm[] | null;
   /** As plants and crew find the box. */
   readonly survey: Survey;
   /** What else its days bring, by season. */
   readonly days: readonly DayTold[];
   /** How hard each heater works. */
   readonly heaters: readonly HeaterTold[];
+}
+
+/** An end of what a calibration leaves open: the box at its warmest and dampest, or its coolest and driest. */
+export interface EndHarm {
+  readonly end: 'warm' | 'cool';
+  /** Places that are not borne there, in the season in which each is worst. */
+  readonly places: readonly Place[];
 }
 
 export interface DayTold {

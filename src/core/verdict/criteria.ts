@@ -98,7 +98,14 @@ export function criteriaOf(animal: Animal, has: { readonly moistHide: boolean })
     temperature('warm', warm.value, cold, hot),
     temperature('cool', { low, high: cool.value.high }, coldNight, hot),
     ...(animal.life.value === 'half-water'
-      ? [temperature('water', { low, high: warm.value.high }, coldNight, hot)]
+      ? [
+          temperature(
+            'water',
+            animal.pool?.value.temperature ?? { low, high: warm.value.high },
+            coldNight,
+            hot,
+          ),
+        ]
       : []),
     ...(basking ? [temperature('basking', basking.value, BASKING.under, BASKING.over)] : []),
     temperature('night', night.value, coldNight, warmNight),

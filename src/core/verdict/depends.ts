@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
-import { ENGINE_VERSION } from './answer';
+import { ENGINE_VERSION } from './version';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 

@@ -1,4 +1,5 @@
-import { findAnimal, findDeviceKind, findPlant, type Animal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { findDeviceKind, findPlant, type Animal, type Catalogue } from '../catalogue';
 import type { Season } from '../climate/roomProfile';
 import type { Design } from '../document/schema';
 import { SEVERITY_RANK, type Finding, type Place as FindingPlace, type Severity } from '../finding/finding';
@@ -7,7 +8,8 @@ import { capital, counted, percent, message, temperature, type Message, number, 
 import { CREW_LASTS } from '../living/crew';
 import type { CriterionId } from './criteria';
 import { ALL_SEASONS } from '../climate/roomProfile';
-import { borneIn, wantedIn, type Place, type Verdict } from './answer';
+import { borneIn, wantedIn, type EndHarm, type Place, type Verdict } from './answer';
+import { nestMoisture } from './nest';
 
 /** Seasons as one says them. */
 export function seasonsWord(seasons: readonly Season[]): string {
@@ -172,15 +174,17 @@ export const placeWords = (it: Outside): Message =>
 
 /** What only the forecast year of a design can tell, as findings: its climate, the room, drink, plants and crew. */
 export function yearFindings(verdict: Verdict, design: Design, catalogue: Catalogue): readonly Finding[] {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   if (!animal) return [];
   return [
     ...boundFinding(verdict, animal),
     ...outsideOf(verdict).flatMap((it) => placeFinding(it) ?? []),
+    ...endFindings(verdict),
     ...heaterFindings(verdict, design),
     ...dayFindings(verdict, design, animal, catalogue),
     ...lightFinding(verdict, design, catalogue),
     ...lifeFindings(verdict),
+    ...nestMoisture(design, animal, verdict.survey),
   ].sort((a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity]);
 }
 
@@ -204,6 +208,35 @@ function boundFinding({ bound }: Verdict, { english }: Animal): readonly Finding
       basis: 'computed',
     },
   ];
+}
+
+const END: Readonly<Record<EndHarm['end'], Message>> = {
+  warm: message`Its readings do not settle whether it holds: at the warm, damp end of what they leave open it does harm.`,
+  cool: message`Its readings do not settle whether it holds: at the cool, dry end of what they leave open it does harm.`,
+};
+
+/** What a calibration leaves open matters where it reaches into harm, and the middle does none. */
+function endFindings({ ends, answer }: Verdict): readonly Finding[] {
+  if (answer === 'fails' || answer === 'cannot') return [];
+  return (ends ?? []).flatMap(({ end, places }): Finding[] => {
+    const [worst] = outsideOf({ places });
+    if (!worst) return [];
+    return [
+      {
+        code: `calibration-open-${end}`,
+        severity: 'look',
+        place: { at: 'climate' },
+        what: END[end],
+        because: [
+          ...placeWords(worst),
+          ' ',
+          ...message`Read it for longer, at two places and in the room, and calibrate it again: less is left open then.`,
+        ],
+        remedies: [],
+        basis: 'computed',
+      },
+    ];
+  });
 }
 
 /** A heater so much stronger than it need be that it cooks the box should its thermostat stick: times its need. */

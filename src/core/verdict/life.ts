@@ -1,4 +1,5 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
 import { crewHomeOf, crewCourses, culturesOf, crewOf } from '../living/crew';
@@ -46,7 +47,7 @@ export const surveyFrom = ({ played }: YearRun): Survey => ({
 
 /** The box as plants and crew find it, in the year its verdict is given by: both then say the same of a plant. */
 export const surveyOf = (design: Design, ground: GroundResult, catalogue: Catalogue): Survey =>
-  surveyFrom(playToJudge(design, catalogue, ground, findAnimal(catalogue, design.brief.animal)));
+  surveyFrom(playToJudge(design, catalogue, ground, grownIn(design, catalogue)));
 
 /** Plants that die or pine where they stand: below `LIVES`; 0 is death. */
 export function judgePlants(
@@ -57,7 +58,7 @@ export function judgePlants(
 ): readonly PlantJudged[] {
   if (design.living.plants.length === 0) return [];
   const read = conditionsAt(design, ground, catalogue, survey);
-  const tread = treadOf(findAnimal(catalogue, design.brief.animal));
+  const tread = treadOf(grownIn(design, catalogue));
   return placePlants(design, ground, catalogue).flatMap((it): PlantJudged[] => {
     if (!it.plant) return [];
     const { fit } = fitOfPlanted(it, read, tread);

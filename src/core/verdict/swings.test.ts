@@ -9,7 +9,9 @@ import { criteriaIn, FINE, JUDGING, measure, playYear, swingsOf } from './year';
 
 /** A small dry enclosure with a fogger that a humidistat holds at 36 % by day, its output turned up so far. */
 function fogged(dim: number): Design {
-  const start = firstDesign('chalcides-ocellatus', 'dry');
+  const start = firstDesign('chalcides-ocellatus', 'dry', [], {
+    size: { width: 0.6, depth: 0.35, height: 0.3 },
+  });
   const dry = {
     ...start,
     climate: { ...start.climate, mist: { ...start.climate.mist, times: [], everyDays: 1 } },

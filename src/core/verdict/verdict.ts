@@ -1,6 +1,8 @@
-import { restOf, restPhase } from '../brief';
-import { findAnimal, type Animal, type Catalogue, type Range } from '../catalogue';
+import { grownIn, restOf, restPhase } from '../brief';
+import { type Animal, type Catalogue, type Range } from '../catalogue';
 import { summarize, bandsOf, type Bands } from '../climate/climateSummary';
+import { endsOf } from '../climate/calibrated';
+import { ImpossibleClimate } from '../climate/guard';
 import { dayOfSeason, type Season } from '../climate/roomProfile';
 import type { Design } from '../document/schema';
 import { layGround, type GroundResult } from '../ground/layers';
@@ -14,6 +16,7 @@ import {
   wantedIn,
   type Answer,
   type DayTold,
+  type EndHarm,
   type HeaterTold,
   type Place,
   type Verdict,
@@ -48,7 +51,10 @@ const placed = (it: Measured): Place => {
  * What is asked in a season in which the animal rests here: it may then be as cold as it rests. Awake on the way there and
  * back it wants what it always wants, so that warmth is no fault either. One that rests elsewhere changes nothing here.
  */
-function asleepIn(design: Design, animal: Animal): (criterion: Criterion, season: Season) => Criterion {
+export function asleepIn(
+  design: Design,
+  animal: Animal,
+): (criterion: Criterion, season: Season) => Criterion {
   const rest = restOf(design, animal);
   const cold = rest?.place === 'here' ? rest.temperature?.low : undefined;
   if (cold === undefined) return (it) => it;
@@ -79,7 +85,7 @@ export interface JudgeInput {
  * @throws ImpossibleClimate where the engine is at fault
  */
 export function judgeDesign({ design, catalogue, ground: laid, playing, alone }: JudgeInput): Verdict | null {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   if (!animal) return null;
   const ground = laid ?? layGround(design, catalogue);
   const year = playing
@@ -98,7 +104,9 @@ export function judgeDesign({ design, catalogue, ground: laid, playing, alone }:
     (uv === null || uv.answer === 'inside') &&
     dying(plants).length === 0 &&
     failing(crew).length === 0;
-  const answer: Answer = bound ? 'cannot' : harms ? 'fails' : wanted ? 'holds' : 'holds-but';
+  const ends = endsHarm(design, catalogue, ground, animal);
+  const settled = ends === null || ends.length === 0;
+  const answer: Answer = bound ? 'cannot' : harms ? 'fails' : wanted && settled ? 'holds' : 'holds-but';
   const sure = alone ? { fine: 0, of: 0 } : roomsCounted({ design, catalogue, ground, harms });
   return {
     answer,
@@ -108,10 +116,38 @@ export function judgeDesign({ design, catalogue, ground: laid, playing, alone }:
     crew,
     bound,
     sure,
+    ends,
     survey,
     days: daysOf(year, design, bandsOf(animal)),
     heaters: heatersOf(year),
   };
+}
+
+/** What harm it does at the ends of what its calibration leaves open, each by a first look in the room as told. */
+function endsHarm(
+  design: Design,
+  catalogue: Catalogue,
+  ground: GroundResult,
+  animal: Animal,
+): Verdict['ends'] {
+  const { calibration } = design.climate;
+  const ends = endsOf(design);
+  if (!ends || !calibration) return null;
+  const asked = asleepIn(design, animal);
+  return ends.flatMap((factors, i): EndHarm[] => {
+    const climate = { ...design.climate, calibration: { ...calibration, ...factors } };
+    try {
+      const year = playYear({ ...design, climate }, catalogue, ground, GLANCE);
+      const places = measure(year, animal, criteriaIn(animal, year), 0, 0, asked)
+        .map(placed)
+        .filter((it) => !borneIn(it));
+      return places.length > 0 ? [{ end: i === 0 ? 'warm' : 'cool', places }] : [];
+    } catch (error) {
+      // What no enclosure comes to is not how this one is.
+      if (error instanceof ImpossibleClimate) return [];
+      throw error;
+    }
+  });
 }
 
 function daysOf({ played }: YearRun, design: Design, bands: Bands): readonly DayTold[] {
@@ -173,13 +209,14 @@ export function roomsCounted({
   readonly ground?: GroundResult;
   readonly harms: boolean;
 }): Verdict['sure'] {
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const animal = grownIn(design, catalogue);
   if (!animal) return { fine: 0, of: 0 };
   const { rest } = playYear(design, catalogue, ground, GLANCE);
+  const asked = asleepIn(design, animal);
   const fine = ROOMS.filter((shift, index) => {
     if (index === 0) return !harms;
     const year = playYear(design, catalogue, ground, { ...GLANCE, shift }, rest);
-    return measure(year, animal, criteriaIn(animal, year)).map(placed).every(borneIn);
+    return measure(year, animal, criteriaIn(animal, year), 0, 0, asked).map(placed).every(borneIn);
   });
   return { fine: fine.length, of: ROOMS.length };
 }

@@ -1,1 +1,12 @@
-export * from './whatIf';
+export {
+  ROOMS,
+  WHAT_IFS,
+  whyNot,
+  type FirstSign,
+  type Limit,
+  type Prevention,
+  type RoomKeeps,
+  type WhatIfId,
+  type WhatIfResult,
+} from './types';
+export { playWhatIf } from './whatIf';

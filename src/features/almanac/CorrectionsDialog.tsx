@@ -12,6 +12,7 @@ import { useState } from 'react';
 import {
   corrected,
   CORRECTED_TABLES,
+  isGone,
   type Corrected,
   type CorrectedRows,
   type Correction,
@@ -71,7 +72,8 @@ function plainWords(value: unknown, field: string, { write, plain }: Reader): st
 }
 
 function words(value: Corrected | undefined, field: string, reader: Reader): string {
-  if (value === undefined) return '–';
+  if (value === undefined) return 'none';
+  if (isGone(value)) return 'none';
   if (typeof value !== 'object' || value === null) return plainWords(value, field, reader);
   // A rule goes without saying; a work is what one looks for.
   const isWork = value.source !== undefined && value.basis !== 'estimated';

@@ -53,11 +53,60 @@ it('what was taken over can be set right: body, food, life, law, and a basking s
     expect((await stored()).climate.basking?.value).toEqual({ low: warm + 2, high: warm + 6 }),
   );
   expect(await screen.findByRole('textbox', { name: /^Basking spot, from/ })).toBeDefined();
-  fireEvent.click(screen.getByRole('button', { name: 'It does not bask' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Remove the basking spot' }));
   await eventually(async () => expect((await stored()).climate.basking).toBeUndefined());
-  fireEvent.click(screen.getAllByRole('checkbox')[0]!);
+  fireEvent.click(screen.getByRole('checkbox', { name: /^Commonly protected/ }));
   await eventually(async () => expect((await stored()).growing!.legal).toHaveLength(1));
   enter(screen.getByRole('textbox', { name: /^Grown after/ }), '14');
   await eventually(async () => expect((await stored()).growing!.monthsToAdult.value).toBe(14));
+  expect(Animal.safeParse(await stored()).success).toBe(true);
+});
+
+it('what a likeness lacks can be added: rest, laying, sexes, a fall, water, latitudes, and taken out again', async () => {
+  const { settings } = await open(<Animals />);
+  fireEvent.click(screen.getByRole('button', { name: /^Leopard gecko/ }));
+  fireEvent.click(screen.getByRole('button', { name: 'Make one like it' }));
+  const stored = async () => (await settings()).animals[0]!;
+  await eventually(async () => expect((await stored()).growing!.laying).toBeUndefined());
+  const click = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+  await screen.findByRole('button', { name: 'Add how it buries eggs' });
+  click('Add how it buries eggs');
+  enter(await screen.findByRole('textbox', { name: /^Damp soil to lay in/ }), '12');
+  await eventually(async () =>
+    expect((await stored()).growing!.laying).toEqual({
+      value: { depth: 0.12, alone: false, medium: 'soil', wetness: { low: 0.15, high: 0.5 } },
+      basis: 'measured',
+    }),
+  );
+  click('Remove the winter rest');
+  await eventually(async () => expect((await stored()).growing!.rest).toBeUndefined());
+  click('Add a winter rest');
+  enter(await screen.findByRole('textbox', { name: /^It lasts, to/ }), '12');
+  await eventually(async () =>
+    expect((await stored()).growing!.rest!.value).toEqual({
+      need: 'usual',
+      weeks: { low: 8, high: 12 },
+      temperature: { low: 10, high: 15 },
+      light: 8,
+    }),
+  );
+  click('Add sizes of the sexes');
+  enter(await screen.findByRole('textbox', { name: /^Males, long, to/ }), '22');
+  await eventually(async () => expect((await stored()).sexes!.value.male.length.high).toBe(0.22));
+  for (const [add, key] of [
+    ['Add a fall that hurts it', 'fall'],
+    ['Add water it lives in', 'pool'],
+  ] as const) {
+    click(add);
+    await eventually(async () => expect((await stored())[key]).toBeDefined());
+  }
+  click('Add heat that harms it');
+  await eventually(async () => expect((await stored()).climate.heat?.basis).toBe('estimated'));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'females fight' }));
+  await eventually(async () =>
+    expect((await stored()).growing!.cautions.value).toEqual(['males fight', 'females fight']),
+  );
+  click('Remove latitudes');
+  await eventually(async () => expect((await stored()).latitude).toBeUndefined());
   expect(Animal.safeParse(await stored()).success).toBe(true);
 });

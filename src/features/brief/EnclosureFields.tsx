@@ -6,6 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { Enclosure } from '@/core/document';
 import { length } from '@/core/units';
@@ -13,6 +14,9 @@ import { outsideSize, usualWall } from '@/core/enclosure';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
+
+/** Fetched when it is asked for. */
+const TurnDialog = dynamic(() => import('./TurnDialog').then((it) => it.TurnDialog));
 
 const WORDS = {
   material: { glass: 'glass', acrylic: 'acrylic', pvc: 'foamed PVC', timber: 'timber', mesh: 'mesh' },
@@ -33,6 +37,7 @@ export function EnclosureFields() {
   const longest = Math.max(box.width, box.depth, box.height);
 
   const [outside, setOutside] = useState(false);
+  const [turning, setTurning] = useState(false);
   const outer = outsideSize(box);
   // A side given outside is its inside and the walls at both its ends.
   const side = (key: 'width' | 'depth' | 'height', label: string) => {
@@ -159,15 +164,16 @@ export function EnclosureFields() {
         </Box>
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 1.25 }}>
-        <Button variant="outlined" onClick={() => edit({ edit: 'turnEnclosure', change: {} })}>
+        <Button variant="outlined" onClick={() => setTurning(true)}>
           {box.stands === 'upright' ? 'Stand it on its end' : 'Lay it back down'}
         </Button>
         <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
           {box.stands === 'upright'
             ? 'It stands as it was made.'
-            : 'It stands on its end: what was the lid is the front. Check what still holds water.'}
+            : 'It stands on its end, with a sill that holds its soil. Check what still holds water.'}
         </Box>
       </Box>
+      {turning && <TurnDialog onClose={() => setTurning(false)} />}
     </>
   );
 }

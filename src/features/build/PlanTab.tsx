@@ -18,6 +18,7 @@ import { useLater } from '@/ui/useLater';
 
 import { AtTheBench } from './AtTheBench';
 import { MoveInDialog } from './MoveInDialog';
+import { PaceFields } from './PaceFields';
 import { RebuildPanel } from './RebuildPanel';
 import { StepSheet } from './StepSheet';
 import { Timeline } from './Timeline';
@@ -58,6 +59,11 @@ export function PlanTab() {
               ? `${hoursWord(plan.hands)} of work in all.`
               : `Eight plans in ten fall into this window: it is no promise. Half of all would be through by ${dayWords(plan.moveIn)}. ${hoursWord(plan.left)} of work left, of ${hoursWord(plan.hands)}; the rest is waiting.`}
           </Typography>
+          {plan.restsThen && (
+            <Typography variant="body2">
+              {`That falls into its winter rest, ${dayWords(plan.restsThen.from)} to ${dayWords(plan.restsThen.until)}. One that rests is not moved: let it rest where it is, and move it in awake.`}
+            </Typography>
+          )}
         </Box>
         <DateField
           label="Work begins"
@@ -85,6 +91,7 @@ export function PlanTab() {
           At the bench
         </Button>
       </Box>
+      <PaceFields />
       <Gates plan={plan} onPick={setPicked} />
       <RebuildPanel plan={plan} today={today} />
       <Box

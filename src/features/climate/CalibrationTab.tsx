@@ -1,6 +1,5 @@
 'use client';
 
-import { localDay } from '@/core/time';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,56 +7,71 @@ import LinearProgress from '@mui/material/LinearProgress';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { EChartsCoreOption } from 'echarts/core';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { DAY } from '@/core/physics/constants';
-import type { Fit } from '@/core/climate';
-import type { ClimateRecord } from '@/core/readings';
-import { useEditing, useOpenDesign, useStore } from '@/store';
-import { Chart, type Inks, tick } from '@/ui/Chart';
-import { Panel } from '@/ui/Panel';
-import { PlainTable } from '@/ui/PlainTable';
-import { ClimateStopped, startCalibration, type Working } from '@/workers/climate';
-import { RecordIn } from './RecordIn';
-import { percentWord } from './words';
+import { useEffect, useRef, useState } from 'react';
+import { inputOf, type Fit, type ProbeTracks } from '@/core/calibration';
+import { CALIBRATED_PARTS, changedParts, marksOf, type CalibratedPart } from '@/core/climate';
+import type { Design } from '@/core/document';
+import { dayPlus, localDay } from '@/core/time';
 import { difference } from '@/core/units';
+import { ZoneClock } from '@/files';
+import { useEditing, useOpenDesign, useStore } from '@/store';
+import { dayWords } from '@/ui/days';
+import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
+import { ClimateStopped, startCalibration, type Working } from '@/workers/climate';
+import { Found } from './CalibrationFound';
+import { KeptProbes } from './KeptProbes';
+import { RecordIn, zoneHere } from './RecordIn';
+import { percentWord } from './words';
 
 const PROBES = [
-  { value: 0, name: 'warm side, at the ground' },
-  { value: 1, name: 'warm side, up high' },
-  { value: 2, name: 'cool side, at the ground' },
-  { value: 3, name: 'cool side, up high' },
+  { value: 'warm', name: 'warm side, at the ground' },
+  { value: 'warm high', name: 'warm side, up high' },
+  { value: 'cool', name: 'cool side, at the ground' },
+  { value: 'cool high', name: 'cool side, up high' },
 ] as const;
+
+/** Readings that are, or were, calibrated to: what they are called, and the days they are of. */
+interface Source {
+  readonly name: string;
+  readonly since: string;
+  readonly until: string;
+}
 
 type State =
   | { readonly at: 'rest' }
   | { readonly at: 'work'; readonly share: number }
-  | { readonly at: 'done'; readonly fit: Fit; readonly name: string }
+  | { readonly at: 'done'; readonly fit: Fit; readonly source: Source }
   | { readonly at: 'failed'; readonly message: string };
 
-/** Holds the model to what a logger saw in this very box. */
+/** Holds the model to what probes read in this very box. */
 export function CalibrationTab() {
-  const { write, num } = useReader();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const [state, setState] = useState<State>({ at: 'rest' });
-  const [cell, setCell] = useState<0 | 1 | 2 | 3>(0);
+  const [where, setWhere] = useState<(typeof PROBES)[number]['value']>('warm');
   const running = useRef<Working<Fit> | null>(null);
   useEffect(() => () => running.current?.stop(), []);
-  const { calibration } = design.climate;
 
-  const start = (record: ClimateRecord, name: string): void => {
+  /** Begins, or says why it cannot. */
+  const start = (
+    name: string,
+    probes: readonly ProbeTracks[],
+    room: Pick<ProbeTracks, 'temperature' | 'humidity'>,
+    zone: string,
+  ): string | null => {
+    const clock = new ZoneClock(zone);
+    const made = inputOf(design, probes, room, (utc) => clock.offset(utc));
+    if (!made) return 'nothing was read in it';
+    const source = { name, since: made.since, until: dayPlus(made.since, made.days) };
     setState({ at: 'work', share: 0 });
-    const working = startCalibration(
-      { design, readings: record.readings, from: record.from, cell },
-      catalogue,
-      (share) => setState((now) => (now.at === 'work' ? { at: 'work', share } : now)),
+    const working = startCalibration(made.input, catalogue, (share) =>
+      setState((now) => (now.at === 'work' ? { at: 'work', share } : now)),
     );
     running.current = working;
     working.done.then(
-      (fit) => setState({ at: 'done', fit, name }),
+      (fit) => setState({ at: 'done', fit, source }),
       (error: unknown) =>
         setState(
           error instanceof ClimateStopped
@@ -65,73 +79,60 @@ export function CalibrationTab() {
             : { at: 'failed', message: error instanceof Error ? error.message : String(error) },
         ),
     );
+    return null;
   };
-  const keep = (fit: Fit, name: string) =>
-    edit({
-      edit: 'setClimate',
-      change: {
-        calibration: {
-          on: localDay(Date.now()),
-          file: name.slice(0, 200),
-          exchange: Math.min(50, Math.max(0.02, fit.factors.exchange)),
-          wetness: Math.min(50, Math.max(0.02, fit.factors.wetness)),
-          gain: Math.min(5, Math.max(0.05, fit.factors.gain)),
-          left: { humidity: Math.min(1, fit.left.humidity), temperature: Math.min(50, fit.left.temperature) },
-        },
-      },
-    });
+  const keep = (fit: Fit, source: Source) => {
+    edit({ edit: 'setClimate', change: { calibration: calibrationOf(design, fit, source) } });
+    setState({ at: 'rest' });
+  };
 
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
-      <Panel label="Calibration">
-        {calibration ? (
-          <>
-            <Typography variant="body2">
-              Calibrated on {calibration.on} to {calibration.file}: air exchange ×{' '}
-              {num(calibration.exchange, 2)}, wetness × {num(calibration.wetness, 2)}, heat that stays ×{' '}
-              {num(calibration.gain, 2)}. On days that were not used it is off by{' '}
-              {percentWord(calibration.left.humidity)} of humidity and{' '}
-              {write(difference(calibration.left.temperature, 1))} on the mean.
-            </Typography>
-            <Button
-              onClick={() => edit({ edit: 'setClimate', change: { calibration: null } })}
-              sx={{ mt: 0.5 }}
-            >
-              Forget it
-            </Button>
-          </>
-        ) : (
-          <Typography variant="body2">
-            Nothing yet: it is calculated from the drawing alone. A week of readings from a cheap logger, with
-            the mistings and lamps as they are set here, makes the model match this enclosure.
-          </Typography>
-        )}
-      </Panel>
-      <Panel label="Read a logger’s file">
+      <Kept />
+      <Panel label="What it is calibrated to">
         <Typography variant="body2" sx={{ mb: 1 }}>
-          CSV with a time, temperature and humidity; the room’s own readings beside them help most. Steady
-          humidity alone cannot tell wet ground from stale air: a record with mistings of known size, or with
-          lamps that go on and off, can.
+          Temperature and humidity over some days, of one probe or several; the room’s own readings beside
+          them help most. Steady humidity alone cannot tell wet ground from stale air: days with mistings at
+          the times that are set, or with lamps that go on and off, can.
         </Typography>
-        <TextField
-          select
-          label="Where the probe was"
-          value={cell}
-          onChange={(event) => setCell(Number(event.target.value) as 0 | 1 | 2 | 3)}
-          sx={{ mt: 0.75, mb: 1.25, minWidth: 240 }}
-        >
-          {PROBES.map((it) => (
-            <MenuItem key={it.value} value={it.value}>
-              {it.name}
-            </MenuItem>
-          ))}
-        </TextField>
         <RecordIn
           label="Logger’s file"
           of="enclosure"
           action="Calibrate"
           busy={state.at === 'work'}
-          onRecord={start}
+          onTake={({ tracks, zone, name }) => {
+            const { temperature, humidity, roomTemperature, roomHumidity } = tracks;
+            if (!temperature && !humidity) return 'choose where temperature and humidity come from';
+            return start(
+              name,
+              [{ name, where, temperature: temperature ?? null, humidity: humidity ?? null }],
+              { temperature: roomTemperature ?? null, humidity: roomHumidity ?? null },
+              zone,
+            );
+          }}
+          more={
+            <TextField
+              select
+              label="Where the logger of a file hung"
+              value={where}
+              onChange={(event) => setWhere(event.target.value as typeof where)}
+            >
+              {PROBES.map((it) => (
+                <MenuItem key={it.value} value={it.value}>
+                  {it.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          }
+          kept={
+            <KeptProbes
+              busy={state.at === 'work'}
+              onTake={(probes, room) => {
+                const fault = start(namesOf(probes), probes, room, zoneHere());
+                if (fault) setState({ at: 'failed', message: fault });
+              }}
+            />
+          }
         />
         {state.at === 'work' && (
           <Box sx={{ mt: 1.25, display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -150,118 +151,107 @@ export function CalibrationTab() {
           </Alert>
         )}
       </Panel>
-      {state.at === 'done' && <Found fit={state.fit} onKeep={() => keep(state.fit, state.name)} />}
+      {state.at === 'done' && <Found fit={state.fit} onKeep={() => keep(state.fit, state.source)} />}
     </Box>
   );
 }
 
-function Found({ fit, onKeep }: { readonly fit: Fit; readonly onKeep: () => void }) {
-  const { write, num } = useReader();
-  const rows = [
-    ['Before', fit.before],
-    ['After', fit.after],
-  ] as const;
-  return (
-    <Panel label="Before, after, and what is left">
-      <PlainTable label="Errors">
-        <thead>
-          <tr>
-            <th>Root mean square error</th>
-            <th className="number">humidity</th>
-            <th className="number">temperature</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(([name, it]) => (
-            <tr key={name}>
-              <td>{name}</td>
-              <td className="number">{num(it.humidity * 100, 1)} %</td>
-              <td className="number">{write(difference(it.temperature, 2))}</td>
-            </tr>
-          ))}
-          <tr>
-            <td>Mean error on the {fit.heldDays} days not used</td>
-            <td className="number">{num(fit.left.humidity * 100, 1)} %</td>
-            <td className="number">{write(difference(fit.left.temperature, 2))}</td>
-          </tr>
-        </tbody>
-      </PlainTable>
-      <Typography variant="body2" sx={{ mt: 1 }}>
-        Air exchange × {num(fit.factors.exchange, 2)}, wetness × {num(fit.factors.wetness, 2)}, heat that
-        stays × {num(fit.factors.gain, 2)}.
-        {!fit.apart &&
-          ' The record does not tell wetness from exchange: only their ratio is sure. Mist a weighed amount once while it logs.'}
-      </Typography>
-      <Fitted fit={fit} what="humidity" />
-      <Fitted fit={fit} what="temperature" />
-      <Button variant="contained" onClick={onKeep} sx={{ mt: 1 }}>
-        Use this calibration
-      </Button>
-    </Panel>
-  );
-}
+const namesOf = (probes: readonly ProbeTracks[]): string =>
+  new Intl.ListFormat('en', { type: 'conjunction' }).format(probes.map((it) => it.name));
 
-function Fitted({ fit, what }: { readonly fit: Fit; readonly what: 'humidity' | 'temperature' }) {
-  const by = what === 'humidity' ? 100 : 1;
-  const option = useCallback(
-    (inks: Inks): EChartsCoreOption => {
-      const { t, before, after, heldFrom } = fit.shown;
-      const line = (values: readonly number[], colour: string, width: number, type: string) => ({
-        type: 'line',
-        showSymbol: false,
-        data: values.map((value, i) => [(t[i] ?? 0) / DAY, Number((value * by).toFixed(2))]),
-        lineStyle: { color: colour, width, type },
-      });
-      const first = {
-        ...line(fit.shown[what], inks.ink, 1.6, 'solid'),
-        markArea: {
-          silent: true,
-          data: [
-            [
-              { xAxis: heldFrom / DAY, itemStyle: { color: inks.moss, opacity: 0.12 } },
-              { xAxis: (t.at(-1) ?? 0) / DAY },
-            ],
-          ],
-        },
-      };
-      return {
-        grid: { left: 40, right: 10, top: 10, bottom: 24 },
-        xAxis: {
-          type: 'value',
-          min: 0,
-          max: (t.at(-1) ?? 0) / DAY,
-          axisLabel: {
-            color: inks.quiet,
-            fontFamily: inks.font,
-            formatter: (v: number) => `day ${Math.floor(v) + 1}`,
-          },
-          splitLine: { show: false },
-        },
-        yAxis: {
-          type: 'value',
-          scale: true,
-          axisLabel: { color: inks.quiet, fontFamily: inks.font, formatter: tick },
-          splitLine: { lineStyle: { color: inks.rule } },
-        },
-        series: [
-          first,
-          line(before[what], inks.amber, 1.2, 'dotted'),
-          line(after[what], inks.water, 1.6, 'dashed'),
-        ],
-      };
+const within = (low: number, high: number) => (value: number) => Math.min(high, Math.max(low, value));
+
+function calibrationOf(design: Design, fit: Fit, { name, since, until }: Source) {
+  const factor = within(0.02, 50);
+  const interval = ([low, high]: readonly [number, number]): [number, number] => [
+    Math.max(0.001, low),
+    Math.min(1000, high),
+  ];
+  return {
+    on: localDay(Date.now()),
+    file: name.slice(0, 200),
+    since,
+    until,
+    exchange: factor(fit.factors.exchange),
+    wetness: factor(fit.factors.wetness),
+    gain: within(0.05, 5)(fit.factors.gain),
+    intervals: {
+      exchange: interval(fit.intervals.exchange),
+      wetness: interval(fit.intervals.wetness),
+      gain: interval(fit.intervals.gain),
     },
-    [fit, what, by],
-  );
+    left: {
+      humidity: fit.left.humidity === null ? null : Math.min(1, fit.left.humidity),
+      temperature: fit.left.temperature === null ? null : Math.min(50, fit.left.temperature),
+    },
+    marks: marksOf(design),
+  };
+}
+
+const PART_WORD: Readonly<Record<CalibratedPart, string>> = {
+  shell: 'its walls, openings or vents',
+  heat: 'its lamps, heaters or other devices',
+  ground: 'its layers',
+};
+
+/** What is kept, how good it is, and whether it still holds. */
+function Kept() {
+  const { write, num } = useReader();
+  const { design } = useOpenDesign();
+  const { edit } = useEditing();
+  const { calibration } = design.climate;
+  if (!calibration)
+    return (
+      <Panel label="Calibration">
+        <Typography variant="body2">
+          Nothing yet: it is calculated from the drawing alone. A week of readings, with the mistings and
+          lamps as they are set here, makes the model match this enclosure.
+        </Typography>
+      </Panel>
+    );
+  const changed = changedParts(design);
+  const { left, intervals } = calibration;
+  const factor = (name: 'exchange' | 'wetness' | 'gain'): string =>
+    `${num(calibration[name], 2)} (${num(intervals[name][0], 2)} to ${num(intervals[name][1], 2)})`;
   return (
-    <Box sx={{ mt: 1 }}>
-      <Box sx={{ typography: 'body2', fontWeight: 600 }}>
-        {what === 'humidity' ? 'Humidity, %' : 'Temperature, °C'}
-        <Box component="span" sx={{ fontWeight: 400, color: 'earth.quiet' }}>
-          {' '}
-          — read; dotted, before; dashed, after; shaded, days not used
-        </Box>
+    <Panel label="Calibration">
+      {changed.length > 0 && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          {changed.length === CALIBRATED_PARTS.length
+            ? 'It is of another state of the enclosure and is not used. Calibrate it again.'
+            : `Since then ${new Intl.ListFormat('en', { type: 'conjunction' }).format(changed.map((it) => PART_WORD[it]))} were changed: it is not used. Calibrate again with readings from after the change.`}
+        </Alert>
+      )}
+      <Typography variant="body2">
+        Calibrated on {dayWords(calibration.on)} to {calibration.file}, {dayWords(calibration.since)} to{' '}
+        {dayWords(calibration.until)}: air exchange × {factor('exchange')}, how freely what is wet dries ×{' '}
+        {factor('wetness')}, heat that stays × {factor('gain')}. In brackets: between which each lies, 19
+        times in 20.
+      </Typography>
+      <Typography variant="body2" sx={{ mt: 0.5 }}>
+        {left.temperature !== null && left.humidity !== null
+          ? `On days that were not used it is off by ${write(difference(left.temperature, 1))} and ${percentWord(left.humidity)} of humidity.`
+          : left.temperature !== null
+            ? `On days that were not used it is off by ${write(difference(left.temperature, 1))}.`
+            : left.humidity !== null
+              ? `On days that were not used it is off by ${percentWord(left.humidity)} of humidity.`
+              : 'No day was left to judge it by.'}
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
+        {changed.length > 0 && changed.length < CALIBRATED_PARTS.length && (
+          <Button
+            onClick={() =>
+              edit({
+                edit: 'setClimate',
+                change: { calibration: { ...calibration, marks: marksOf(design) } },
+              })
+            }
+          >
+            It still holds: use it
+          </Button>
+        )}
+        <Button onClick={() => edit({ edit: 'setClimate', change: { calibration: null } })}>Forget it</Button>
       </Box>
-      <Chart label={`${what} read, before and after`} height={130} option={option} />
-    </Box>
+    </Panel>
   );
 }

@@ -23,7 +23,6 @@ import { Drawing } from './Drawing';
 import { EquipmentTab } from './EquipmentTab';
 import { ForecastTab } from './ForecastTab';
 import type { OverlayName } from './scales';
-import { RoomTab } from './RoomTab';
 import { useTried } from '@/workers/useTried';
 import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import { useForecast } from './useForecast';
@@ -36,6 +35,7 @@ const CalibrationTab = dynamic(() => import('./CalibrationTab').then((it) => it.
 });
 const FindTab = dynamic(() => import('./FindTab').then((it) => it.FindTab), { loading: Fetching });
 const MistTab = dynamic(() => import('./MistTab').then((it) => it.MistTab), { loading: Fetching });
+const RoomTab = dynamic(() => import('./RoomTab').then((it) => it.RoomTab), { loading: Fetching });
 const SeasonsTab = dynamic(() => import('./SeasonsTab').then((it) => it.SeasonsTab), { loading: Fetching });
 const WhatIfTab = dynamic(() => import('./WhatIfTab').then((it) => it.WhatIfTab), { loading: Fetching });
 

@@ -6,8 +6,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
-import { recordOf, type ClimateRecord, type Recorded, type Series, type Track } from '@/core/readings';
+import { useRef, useState, type ReactNode } from 'react';
+import type { Series, Track } from '@/core/readings';
 import {
   columnOf,
   decodeText,
@@ -18,7 +18,6 @@ import {
   reportWords,
   sensorsIn,
   withRole,
-  ZoneClock,
   type Match,
   type Role,
   type TableHead,
@@ -32,7 +31,19 @@ interface Props {
   readonly of: 'room' | 'enclosure';
   readonly action: string;
   readonly busy?: boolean;
-  readonly onRecord: (record: ClimateRecord, name: string) => void;
+  /** What is to be done with them; what it says is why they will not do. */
+  readonly onTake: (taken: Taken) => string | null;
+  /** What else is asked of a file. */
+  readonly more?: ReactNode;
+  /** How what is kept here is chosen from, where it is more than one point of each. */
+  readonly kept?: ReactNode;
+}
+
+/** Tracks by what they are, written by the clock of a zone. */
+export interface Taken {
+  readonly tracks: Partial<Record<Role, Track>>;
+  readonly zone: string;
+  readonly name: string;
 }
 
 const WORD: Readonly<Record<Role, string>> = {
@@ -46,21 +57,11 @@ const ASKED: Readonly<Record<Props['of'], readonly Role[]>> = {
   enclosure: ['temperature', 'humidity', 'roomTemperature', 'roomHumidity'],
 };
 const MOST = 60 * 1024 * 1024;
-const SHORT = 'it covers less than a day. A week or more, with mistings in it, tells most';
-const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
-
-/** Tracks of the roles as a record, by the wall clock of a zone; or what is wrong with them. */
-function recordFrom(tracks: Partial<Record<Role, Track>>, zone: string): ClimateRecord | string {
-  const { temperature, humidity } = tracks;
-  if (!temperature || !humidity) return 'choose where temperature and humidity come from';
-  const clock = new ZoneClock(zone);
-  return (
-    recordOf({ ...tracks, temperature, humidity } satisfies Recorded, (utc) => clock.offset(utc)) ?? SHORT
-  );
-}
+/** The zone this device stands in. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 /** A record of a climate, out of a logger’s file by the same reader as Keep’s, or out of the readings that are kept. */
-export function RecordIn({ label, of, action, busy = false, onRecord }: Props) {
+export function RecordIn({ label, of, action, busy = false, onTake, more, kept: chooser }: Props) {
   const [open, setOpen] = useState<Open | null>(null);
   const [error, setError] = useState<string | null>(null);
   const [left, setLeft] = useState<string | null>(null);
@@ -68,11 +69,10 @@ export function RecordIn({ label, of, action, busy = false, onRecord }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const { design } = useOpenDesign();
   const points = useSeries(design.id) ?? [];
-  const take = (record: ClimateRecord | string, name: string, told: string | null): void => {
-    const fault = typeof record === 'string';
-    setError(fault ? `${name}: ${record}.` : null);
-    setLeft(fault ? null : told);
-    if (!fault) onRecord(record, name);
+  const take = (taken: Taken, told: string | null): void => {
+    const fault = onTake(taken);
+    setError(fault === null ? null : `${taken.name}: ${fault}.`);
+    setLeft(fault === null ? told : null);
   };
   const choose = async (file: File): Promise<void> => {
     const fault = (message: string): void => setError(`${file.name}${message}.`);
@@ -120,15 +120,25 @@ export function RecordIn({ label, of, action, busy = false, onRecord }: Props) {
       />
       {error && <Alert severity="error">{error}</Alert>}
       {left && <Alert severity="info">{left}</Alert>}
-      {open && <FromFile open={open} of={of} action={action} busy={busy} onOpen={setOpen} onTake={take} />}
-      {kept && <FromKept points={points} of={of} action={action} busy={busy} onTake={take} />}
+      {open && (
+        <FromFile
+          open={open}
+          of={of}
+          action={action}
+          busy={busy}
+          more={more}
+          onOpen={setOpen}
+          onTake={take}
+        />
+      )}
+      {kept && (chooser ?? <FromKept points={points} of={of} action={action} busy={busy} onTake={take} />)}
     </Box>
   );
 }
 
 interface PartProps extends Pick<Props, 'of' | 'action'> {
   readonly busy: boolean;
-  readonly onTake: (record: ClimateRecord | string, name: string, told: string | null) => void;
+  readonly onTake: (taken: Taken, told: string | null) => void;
 }
 
 /** A file that was chosen, and how its columns are understood. */
@@ -146,9 +156,14 @@ function FromFile({
   of,
   action,
   busy,
+  more,
   onOpen,
   onTake,
-}: PartProps & { readonly open: Open; readonly onOpen: (open: Open) => void }) {
+}: PartProps & {
+  readonly open: Open;
+  readonly more: ReactNode;
+  readonly onOpen: (open: Open) => void;
+}) {
   const { name, text, head, match, sensor } = open;
   const change = (next: Match): void => onOpen({ ...open, match: next });
   const sensors = sensorsIn(head, match);
@@ -219,6 +234,7 @@ function FromFile({
             ))}
           </TextField>
         )}
+        {more}
         <TableWriting value={match} onChange={(part) => change({ ...match, ...part })} />
       </Box>
       <Button
@@ -227,7 +243,7 @@ function FromFile({
         sx={{ justifySelf: 'start' }}
         onClick={() => {
           const { tracks, report } = readRoles(text, head, match, sensor);
-          onTake(recordFrom(tracks, match.zone), name, reportWords(name, report));
+          onTake({ tracks, zone: match.zone, name }, reportWords(name, report));
         }}
       >
         {action}
@@ -255,8 +271,11 @@ function FromKept({ points, of, action, busy, onTake }: PartProps & { readonly p
       }),
     );
     onTake(
-      recordFrom(Object.fromEntries(tracks.filter((it) => it !== null)), zoneHere()),
-      points.find((it) => it.id === idOf('temperature'))?.name ?? 'Readings kept here',
+      {
+        tracks: Object.fromEntries(tracks.filter((it) => it !== null)),
+        zone: zoneHere(),
+        name: points.find((it) => it.id === idOf('temperature'))?.name ?? 'Readings kept here',
+      },
       null,
     );
   };

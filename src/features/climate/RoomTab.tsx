@@ -19,7 +19,8 @@ import {
 import type { ClimateRoom } from '@/core/document';
 import { dayLength } from '@/core/light';
 import { percent, temperature, flux } from '@/core/units';
-import { roomOfRecord } from '@/core/readings';
+import { recordOf, roomOfRecord } from '@/core/readings';
+import { ZoneClock } from '@/files';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -111,9 +112,13 @@ function RoomYear() {
         label="Room’s record"
         of="room"
         action="Take it as the room"
-        onRecord={(record, name) => {
-          const found = roomOfRecord(record);
-          set({ log: { name: name.slice(0, 200), ...found }, preset: null });
+        onTake={({ tracks: { temperature: warmth, humidity }, zone, name }) => {
+          if (!warmth || !humidity) return 'choose where temperature and humidity come from';
+          const clock = new ZoneClock(zone);
+          const record = recordOf({ temperature: warmth, humidity }, (utc) => clock.offset(utc));
+          if (!record) return 'it covers less than a day. A month or more tells most';
+          set({ log: { name: name.slice(0, 200), ...roomOfRecord(record) }, preset: null });
+          return null;
         }}
       />
     </Panel>

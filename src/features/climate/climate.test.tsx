@@ -2,7 +2,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
-import { forecast } from '@/core/climate';
+import { factorsOf, forecast, marksOf } from '@/core/climate';
 import type { EditCall } from '@/core/edits';
 import { eventually, made, open } from '../testing/open';
 import { CalibrationTab } from './CalibrationTab';
@@ -250,23 +250,41 @@ describe('Forecast and calibration', () => {
   });
 
   it('what an enclosure is held to can be forgotten; a file that will not do is refused in place', async () => {
+    const drawn = made(GECKO);
+    const calibration = {
+      on: '2026-11-02',
+      file: 'shelf.csv',
+      since: '2026-10-20',
+      until: '2026-11-01',
+      exchange: 1.4,
+      wetness: 0.8,
+      gain: 1.1,
+      intervals: {
+        exchange: [1.1, 1.8] as [number, number],
+        wetness: [0.5, 1.2] as [number, number],
+        gain: [1, 1.2] as [number, number],
+      },
+      left: { humidity: 0.04, temperature: 0.6 },
+      marks: { ...marksOf(drawn), ground: 'other' },
+    };
     const { stored } = await open(
       <CalibrationTab />,
-      made(GECKO, {
-        edit: 'setClimate',
-        change: {
-          calibration: {
-            on: '2026-11-02',
-            file: 'shelf.csv',
-            exchange: 1.4,
-            wetness: 0.8,
-            gain: 1.1,
-            left: { humidity: 0.04, temperature: 0.6 },
-          },
-        },
-      }),
+      made(GECKO, { edit: 'setClimate', change: { calibration } }),
     );
-    expect(screen.getByText(/Calibrated on 2026-11-02 to shelf\.csv: air exchange × 1\.40/)).toBeDefined();
+    expect(
+      screen.getByText(
+        /Calibrated on .*Nov.* to shelf\.csv, .* to .*: air exchange × 1\.40 \(1\.10 to 1\.80\)/,
+      ),
+    ).toBeDefined();
+    // Its layers were laid anew since: it is used no more until it is said that it still holds.
+    expect(factorsOf(await stored())).toEqual({ exchange: 1, wetness: 1, gain: 1 });
+    expect(screen.getByRole('alert').textContent).toMatch(
+      /Since then its layers were changed: it is not used/,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'It still holds: use it' }));
+    await eventually(async () =>
+      expect(factorsOf(await stored())).toEqual({ exchange: 1.4, wetness: 0.8, gain: 1.1 }),
+    );
     const file = screen.getByLabelText('Logger’s file, to choose');
     fireEvent.change(file, {
       target: { files: [new File(['just words'], 'notes.csv', { type: 'text/csv' })] },

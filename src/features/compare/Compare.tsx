@@ -1,6 +1,6 @@
 'use client';
 
-import { localDay } from '@/core/time';
+import { dayPlus, localDay } from '@/core/time';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
@@ -11,11 +11,21 @@ import { useMemo, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { buyingOf } from '@/core/buying';
 import { careOf } from '@/core/care';
-import { differencesOf, sharedTime, weeksOf, whatItShows, type Kept, type Weeks } from '@/core/compare';
+import {
+  allDifferencesOf,
+  pairedOf,
+  sharedTime,
+  weeksOf,
+  whatItShows,
+  type Kept,
+  type Paired,
+  type Weeks,
+} from '@/core/compare';
 import type { Design } from '@/core/document';
 import { bandsThrough, type MeasuringPlace, type ReadQuantity } from '@/core/readings';
+import { difference, message, number } from '@/core/units';
 import { useDesigns, useLog, useSeries, useStore, useTracks } from '@/store';
-import { isDayIn } from '@/ui/boxDay';
+import { isDayIn } from '@/core/climate';
 import { dayWords } from '@/ui/days';
 import { Message } from '@/ui/Message';
 import { PLACE_WORD, QUANTITY_WORD, readingWords } from '@/ui/readingWords';
@@ -23,6 +33,7 @@ import { TopBar } from '@/ui/shell/TopBar';
 import { TableCard } from '@/ui/TableCard';
 import { OUTER_PLACES } from '@/ui/words';
 import { useReader, type Reader } from '@/ui/units';
+import { PlanAhead } from './PlanAhead';
 
 const WHERE = {
   brief: 'Brief',
@@ -93,7 +104,7 @@ export function Compare({ tools }: { readonly tools: ReactNode }) {
             {chosen.length < 2 ? (
               <Typography sx={{ color: 'earth.quiet' }}>Pick two, or up to four.</Typography>
             ) : (
-              <Sides designs={chosen} />
+              <Sides designs={chosen} since={params.get('since')} until={params.get('until')} />
             )}
           </Box>
         )}
@@ -102,7 +113,16 @@ export function Compare({ tools }: { readonly tools: ReactNode }) {
   );
 }
 
-function Sides({ designs }: { readonly designs: readonly Design[] }) {
+function Sides({
+  designs,
+  since,
+  until,
+}: {
+  readonly designs: readonly Design[];
+  /** First and last day that are looked at, `YYYY-MM-DD`; null: all that they have in common. */
+  readonly since: string | null;
+  readonly until: string | null;
+}) {
   const { catalogue, shelf, settings } = useStore();
   const reader = useReader();
   const log = useLog(null, 800);
@@ -142,16 +162,27 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
       ),
     [designs, catalogue, shelf, settings.spare, settings.prices],
   );
-  const differences = useMemo(() => differencesOf(designs, catalogue), [designs, catalogue]);
+  const differences = useMemo(() => allDifferencesOf(designs, catalogue), [designs, catalogue]);
   if (!kept) return <Message title="Reading what was kept of each" role="status" />;
-  const shared = sharedTime(kept);
+  const common = sharedTime(kept);
+  const planned = { from: dayAt(since, 0) ?? -Infinity, to: dayAt(until, 1) ?? Infinity };
+  const shared = common && {
+    from: Math.max(common.from, Math.min(planned.from, common.to)),
+    to: Math.min(common.to, Math.max(planned.to, common.from)),
+  };
   const weeks = shared ? kept.map((it) => weeksOf(it, shared.from, shared.to)) : null;
   const read = weeks
     ? [...(weeks[0]?.readings.keys() ?? [])].filter((key) => weeks.every((it) => it.readings.has(key)))
     : [];
+  const [first, second] = kept;
+  const [oneDesign, other] = designs;
+  const paired =
+    shared && kept.length === 2 && first && second ? pairedOf(first, second, shared.from, shared.to) : [];
+  // How old they are is told by itself.
+  const inDesign = differences.filter((it) => it.what !== 'Since');
   const said = whatItShows({
     boxes: designs.length,
-    differences: differences.filter((it) => it.what !== 'Since').length,
+    differences: inDesign.length,
     rooms: differences.some((it) => it.where === 'room'),
     starts: differences.some((it) => it.what === 'Since'),
     shared,
@@ -171,6 +202,10 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
           <Typography key={it}>{it}</Typography>
         ))}
       </Box>
+      {paired.length > 0 && <Hours paired={paired} designs={designs} />}
+      {oneDesign && other && designs.length === 2 && (
+        <PlanAhead designs={[oneDesign, other]} differences={inDesign} paired={paired} />
+      )}
       <Box component="section" aria-labelledby="came">
         <Typography variant="h2" id="came" sx={{ mb: 0.75 }}>
           What came of them
@@ -257,6 +292,76 @@ function Sides({ designs }: { readonly designs: readonly Design[] }) {
         )}
       </Box>
     </>
+  );
+}
+
+/** The beginning of a day, or of the one after, by this device’s clock, ms since 1970; null: none was given. */
+function dayAt(day: string | null, after: number): number | null {
+  if (day === null || !/^\d{4}-\d\d-\d\d$/.test(day)) return null;
+  return new Date(`${dayPlus(day, after)}T00:00:00`).getTime();
+}
+
+const FAULT: Record<NonNullable<Paired['fault']>['why'], string> = {
+  stuck: 'reads one and the same: not compared',
+  'only by day': 'was read only by day',
+  'only by night': 'was read only by night',
+};
+
+/** Two boxes hour by hour, of the hours that both read: what could have been shown first, then what was. */
+function Hours({
+  paired,
+  designs,
+}: {
+  readonly paired: readonly Paired[];
+  readonly designs: readonly Design[];
+}) {
+  const reader = useReader();
+  const by = (it: Paired, value: number | null): string =>
+    value === null
+      ? '–'
+      : it.quantity === 'humidity'
+        ? reader.tell(message`${number(Math.round(100 * value), 0)} points`)
+        : reader.tell(message`${difference(value, 1)}`);
+  return (
+    <Box component="section" aria-labelledby="hours">
+      <Typography variant="h2" id="hours">
+        The same hours of both
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 0.75 }}>
+        {designs[1]?.name} less {designs[0]?.name}, of the hours that both read. A difference that is smaller
+        than what could show may be the probes’ or chance.
+      </Typography>
+      <TableCard label="The same hours of both">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Could show from</th>
+            <th scope="col">By day</th>
+            <th scope="col">By night</th>
+            <th scope="col">So</th>
+          </tr>
+        </thead>
+        <tbody>
+          {paired.map((it) => (
+            <tr key={`${it.quantity} ${it.place}`}>
+              <td>{keyWords(`${it.quantity} ${it.place}`)}</td>
+              <td>
+                {by(it, it.shows)}, {reader.tell(message`${it.days} days`)}
+              </td>
+              <td>{by(it, it.day)}</td>
+              <td>{by(it, it.night)}</td>
+              <td style={{ whiteSpace: 'normal' }}>
+                {it.fault
+                  ? `The probe of ${designs[it.fault.side]?.name ?? ''} ${FAULT[it.fault.why]}`
+                  : it.differs
+                    ? 'They differ'
+                    : 'No difference that could be shown'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </TableCard>
+    </Box>
   );
 }
 

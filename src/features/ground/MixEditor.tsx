@@ -12,7 +12,7 @@ import NextLink from 'next/link';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { findAnimal, findRecipe, materialOf, materialsFor } from '@/core/catalogue';
 import type { Mix, SubstrateLayer } from '@/core/document';
-import type { LayerResult, Squeeze } from '@/core/ground';
+import { isMoistened, type LayerResult, type Squeeze } from '@/core/ground';
 import { bag, percent, tank, unitFor, UNITS } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
@@ -99,8 +99,12 @@ export function MixEditor({ layer, result }: Props) {
         {need && (
           <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1 }}>
             {trim(total)} parts. Measure out {write(bag(need.loose))} loose for {write(bag(result.placed))} in
-            place, and mix in {write(tank(need.waterToMixIn))} of water: a squeezed fistful should hold and
-            glisten.
+            place
+            {isMoistened(need)
+              ? `, and mix in ${write(tank(need.waterToMixIn))} of water: a squeezed fistful should hold and glisten.`
+              : result.moistShare === 0
+                ? '. It goes in dry.'
+                : '. It comes damp enough from the bag: no water is mixed in.'}
           </Typography>
         )}
       </Box>

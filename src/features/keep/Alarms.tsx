@@ -1,12 +1,10 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import WarningAmberIcon from '@mui/icons-material/WarningAmber';
-import NextLink from 'next/link';
 import { useReader } from '@/ui/units';
-import { CardList } from './CardList';
+import { CardList, CardRow } from './CardList';
 import { momentWords, ODDITY_WORD, readingWords } from '@/ui/readingWords';
 import { useNow, type Standing } from './useAlarms';
 import { counted } from '@/core/units';
@@ -29,38 +27,27 @@ export function Alarms({
       </Typography>
       <CardList>
         {standing.map(({ design, series, alarm, oddity }) => (
-          <Box
-            component="li"
+          <CardRow
             key={series.id}
             data-alarm={series.name}
-            sx={{
-              display: 'flex',
-              gap: 1.25,
-              alignItems: 'center',
-              px: 1.5,
-              py: 0.75,
-              borderTop: 1,
-              borderColor: 'earth.rule',
-              '&:first-of-type': { borderTop: 0 },
-            }}
-          >
-            <WarningAmberIcon sx={{ color: 'earth.clay' }} aria-hidden />
-            <Box sx={{ flex: 1, minWidth: 0 }}>
-              <Box sx={{ fontWeight: 600 }}>
+            mark={<WarningAmberIcon sx={{ color: 'earth.clay' }} aria-hidden />}
+            title={
+              <>
                 {named && `${design.name}: `}
                 {series.name} {alarm ? (alarm.side === 'low' ? 'too low' : 'too high') : 'not to be trusted'}
-              </Box>
-              <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
+              </>
+            }
+            more={
+              <>
                 {alarm &&
                   `${readingWords(alarm.worst, series.quantity, reader)} at worst, since ${momentWords(alarm.from, now)}. ${alarm.harm ? 'That is more than it bears. ' : ''}`}
                 {oddity &&
                   `${alarm ? 'Measure by hand: since' : 'Since'} ${momentWords(oddity.from, now)} ${ODDITY_WORD[oddity.kind]}.`}
-              </Box>
-            </Box>
-            <Button component={NextLink} href={`/e/${design.id}/keep?tab=off`}>
-              Why
-            </Button>
-          </Box>
+              </>
+            }
+            href={`/e/${design.id}/keep?tab=off`}
+            action="Why"
+          />
         ))}
       </CardList>
     </Box>

@@ -1,20 +1,25 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { CAUTIONS } from '@/catalogue';
-import { diagnose, SIGNS, type Cause, type Diagnosis, type SignId } from '@/core/diagnosis';
+import {
+  afterRemedy,
+  diagnose,
+  lastRemedy,
+  SIGNS,
+  type AfterRemedy,
+  type Diagnosis,
+  type SignId,
+} from '@/core/diagnosis';
 import { DAY } from '@/core/readings';
-import { capital } from '@/core/units';
-import { useEditing, useLog, useOpenDesign, useSeries, useStore, useTracks } from '@/store';
+import { useLog, useOpenDesign, useSeries, useStore, useTracks } from '@/store';
 import { Message } from '@/ui/Message';
-import { isDayIn } from '@/ui/boxDay';
+import { isDayIn } from '@/core/climate';
+import { Opinion } from './Opinion';
 import { useNow } from './useAlarms';
-import { useReader } from '@/ui/units';
+import { useYardstick } from './useYardstick';
 
 const GROUPS = [
   { id: 'air', name: 'Air and temperature' },
@@ -26,7 +31,6 @@ const GROUPS = [
 
 /** What is seen, what the readings say by themselves, and what may be behind it. */
 export function DiagnosisTab() {
-  const { tell } = useReader();
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const log = useLog(design.id, 'all');
@@ -35,14 +39,27 @@ export function DiagnosisTab() {
   const [since] = useState(() => Date.now() - 40 * DAY);
   const tracks = useTracks(series, since);
   const [seen, setSeen] = useState<readonly SignId[]>([]);
+  const points = useMemo(
+    () =>
+      series && tracks
+        ? series.flatMap((it) => {
+            const track = tracks.get(it.id);
+            return track && track.at.length > 0 ? [{ series: it, track }] : [];
+          })
+        : null,
+    [series, tracks],
+  );
+  const played = useYardstick(design, catalogue, points, now);
+  const yardstick = played.at === 'ready' ? played.yardstick : null;
   const found = useMemo((): Diagnosis | null => {
-    if (!log || !series || !tracks) return null;
-    const points = series.flatMap((it) => {
-      const track = tracks.get(it.id);
-      return track && track.at.length > 0 ? [{ series: it, track }] : [];
-    });
-    return diagnose({ design, catalogue, points, log, seen, isDay: isDayIn(design.climate), now });
-  }, [design, catalogue, log, series, tracks, seen, now]);
+    if (!log || !points) return null;
+    const isDay = isDayIn(design.climate);
+    return diagnose({ design, catalogue, points, log, seen, isDay, now, yardstick });
+  }, [design, catalogue, log, points, seen, now, yardstick]);
+  const mended = useMemo((): AfterRemedy | null => {
+    const remedy = log && points && points.length > 0 ? lastRemedy(log, now) : null;
+    return remedy && points ? afterRemedy(design, points, isDayIn(design.climate), remedy, now) : null;
+  }, [design, log, points, now]);
   if (!found) return <Message title="Looking at readings and log" role="status" />;
   const read = new Set(found.read.map((it) => it.sign));
   const toggle = (id: SignId): void =>
@@ -91,157 +108,25 @@ export function DiagnosisTab() {
         ))}
       </Box>
       <Box component="section" aria-labelledby="causes" aria-live="polite">
-        <Typography variant="h2" id="causes" sx={{ mb: 0.5 }}>
-          {HEADING[found.verdict]}
-        </Typography>
-        {found.read.length > 0 && (
-          <Box
-            component="ul"
-            aria-label="What the readings say"
-            sx={{ m: 0, mb: 1.25, pl: 2.5, typography: 'body2', color: 'earth.quiet' }}
-          >
-            {found.read.map((it) => (
-              <li key={tell(it.words)}>{capital(tell(it.words))}</li>
-            ))}
+        {played.at === 'working' ? (
+          <Box role="status">
+            <Typography variant="h2" id="causes" sx={{ mb: 0.5 }}>
+              Playing each fault through
+            </Typography>
+            <Typography sx={{ color: 'earth.quiet' }}>
+              The forecast plays this enclosure with each fault it can have, and holds the readings against
+              it. That takes some seconds.
+            </Typography>
           </Box>
-        )}
-        {found.verdict === 'nothing' && (
-          <Typography sx={{ color: 'earth.quiet' }}>
-            {series && series.length > 0
-              ? 'Readings lie as they did before. Pick what you see, if there is something.'
-              : 'Nothing is read by a sensor here. Pick what you see.'}
-          </Typography>
-        )}
-        {found.next && (
-          <Box sx={{ borderLeft: 3, borderColor: 'earth.amber', pl: 1.5, mb: 1.5 }}>
-            <Typography sx={{ fontWeight: 600 }}>Check this first</Typography>
-            <Typography>{tell(found.next)}</Typography>
-          </Box>
-        )}
-        <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1.25 }}>
-          {found.causes.slice(0, 5).map((it, index) => (
-            <CauseCard key={it.id} cause={it} first={index === 0 && found.verdict === 'named'} />
-          ))}
-        </Box>
-        {found.verdict !== 'nothing' && (
-          <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1.5 }}>
-            This is about the enclosure, not the animal, and is no medical advice. For a sick animal see a
-            veterinarian.
-          </Typography>
+        ) : (
+          <Opinion
+            found={found}
+            mended={mended}
+            isRead={(series?.length ?? 0) > 0}
+            failed={played.at === 'failed' ? played.message : null}
+          />
         )}
       </Box>
-    </Box>
-  );
-}
-
-const HEADING: Record<Diagnosis['verdict'], string> = {
-  named: 'Most likely',
-  'cannot tell': 'It cannot be told yet',
-  nothing: 'No problem found',
-};
-
-/** How sure a cause is, in words. */
-const sureness = (score: number): string =>
-  score > 3 ? 'very likely' : score > 1.6 ? 'likely' : score > 0.4 ? 'possible' : 'less likely';
-
-function CauseCard({ cause, first }: { readonly cause: Cause; readonly first: boolean }) {
-  const { tell } = useReader();
-  const { edit } = useEditing();
-  const { design } = useOpenDesign();
-  const router = useRouter();
-  return (
-    <Box
-      component="li"
-      data-cause={cause.id}
-      sx={{
-        bgcolor: 'earth.card',
-        border: 1,
-        borderColor: first ? 'earth.moss' : 'earth.rule',
-        borderRadius: '12px',
-        px: 2,
-        py: 1.25,
-      }}
-    >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5 }}>
-        <Typography variant="h3" sx={{ flex: 1 }}>
-          {cause.what}
-        </Typography>
-        <Box sx={{ typography: 'body2', color: 'earth.quiet', whiteSpace: 'nowrap' }}>
-          {sureness(cause.score)}
-        </Box>
-      </Box>
-      {cause.vet && (
-        <Box sx={{ borderLeft: 3, borderColor: 'earth.clay', pl: 1.25, my: 0.75, fontWeight: 600 }}>
-          {cause.vet}
-        </Box>
-      )}
-      {cause.evidence.length > 0 && (
-        <Box
-          component="ul"
-          aria-label="Evidence"
-          sx={{ m: 0, my: 0.5, p: 0, listStyle: 'none', typography: 'body2' }}
-        >
-          {cause.evidence.map((it) => (
-            <Box
-              component="li"
-              key={tell(it.words)}
-              sx={{ display: 'flex', gap: 1, color: it.weight < 0 ? 'earth.quiet' : undefined }}
-            >
-              <Box component="span" sx={{ width: 62, flex: 'none', color: 'earth.quiet' }}>
-                {it.weight < 0 ? 'against' : 'for'}
-              </Box>
-              <span>
-                {capital(tell(it.words))}
-                <Box component="span" sx={{ color: 'earth.quiet' }}>
-                  {' '}
-                  ({it.from})
-                </Box>
-              </span>
-            </Box>
-          ))}
-        </Box>
-      )}
-      <Box
-        component="dl"
-        sx={{
-          m: 0,
-          display: 'grid',
-          gridTemplateColumns: '62px 1fr',
-          columnGap: 1,
-          rowGap: 0.25,
-          typography: 'body2',
-        }}
-      >
-        <Box component="dt" sx={{ color: 'earth.quiet' }}>
-          check
-        </Box>
-        <Box component="dd" sx={{ m: 0 }}>
-          {tell(cause.check)}
-        </Box>
-        <Box component="dt" sx={{ color: 'earth.quiet' }}>
-          change
-        </Box>
-        <Box component="dd" sx={{ m: 0 }}>
-          {tell(cause.change)}
-        </Box>
-      </Box>
-      {cause.caution && (
-        <Box sx={{ typography: 'body2', borderLeft: 3, borderColor: 'earth.clay', pl: 1.25, mt: 0.75 }}>
-          <strong>{CAUTIONS[cause.caution].title}.</strong> {CAUTIONS[cause.caution].text}
-        </Box>
-      )}
-      {cause.edits.length > 0 && (
-        <Button
-          variant="outlined"
-          sx={{ mt: 1 }}
-          onClick={() => {
-            cause.edits.forEach((it) => edit(it));
-            router.push(`/e/${design.id}/climate`);
-          }}
-        >
-          Try it in Climate
-        </Button>
-      )}
     </Box>
   );
 }

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
 import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
@@ -11,11 +12,21 @@ import { findAnimal } from '@/core/catalogue';
 import { culturesDue, type CultureDue } from '@/core/living/cultureCare';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { capital, counted } from '@/core/units';
-import { useAnimals, useAway, useBeside, useCareLog, useCultures, useDesigns, useStore } from '@/store';
+import {
+  useAnimals,
+  useAway,
+  useBeside,
+  useCareLog,
+  useComparisons,
+  useCultures,
+  useDesigns,
+  useStore,
+} from '@/store';
 import { taskWords } from '@/ui/cultureWords';
 import { useReader } from '@/ui/units';
 import { useToday } from '@/ui/useToday';
 import { dayWords } from '@/ui/days';
+import { restWords } from '@/ui/restWords';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { Windowed } from '@/ui/Windowed';
@@ -28,6 +39,10 @@ import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
 import { QuickLine } from './QuickLine';
 import { quickPlaces } from './quickPlaces';
+
+// What is due today is shown before what may come; most keepers plan no comparison.
+const Ahead = dynamic(() => import('./Ahead').then((it) => it.Ahead));
+const Comparisons = dynamic(() => import('./Comparisons').then((it) => it.Comparisons));
 
 const WEEK = 7;
 const NOBODY: readonly AnimalRecord[] = [];
@@ -66,6 +81,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   );
   const living = useMemo(() => byHome(animals ?? []), [animals]);
   const standing = useAlarms(ready);
+  const { open: planned } = useComparisons();
   const kept = boxes?.filter((it) => it.due.length > 0) ?? [];
   const open = kept.filter((it) => it.due.some((own) => own.late >= 0));
   const now = open.flatMap((it) => it.due.filter((own) => own.late >= 0));
@@ -77,16 +93,21 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
         {boxes === undefined ? (
           <Message title="Looking what is due" role="status" />
         ) : kept.length === 0 && tubs.length === 0 ? (
-          <Message
-            title="Nothing to care for yet"
-            actions={
-              <Button component={NextLink} href="/" variant="contained">
-                To the rack
-              </Button>
-            }
-          >
-            Care begins when an enclosure cures, grows in or is lived in: say so in its Brief.
-          </Message>
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+            {/* What is read may go wrong before anything is to be cared for. */}
+            <Alarms standing={standing ?? []} named />
+            <Ahead designs={ready} standing={standing ?? []} />
+            <Message
+              title="Nothing to care for yet"
+              actions={
+                <Button component={NextLink} href="/" variant="contained">
+                  To the rack
+                </Button>
+              }
+            >
+              Care begins when an enclosure cures, grows in or is lived in: say so in its Brief.
+            </Message>
+          </Box>
         ) : (
           <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
             <Box>
@@ -128,9 +149,11 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               estimate={({ due }) => 40 + 66 * due.filter((it) => it.late >= 0).length}
               gap={16}
             >
-              {(it) => <DueHere {...it} animals={living.get(it.design.id) ?? NOBODY} />}
+              {(it) => <DueHere {...it} today={today} animals={living.get(it.design.id) ?? NOBODY} />}
             </Windowed>
             <CultureDues dues={tubsNow} today={today} />
+            {planned.length > 0 && <Comparisons designs={ready} />}
+            <Ahead designs={ready} standing={standing ?? []} />
             <Week boxes={kept} tubs={tubs} today={today} />
             <Box>
               <Button component={NextLink} href="/sitter">
@@ -148,7 +171,8 @@ const DueHere = memo(function DueHere({
   design,
   due,
   animals,
-}: BoxDue & { readonly animals: readonly AnimalRecord[] }) {
+  today,
+}: BoxDue & { readonly today: string; readonly animals: readonly AnimalRecord[] }) {
   const { catalogue } = useStore();
   const animal = findAnimal(catalogue, design.brief.animal);
   return (
@@ -161,7 +185,9 @@ const DueHere = memo(function DueHere({
         </Typography>
         <Box sx={{ color: 'earth.quiet', typography: 'body2' }}>
           {animal && design.brief.stage === 'inhabited'
-            ? capital(animalsWord(design.brief.count, animal.english))
+            ? [capital(animalsWord(design.brief.count, animal.english)), restWords(design, animal, today)]
+                .filter((it) => it !== null)
+                .join(', ')
             : STAGE_WORD[design.brief.stage]}
         </Box>
       </Box>

@@ -6,7 +6,7 @@ import type { Design } from '@/core/document';
 import { alarmsOf, DAY, oddities, type Alarm, type Oddity, type Series } from '@/core/readings';
 import { keepsMoist } from '@/core/verdict';
 import { useSeries, useStore, useTracks } from '@/store';
-import { isDayIn } from '@/ui/boxDay';
+import { isDayIn } from '@/core/climate';
 
 /** A point that alarms now, or whose probe is not to be trusted. */
 export interface Standing {

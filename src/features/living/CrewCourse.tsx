@@ -1,16 +1,11 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
 import type { CrewKind } from '@/core/catalogue';
-import type { CrewHome } from '@/core/living';
-import { capital } from '@/core/units';
 import { Chart, type Inks, tick } from '@/ui/Chart';
-import { daysWord } from '@/ui/days';
 import { useReader, type Reader } from '@/ui/units';
 import type { CrewAnswer } from '@/workers/living';
-import { percent } from './words';
 
 /** Months over which a crew is followed. */
 export const MONTHS = 24;
@@ -92,46 +87,5 @@ export function CrewChart({
       height={230}
       option={option}
     />
-  );
-}
-
-/** When to reseed, when to cull. */
-export function Advice({
-  answers,
-  kinds,
-  home,
-}: {
-  readonly answers: readonly CrewAnswer[] | null;
-  readonly kinds: readonly CrewKind[];
-  readonly home: CrewHome;
-}) {
-  if (!answers) return null;
-  const lines = answers.flatMap(({ kind: id, run, risk }) => {
-    const kind = kinds.find((it) => it.id === id);
-    if (!kind) return [];
-    const end = run.adults.at(-1) ?? 0;
-    if (run.gone !== null)
-      return [
-        `${kind.english}: gone after ${daysWord(run.gone)}. Reseed it about every ${daysWord(Math.max(30, run.gone * 0.7))}, or take another species.`,
-      ];
-    if (end < (run.adults[0] ?? 0) * 0.5)
-      return [
-        `${kind.english}: eaten or starved faster than it breeds. Reseed it every two to three months from a culture.`,
-      ];
-    if (risk.collapse > 0.1)
-      return [
-        `${kind.english}: dies out in ${percent(risk.collapse)} of tries within two years. Keep a culture.`,
-      ];
-    if (kind.protein && end > kind.crowd.value * home.floor * 0.7)
-      return [`${kind.english}: swarms. Cull by a third when it shows by day.`];
-    return [];
-  });
-  if (lines.length === 0) return null;
-  return (
-    <Box component="ul" sx={{ m: 0, pl: 2.5, typography: 'body2' }} aria-label="Reseeding and culling">
-      {lines.map((it) => (
-        <li key={it}>{capital(it)}</li>
-      ))}
-    </Box>
   );
 }

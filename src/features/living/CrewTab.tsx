@@ -6,7 +6,6 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -18,24 +17,23 @@ import {
   crewPlaces,
   crewOf,
   homesOf,
-  LEAF_DENSITY,
   placesOf,
   proposeCrew,
-  warmed,
   type CrewHome,
   type Survey,
 } from '@/core/living';
-import { capital, bag, length, area, light } from '@/core/units';
+import { capital } from '@/core/units';
 import { useEditing, useOpenDesign, useOtherNames, useStore } from '@/store';
 import { Choice } from '@/ui/Choice';
 import { NumberField } from '@/ui/fields/PlainFields';
-import { QuantityField } from '@/ui/fields/QuantityField';
 import { TableCard } from '@/ui/TableCard';
 import { seek } from '@/ui/seek';
 import { useUndoable } from '@/ui/useUndoable';
 import { useReader, type Reader } from '@/ui/units';
 import { askCrew, type CrewAnswer } from '@/workers/living';
-import { Advice, CrewChart, MONTHS, round } from './CrewCourse';
+import { Advice, BeetleStages } from './CrewAdvice';
+import { CrewChart, MONTHS, round } from './CrewCourse';
+import { CrewFood } from './CrewFood';
 import { Cultures } from './Cultures';
 import { LIMIT_WORD, percent, SCHOOL_WHY, SCHOOL_WORD } from './words';
 import { daysWord } from '@/ui/days';
@@ -55,14 +53,13 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
   const { edit, travel } = useEditing();
   const undoable = useUndoable();
   const reader = useReader();
-  const { write } = reader;
   const home = useMemo(
     () => crewHomeOf(design, assessment.ground, catalogue, survey),
     [design, assessment.ground, catalogue, survey],
   );
   const crew = crewOf(design, catalogue);
   const answers = useCrew(crew, home);
-  const { school, litter, supplement } = design.living;
+  const { school } = design.living;
   const onSchool = useCallback(
     (next: School) => {
       edit({ edit: 'setLiving', change: { school: next } });
@@ -71,16 +68,6 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
     },
     [edit, travel, undoable, design.living.crew],
   );
-  const eaten = answers.found?.reduce((sum, it) => sum + it.run.litterEaten, 0) ?? 0;
-  const rots =
-    litter.depth *
-    home.floor *
-    LEAF_DENSITY *
-    (1 - Math.exp(-warmed(home.litterK, mean(home.temperature)) * 2));
-  const neededKg = (rots + eaten) / MONTHS;
-  const neededVolume = neededKg / LEAF_DENSITY;
-  const given = (litter.depth * home.floor) / litter.everyMonths;
-
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       <Choice label="Approach to the crew" options={SCHOOLS} value={school} onChange={onSchool} least={150} />
@@ -161,67 +148,14 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
                 </Alert>
               )}
               {answers.found && <CrewChart answers={answers.found} kinds={crew.map((it) => it.kind)} />}
+              {answers.found && <BeetleStages answers={answers.found} kinds={crew.map((it) => it.kind)} />}
               <Advice answers={answers.found} kinds={crew.map((it) => it.kind)} home={home} />
             </>
           )}
-          <Box>
-            <Typography variant="h3" component="h2" sx={{ mb: 0.75 }}>
-              What it is fed
-            </Typography>
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25 }}>
-              <TextField
-                select
-                label="Leaf litter"
-                value={litter.kind}
-                sx={{ minWidth: 190 }}
-                onChange={(event) =>
-                  edit({ edit: 'setLiving', change: { litter: { ...litter, kind: event.target.value } } })
-                }
-              >
-                {catalogue.living.litters.map((it) => (
-                  <MenuItem key={it.id} value={it.id}>
-                    {it.english}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <QuantityField
-                label="Kept at a depth of"
-                measure="length"
-                value={litter.depth}
-                max={0.2}
-                onCommit={(depth) => edit({ edit: 'setLiving', change: { litter: { ...litter, depth } } })}
-                sx={{ width: 150 }}
-              />
-              <NumberField
-                key={litter.everyMonths}
-                label="Refilled every so many months"
-                value={litter.everyMonths}
-                min={1}
-                max={36}
-                onCommit={(everyMonths) =>
-                  edit({ edit: 'setLiving', change: { litter: { ...litter, everyMonths } } })
-                }
-                sx={{ width: 190 }}
-              />
-              <QuantityField
-                label="Dry food a week"
-                measure="light"
-                value={supplement}
-                max={0.5}
-                step={0.001}
-                onCommit={(next) => edit({ edit: 'setLiving', change: { supplement: next } })}
-                sx={{ width: 150 }}
-              />
-            </Box>
-            <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1, maxWidth: '70ch' }}>
-              {capital(catalogue.living.litters.find((it) => it.id === litter.kind)?.note ?? '')}. About{' '}
-              {write(bag(neededVolume), { decimals: 1 })} a month rots or is eaten here, to a depth of{' '}
-              {write(length(litter.depth))} on {write(area(home.floor))} of land; refilled as said,{' '}
-              {write(bag(given), { decimals: 1 })} a month comes in
-              {given < neededVolume ? ': it will run short. Refill sooner, or take leaves that last.' : '.'}
-              {supplement > 0 ? ` Of dry food ${write(light(supplement))} a week lies ready.` : ''}
-            </Typography>
-          </Box>
+          <CrewFood
+            home={home}
+            eaten={answers.found?.reduce((sum, it) => sum + it.run.litterEaten, 0) ?? 0}
+          />
           <Cultures crew={crew} />
         </>
       )}
@@ -233,9 +167,6 @@ export function CrewTab({ survey }: { readonly survey: Survey }) {
   );
 }
 
-const mean = (all: readonly number[]): number =>
-  all.reduce((sum, it) => sum + it, 0) / Math.max(1, all.length);
-/** Heads of a crew, no finer than they are known. */
 /** What most draws come to: one figure where they agree. */
 const crewRange = (
   { low, high }: { readonly low: number; readonly high: number },

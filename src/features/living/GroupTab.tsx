@@ -2,12 +2,14 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { findAnimal, many } from '@/core/catalogue';
-import { monthsBefore } from '@/core/brief';
+import { formOf, monthsBefore } from '@/core/brief';
 import { youngPlan } from '@/core/living';
 import { noonOf } from '@/core/time';
-import { counted, length, mass } from '@/core/units';
+import { counted, length, light, mass } from '@/core/units';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { LifeFacts } from '@/ui/LifeFacts';
 import { NumberField } from '@/ui/fields/PlainFields';
@@ -22,8 +24,9 @@ export function GroupTab({ today }: { readonly today: Date }) {
   const { catalogue, today: day } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
-  const { write } = useReader();
-  const animal = findAnimal(catalogue, design.brief.animal);
+  const { write, tell } = useReader();
+  const species = findAnimal(catalogue, design.brief.animal);
+  const animal = species && formOf(species, design.living.company);
   const life = animal?.growing;
   const { company } = design.living;
   if (!animal)
@@ -87,6 +90,18 @@ export function GroupTab({ today }: { readonly today: Date }) {
           </Button>
         )}
       </Box>
+      {animal.lightSensitive && (
+        <FormControlLabel
+          control={
+            <Checkbox
+              size="small"
+              checked={company.lightSensitive}
+              onChange={(_, lightSensitive) => put({ lightSensitive })}
+            />
+          }
+          label={`Of a form that bears less light (${tell(animal.lightSensitive.value)}): judged a UV zone lower`}
+        />
+      )}
       {life ? (
         <Panel label={`How ${many(animal.english)} are kept`}>
           <LifeFacts animal={animal} life={life} months={age} />
@@ -100,7 +115,7 @@ export function GroupTab({ today }: { readonly today: Date }) {
       <Panel label={plan.grown ? 'From hatchling to now' : 'As it grows'}>
         <Typography variant="body2" sx={{ mb: 0.5 }}>
           {plan.grown ? 'Grown' : `At ${counted(age ?? 0, 'month')}`}: about {write(length(plan.length))} and{' '}
-          {write(mass(plan.mass))}.{' '}
+          {write(plan.mass < 1 ? light(plan.mass) : mass(plan.mass))}.{' '}
           {company.hatched !== null && `Hatched about ${monthFrom(noonOf(company.hatched), 0)}. `}
           {age !== null &&
             company.hatched === null &&

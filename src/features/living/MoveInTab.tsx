@@ -10,6 +10,13 @@ import { useEditing, useOpenDesign, useStore } from '@/store';
 import { DateField } from '@/ui/fields/DateField';
 import { useReader } from '@/ui/units';
 
+const DAYS = [
+  ['quarantine', 'Quarantine since'],
+  ['tested', 'Tests clear on'],
+] as const;
+/** Behind an animal that is kept already. */
+const PASSED: ReadonlySet<string> = new Set(['quarantine', 'look', 'faecal', 'skin', 'mites']);
+
 /** What comes before the animal, and its first week; with the two days that are written down. */
 export function MoveInTab({ today }: { readonly today: Date }) {
   const { tell } = useReader();
@@ -18,6 +25,8 @@ export function MoveInTab({ today }: { readonly today: Date }) {
   const { edit } = useEditing();
   const animal = findAnimal(catalogue, design.brief.animal);
   const { moveIn } = design.living;
+  const here = design.plan.animal.comes === 'here';
+  const steps = moveInOf(animal).filter(({ id }) => !here || !PASSED.has(id));
   const [least, most] = quarantineDays(animal);
   const put = (change: Partial<typeof moveIn>) =>
     edit({ edit: 'setLiving', change: { moveIn: { ...moveIn, ...change } } });
@@ -27,12 +36,7 @@ export function MoveInTab({ today }: { readonly today: Date }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, alignItems: 'center' }}>
-        {(
-          [
-            ['quarantine', 'Quarantine since'],
-            ['tested', 'Tests clear on'],
-          ] as const
-        ).map(([key, label]) => (
+        {(here ? [] : DAYS).map(([key, label]) => (
           <DateField
             key={key}
             label={label}
@@ -41,27 +45,29 @@ export function MoveInTab({ today }: { readonly today: Date }) {
             sx={{ width: 180 }}
           />
         ))}
-        {moveIn.quarantine !== null && (
+        {!here && moveIn.quarantine !== null && (
           <Button size="small" onClick={() => put({ quarantine: null, tested: null })}>
             Clear both
           </Button>
         )}
       </Box>
       <Typography variant="body2">
-        {passed === null
-          ? `Quarantine lasts ${least} to ${most} days for this species (common practice).`
-          : passed < least
-            ? `Day ${Math.max(0, passed)} of at least ${least}. It waits.`
-            : moveIn.tested === null
-              ? `${passed} days have passed. It waits for its tests.`
-              : `${passed} days have passed and its tests were clear.`}
+        {here
+          ? 'It has been quarantined and tested: it only moves over, and waits where it is.'
+          : passed === null
+            ? `Quarantine lasts ${least} to ${most} days for this species (common practice).`
+            : passed < least
+              ? `Day ${Math.max(0, passed)} of at least ${least}. It waits.`
+              : moveIn.tested === null
+                ? `${passed} days have passed. It waits for its tests.`
+                : `${passed} days have passed and its tests were clear.`}
       </Typography>
       <Box
         component="ol"
         sx={{ m: 0, pl: 0, listStyle: 'none', display: 'grid', gap: 1 }}
         aria-label="Before it moves in"
       >
-        {moveInOf(animal).map((step, index) => (
+        {steps.map((step, index) => (
           <Box
             component="li"
             key={step.id}

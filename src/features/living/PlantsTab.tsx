@@ -326,6 +326,8 @@ function Cover({ grown, bare }: Pick<Props, 'grown' | 'bare'>) {
   );
 }
 
+const SOWN_WORD = { spores: 'Sown from spores', seed: 'Sown from seed', pieces: 'Spread in pieces' } as const;
+
 interface DetailProps {
   readonly it: PlantedResult;
   readonly fit: { readonly fit: Fit; readonly light: number } | undefined;
@@ -340,7 +342,7 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
   const { spot } = planted;
   const put = (change: Partial<typeof planted>) =>
     edit({ edit: 'setPlant', change: { plant: planted.id, change } });
-  const steps = preparePlant(plant, spot, planted.size);
+  const steps = preparePlant(plant, planted);
   return (
     <Panel label={capital(planted.name)}>
       {plant && (
@@ -405,7 +407,13 @@ function PlantDetail({ it, fit, onSelect }: DetailProps) {
           <MenuItem value="water">In water</MenuItem>
           {spot.on === 'piece' && <MenuItem value="piece">On wood or stone</MenuItem>}
         </TextField>
-        {spot.on === 'ground' && (
+        {plant?.sows && (
+          <FormControlLabel
+            control={<Switch checked={planted.sown} onChange={(_, sown) => put({ sown })} />}
+            label={SOWN_WORD[plant.sows.value.by]}
+          />
+        )}
+        {spot.on === 'ground' && !planted.sown && (
           <FormControlLabel
             control={<Switch checked={spot.pot} onChange={(_, pot) => put({ spot: { ...spot, pot } })} />}
             label="In a sunk pot"

@@ -83,14 +83,14 @@ describe('Living', () => {
     expect(screen.getByText('not yet named')).toBeDefined();
     press('Take all out');
     await eventually(async () => expect((await stored()).living.plants).toEqual([]));
-  }, 60_000);
+  });
 
   it('without light it says that nothing lives, and plants nothing', async () => {
     const { stored } = await open(<Living />, made(GECKO));
     press('Plant it for me');
     await screen.findByText(/Nothing was planted: no plant lives there/);
     expect((await stored()).living.plants).toEqual([]);
-  }, 30_000);
+  });
 });
 
 describe('Growth', () => {
@@ -147,7 +147,7 @@ describe('Crew, waste, group, moving in', () => {
     await eventually(async () =>
       expect((await stored()).living.crew).toHaveLength(design.living.crew.length - 1),
     );
-  }, 30_000);
+  });
 
   it('what is lifted out lessens the load', async () => {
     const { stored } = await open(<WasteTab survey={survey} />, design);

@@ -23,6 +23,7 @@ import { download } from '@/ui/download';
 import { NameField } from '@/ui/fields/NameField';
 import { useReader } from '@/ui/units';
 import { useInSight } from '@/ui/useInSight';
+import { restWords } from '@/ui/restWords';
 import { VerdictMark } from '@/ui/VerdictMark';
 import { animalsWord, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
@@ -43,6 +44,7 @@ const fineWords = (count: number): string => `${counted(count, 'point')} checked
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
 export const Card = memo(function Card({ design, catalogue, ...actions }: Props) {
+  const { today } = useStore();
   const { write, tell } = useReader();
   const frame = useRef<HTMLLIElement>(null);
   const animal = findAnimal(catalogue, design.brief.animal);
@@ -105,7 +107,7 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
         <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
           <Typography variant="body2" sx={{ color: 'earth.quiet' }} noWrap>
             {animal ? animalsWord(design.brief.count, animal.english) : 'no animal yet'} ·{' '}
-            {STAGE_WORD[design.brief.stage]}
+            {restWords(design, animal, today, true) ?? STAGE_WORD[design.brief.stage]}
           </Typography>
           <CardMenu design={design} {...actions} />
         </Box>

@@ -126,7 +126,7 @@ function BackgroundFields({ result, open, onOpen }: FieldsProps) {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { write } = useReader();
-  const { back, kind, cures, curing } = result;
+  const { back, kind, cures, curing, airing } = result;
   const { background } = back;
   const { height } = design.enclosure;
   const set = (change: Partial<Omit<Background, 'id' | 'wall'>>) =>
@@ -136,8 +136,9 @@ function BackgroundFields({ result, open, onOpen }: FieldsProps) {
       <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
         {kind?.why} {write(length(back.width))} × {write(length(back.height))}, {write(area(result.net))},{' '}
         {write(mass(result.mass))}
-        {result.sheets > 1 ? `; joined from ${result.sheets} sheets` : ''}. It cures {Math.round(curing.low)}{' '}
-        to {Math.round(curing.high)} days.
+        {result.sheets > 1 ? `; joined from ${result.sheets} sheets` : ''}. It hardens for{' '}
+        {Math.round(curing.low)} to {Math.round(curing.high)} days
+        {airing.high > 0 ? ', and airs until nothing smells.' : '.'}
       </Typography>
       <Grid>
         <QuantityField

@@ -10,6 +10,7 @@ import { useMemo, useState } from 'react';
 import { rulesDone, type HeldRule, type SitterDay } from '@/core/care';
 import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
+import type { CultureRecord } from '@/core/records';
 import { counted } from '@/core/units';
 import { useActs } from '@/store';
 import { dayWords, momentOn } from '@/ui/days';
@@ -23,26 +24,34 @@ export interface AwayBox {
   readonly log: readonly Entry[];
 }
 
+/** A culture that was on the sheet to be fed on a day. */
+export interface AwayTub {
+  readonly culture: CultureRecord;
+  readonly day: string;
+}
+
 interface Props {
+  readonly tubs: readonly AwayTub[];
   readonly boxes: readonly AwayBox[];
   readonly who: string;
   readonly today: string;
   readonly onSettled: () => void;
 }
 
-interface Task {
-  readonly key: string;
-  readonly day: string;
-  readonly design: Design;
-  readonly rule: HeldRule;
-}
+/** Something that was on the sheet: care of an enclosure, or a culture that was to be fed. */
+type Task = { readonly key: string; readonly day: string; readonly words: string } & (
+  { readonly design: Design; readonly rule: HeldRule } | { readonly culture: CultureRecord }
+);
 
 /** Back again: which of the things on the sheet were done. What is ticked is written in the log of its day. */
-export function Settle({ boxes, who, today, onSettled }: Props) {
+export function Settle({ boxes, tubs, who, today, onSettled }: Props) {
   const acts = useActs();
   const act = useAct();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const tasks = useMemo(() => openTasks(boxes, today), [boxes, today]);
+  const tasks = useMemo(
+    () => inOrder([...openTasks(boxes, today), ...openTubs(tubs, today)]),
+    [boxes, tubs, today],
+  );
   const days = [...new Set(tasks.map((it) => it.day))];
   const done = tasks.filter((it) => ticked.has(it.key));
   const set = (keys: readonly string[], isDone: boolean): void => {
@@ -53,13 +62,18 @@ export function Settle({ boxes, who, today, onSettled }: Props) {
     setTicked(next);
   };
   const write = async (): Promise<void> => {
-    const lines = done.map(({ day, design, rule }) => ({
-      design: design.id,
-      draft: { kind: kindOfRule(rule.id), values: {}, text: who && `By ${who}.`, rule: rule.id },
-      at: momentOn(day),
-    }));
-    const said = `${counted(lines.length, 'line')} written. What was not done is due on Today.`;
-    if (await act(said, () => acts.record(lines))) onSettled();
+    const lines = done.flatMap((it) =>
+      'rule' in it
+        ? {
+            design: it.design.id,
+            draft: { kind: kindOfRule(it.rule.id), values: {}, text: who && `By ${who}.`, rule: it.rule.id },
+            at: momentOn(it.day),
+          }
+        : [],
+    );
+    const fed = done.flatMap((it) => ('culture' in it ? { culture: it.culture.id, on: it.day } : []));
+    const said = `${counted(done.length, 'line')} written. What was not done is due on Today.`;
+    if (await act(said, () => acts.record(lines, [], fed))) onSettled();
   };
   return (
     <Box
@@ -122,10 +136,10 @@ export function Settle({ boxes, who, today, onSettled }: Props) {
               }
             />
             <Box sx={{ pl: 3.5, display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
-              {own.map(({ key, design, rule }) => (
+              {own.map(({ key, words }) => (
                 <FormControlLabel
                   key={key}
-                  label={`${design.name}: ${rule.what}`}
+                  label={words}
                   control={
                     <Checkbox
                       size="small"
@@ -145,18 +159,35 @@ export function Settle({ boxes, who, today, onSettled }: Props) {
 
 /** What was on the sheet up to today and is not in the log of its day. */
 function openTasks(boxes: readonly AwayBox[], today: string): readonly Task[] {
-  return boxes
-    .flatMap(({ design, days, log }) => {
-      const written = rulesDone(log, localDay);
-      return days.flatMap(({ day, rules }) =>
-        day > today
-          ? []
-          : rules.flatMap((rule): Task[] =>
-              written.get(rule.id)?.has(day)
-                ? []
-                : [{ key: `${day} ${design.id} ${rule.id}`, day, design, rule }],
-            ),
-      );
-    })
-    .sort((a, b) => a.day.localeCompare(b.day));
+  return boxes.flatMap(({ design, days, log }) => {
+    const written = rulesDone(log, localDay);
+    return days.flatMap(({ day, rules }) =>
+      day > today
+        ? []
+        : rules.flatMap((rule): Task[] =>
+            written.get(rule.id)?.has(day)
+              ? []
+              : [
+                  {
+                    key: `${day} ${design.id} ${rule.id}`,
+                    words: `${design.name}: ${rule.what}`,
+                    day,
+                    design,
+                    rule,
+                  },
+                ],
+          ),
+    );
+  });
 }
+
+/** Cultures that were to be fed up to today. */
+const openTubs = (tubs: readonly AwayTub[], today: string): readonly Task[] =>
+  tubs.flatMap(({ culture, day }): Task[] =>
+    day > today
+      ? []
+      : [{ key: `${day} ${culture.id}`, words: `Cultures: feed ${culture.name}`, day, culture }],
+  );
+
+const inOrder = (tasks: readonly Task[]): readonly Task[] =>
+  [...tasks].sort((a, b) => a.day.localeCompare(b.day));

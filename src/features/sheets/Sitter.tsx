@@ -112,7 +112,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
         ) : (
           <>
             {from <= today && (
-              <Settle boxes={boxes} who={who} today={today} onSettled={() => setAway(null)} />
+              <Settle boxes={boxes} tubs={fed} who={who} today={today} onSettled={() => setAway(null)} />
             )}
             <Paper
               kicker={who === '' ? 'For the sitter' : `For ${who}`}

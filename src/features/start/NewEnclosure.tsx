@@ -10,6 +10,7 @@ import { assess } from '@/core/assess';
 import { findAnimal } from '@/core/catalogue';
 import { type Room } from '@/core/document';
 import type { EditCall } from '@/core/edits';
+import { turnedSides, usuallyInFront } from '@/core/enclosure';
 import { proposeSize, proposeWhole } from '@/core/propose';
 import { capital } from '@/core/units';
 import { createDesign, loadOtherNames, useStore } from '@/store';
@@ -76,7 +77,8 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
         depth: call.change.depth ?? depth,
         height: call.change.height ?? height,
       });
-    } else if (call.edit === 'turnEnclosure') setSides({ width: height, depth, height: width });
+    } else if (call.edit === 'turnEnclosure')
+      setSides(turnedSides(design.enclosure, usuallyInFront(design.enclosure)));
     else if (call.edit === 'setCount') setCount(call.change.count);
   };
 

@@ -32,7 +32,9 @@ describe('a value with its source', () => {
     );
     expect(told()).toContain('12.5 %');
     fireEvent.pointerEnter(screen.getByText('published'));
-    await waitFor(() => expect(screen.getByText('published').getAttribute('title')).toBe(source.citation));
+    await waitFor(() => expect(screen.getByText('published').getAttribute('title')).toBe(source.citation), {
+      timeout: 20_000,
+    });
   });
 
   it('is told for so many, and typed for so many: a litre of a cubic metre', () => {

@@ -142,7 +142,7 @@ export function surfaces(asked: SurfacesInput): Part {
         new Film(
           assembly,
           { t, store, ratio },
-          convects * VAPOUR_PER_CONVECTION * area,
+          box.factors.wetness * convects * VAPOUR_PER_CONVECTION * area,
           FILM[by].wets * area,
         ),
       );

@@ -1,4 +1,5 @@
-import { findAnimal, type CrewKind } from '../../catalogue';
+import { grownIn } from '../../brief';
+import { type CrewKind } from '../../catalogue';
 import { crewOf } from '../../living/crew';
 import { judgeGroup } from '../../living/group';
 import { message, light } from '../../units';
@@ -90,7 +91,7 @@ export const crewHabits: Rule = ({ design, catalogue }) =>
 
 /** Who is kept with whom. */
 export const company: Rule = ({ design, catalogue }) =>
-  judgeGroup(design, findAnimal(catalogue, design.brief.animal)).map((it) => ({
+  judgeGroup(design, grownIn(design, catalogue)).map((it) => ({
     code: it.code,
     severity: it.severity,
     place: { at: 'living' as const },

@@ -157,5 +157,5 @@ describe('findings of what lives in an enclosure', () => {
         id,
       ).toEqual([]);
     }
-  }, 60_000);
+  });
 });

@@ -6,7 +6,7 @@ import type { Finding, Rule } from '../../finding/finding';
 export const backgrounds: Rule = ({ design, scape, animal }) => {
   const found: Finding[] = [];
   const { girth } = scape.wants;
-  for (const { back, kind, curing } of scape.backs) {
+  for (const { back, kind, curing, airing } of scape.backs) {
     const { background } = back;
     const place = { at: 'scape', background: background.id } as const;
     const name = kind?.name ?? `unknown background “${background.kind}”`;
@@ -100,8 +100,11 @@ export const backgrounds: Rule = ({ design, scape, animal }) => {
         code: 'background-cures',
         severity: 'note',
         place,
-        what: message`The ${name.toLowerCase()} takes ${Math.round(curing.low)} to ${Math.round(curing.high)} days to cure.`,
-        because: message`Fumes meanwhile: open air or strong ventilation, gloves, and nothing alive until nothing smells.`,
+        what: message`The ${name.toLowerCase()} takes ${Math.round(curing.low)} to ${Math.round(curing.high)} days to harden.`,
+        because:
+          airing.high > 0
+            ? message`Then it airs until nothing smells after a night with the lid closed, commonly ${Math.round(airing.low)} to ${Math.round(airing.high)} days. Fumes meanwhile: open air or strong ventilation, gloves, and nothing alive in it.`
+            : message`Fumes meanwhile: open air or strong ventilation, gloves, and nothing alive until nothing smells.`,
         remedies: [],
         basis: 'practice',
         routine: true,

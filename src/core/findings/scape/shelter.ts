@@ -57,7 +57,7 @@ export const hides: Rule = (looked) => {
       severity: 'look',
       place: PLACE,
       what: message`There is no moist hide.`,
-      because: message`${capital(who)} shed in one piece where it is near 99 % humid. Damp moss in a box does it; it is refilled by the week.`,
+      because: message`${capital(who)} shed in one piece where the air is nearly full of moisture. Damp moss in a box does it, refilled by the week; what it comes to is in the forecast.`,
       remedies: [
         {
           label: message`Put in a box of damp moss`,

@@ -1,6 +1,11 @@
 import { many } from '../../catalogue';
+import type { Design } from '../../document/schema';
+import { siteAt } from '../../ground/bodies';
+import type { Placed } from '../../pieces/place';
+import { goesIn } from '../../scape/fits';
+import { downToFloor } from '../../scape/showing';
 import { length, mass, message } from '../../units';
-import type { Finding, Rule } from '../../finding/finding';
+import type { Finding, Remedy, Rule } from '../../finding/finding';
 
 /** Lighter than this a stone hurts nobody that undermines it, kg (common practice). */
 const HEAVY = 0.5;
@@ -10,7 +15,7 @@ const HEAVY_FITTING = 3;
 const DIGS = 0.03;
 
 /** Heavy things on soil that will be dug under, stacks that can fall, and hard things on glass. */
-export const stoneOnSoil: Rule = ({ animal, scape }) =>
+export const stoneOnSoil: Rule = ({ design, animal, scape }) =>
   scape.pieces.flatMap(({ placed, mass: kg, kind }): Finding[] => {
     const { piece, on } = placed;
     const stone = kind?.group === 'stone' || kg > HEAVY_FITTING;
@@ -27,12 +32,7 @@ export const stoneOnSoil: Rule = ({ animal, scape }) =>
         because: animal
           ? message`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it; ${many(animal.english)} dig ${length(digs)} deep. On the floor of the enclosure it cannot sink on to an animal.`
           : message`It weighs ${mass(kg)} and has ${length(placed.base)} of ground under it. On the floor of the enclosure it cannot sink on to an animal.`,
-        remedies: [
-          {
-            label: message`Stand it on the floor of the enclosure`,
-            call: { edit: 'setSupport', change: { piece: piece.id, support: { on: 'floor' } } },
-          },
-        ],
+        remedies: onFloor(design, placed),
         basis: 'practice',
       });
     }
@@ -58,6 +58,18 @@ export const stoneOnSoil: Rule = ({ animal, scape }) =>
     }
     return found;
   });
+
+/** Down on the floor of the box, where it goes through the door so. */
+function onFloor(design: Design, placed: Placed): readonly Remedy[] {
+  const down = downToFloor(placed, design, siteAt(design));
+  if (down === null || !goesIn(down.body, design.enclosure)) return [];
+  const { body } = down;
+  const label =
+    body.shape === 'block'
+      ? message`Stand it on the floor of the enclosure, ${length(body.height)} high`
+      : message`Stand it on the floor of the enclosure`;
+  return [{ label, call: { edit: 'standOnFloor', change: { piece: down.id } } }];
+}
 
 /** Fresh wood and its mould, wood that stands in water. */
 export const wood: Rule = ({ scape }) => {

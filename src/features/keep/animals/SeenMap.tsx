@@ -10,7 +10,7 @@ import type { AnimalRecord } from '@/core/records';
 import { counted } from '@/core/units';
 import { useOpenDesign } from '@/store';
 import { BoxMap } from '../BoxMap';
-import { isDayIn } from '@/ui/boxDay';
+import { isDayIn } from '@/core/climate';
 
 const WHEN = { all: 'by day and night', day: 'by day', night: 'by night' } as const;
 

@@ -10,7 +10,7 @@ import { keepsMoist } from '@/core/verdict';
 import { useOpenDesign, useStore, useLatest } from '@/store';
 import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
-import { isDayIn } from '@/ui/boxDay';
+import { isDayIn } from '@/core/climate';
 import { momentWords, ODDITY_WORD, PLACE_WORD, QUANTITY_WORD, readingWords } from '@/ui/readingWords';
 
 interface Props {

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback } from 'react';
+import type { DatedOutlook } from '@/core/ahead';
 import type { Animal } from '@/core/catalogue';
 import type { Climate } from '@/core/document';
 import type { Entry } from '@/core/log';
@@ -14,7 +15,7 @@ import { TimeChart, type TimeWindow } from '@/ui/TimeChart';
 import type { Inks } from '@/ui/Chart';
 import { useReader } from '@/ui/units';
 import { KIND_WORD } from '@/ui/entryWords';
-import { lightOf } from '@/ui/boxDay';
+import { lightOf } from '@/core/climate';
 import { onAxis, PLACE_WORD, QUANTITY_WORD } from '@/ui/readingWords';
 
 interface Props {
@@ -25,6 +26,8 @@ interface Props {
   readonly has: { readonly moistHide: boolean };
   readonly climate: Climate;
   readonly events: readonly Entry[];
+  /** The days to come of points that are shown. */
+  readonly outlooks: readonly DatedOutlook[];
   readonly window: TimeWindow;
   readonly whole: TimeWindow;
   readonly onWindow: (window: TimeWindow) => void;
@@ -49,6 +52,7 @@ export function ReadingChart({
   has,
   climate,
   events,
+  outlooks,
   window: span,
   whole,
   onWindow,
@@ -79,28 +83,48 @@ export function ReadingChart({
           lineStyle: { color: colour, width: 1.8, type: STROKE[index % STROKE.length] },
           itemStyle: { color: colour },
         };
-        if (!low || !high || (curves ?? []).length > 3) return [line];
-        const stack = `range ${series.id}`;
-        const hidden = {
-          type: 'line',
-          stack,
-          silent: true,
-          showSymbol: false,
-          lineStyle: { opacity: 0 },
-          tooltip: { show: false },
+        const range = (
+          opacity: number,
+          stack: string,
+          t: ArrayLike<number>,
+          least: ArrayLike<number>,
+          most: ArrayLike<number>,
+        ) => {
+          const hidden = {
+            type: 'line',
+            stack,
+            silent: true,
+            showSymbol: false,
+            lineStyle: { opacity: 0 },
+            tooltip: { show: false },
+          };
+          return [
+            { ...hidden, data: Array.from(t, (x, i) => [x, put(least[i] ?? Number.NaN)]) },
+            {
+              ...hidden,
+              data: Array.from(t, (x, i) => {
+                const [bottom, top] = [put(least[i] ?? Number.NaN), put(most[i] ?? Number.NaN)];
+                return [x, bottom === null || top === null ? null : top - bottom];
+              }),
+              areaStyle: { color: colour, opacity },
+            },
+          ];
         };
-        return [
-          { ...hidden, data: at.map((t, i) => [t, put(low[i] ?? Number.NaN)]) },
-          {
-            ...hidden,
-            data: at.map((t, i) => {
-              const [bottom, top] = [put(low[i] ?? Number.NaN), put(high[i] ?? Number.NaN)];
-              return [t, bottom === null || top === null ? null : top - bottom];
-            }),
-            areaStyle: { color: colour, opacity: 0.18 },
-          },
-          line,
-        ];
+        const outlook = outlooks.find((it) => it.series === series.id);
+        const moments = outlook ? outlook.middle.map((_, i) => outlook.from + i * outlook.every) : [];
+        const coming = outlook
+          ? [
+              ...range(0.12, `ahead ${series.id}`, moments, outlook.low, outlook.high),
+              {
+                ...line,
+                name: `${series.name}, expected`,
+                data: moments.map((t, i) => [t, put(outlook.middle[i] ?? Number.NaN)]),
+                lineStyle: { color: colour, width: 1.1, type: 'dotted' },
+              },
+            ]
+          : [];
+        if (!low || !high || (curves ?? []).length > 3) return [line, ...coming];
+        return [...range(0.18, `range ${series.id}`, at, low, high), line, ...coming];
       });
       return {
         xAxis: {
@@ -135,21 +159,24 @@ export function ReadingChart({
               silent: true,
               symbol: 'none',
               label: { show: false },
-              data: eventsShown(events, span).map((it) => ({
-                xAxis: it.at,
-                lineStyle: {
-                  color: it.kind === 'mist' ? inks.water : it.kind === 'feed' ? inks.moss : inks.quiet,
-                  type: 'dotted',
-                  width: 1,
-                },
-              })),
+              data: [
+                ...nowShown(outlooks, inks),
+                ...eventsShown(events, span).map((it) => ({
+                  xAxis: it.at,
+                  lineStyle: {
+                    color: it.kind === 'mist' ? inks.water : it.kind === 'feed' ? inks.moss : inks.quiet,
+                    type: 'dotted',
+                    width: 1,
+                  },
+                })),
+              ],
             },
           },
           ...drawn,
         ],
       };
     },
-    [curves, quantity, place, animal, has, climate, events, span, whole, width, prefs, num],
+    [curves, outlooks, quantity, place, animal, has, climate, events, span, whole, width, prefs, num],
   );
   const move = (by: number): void => onWindow({ from: span.from + by * width, to: span.to + by * width });
   const kinds = [...new Set(eventsShown(events, span).map((it) => KIND_WORD[it.kind].toLowerCase()))];
@@ -249,6 +276,24 @@ export function ReadingChart({
     </Box>
   );
 }
+
+/** Where what was read ends and what is expected begins. */
+const nowShown = ([first]: readonly DatedOutlook[], inks: Inks): readonly object[] =>
+  first
+    ? [
+        {
+          xAxis: first.from,
+          label: {
+            show: true,
+            formatter: 'now',
+            position: 'insideEndTop',
+            color: inks.quiet,
+            fontFamily: inks.font,
+          },
+          lineStyle: { color: inks.quiet, type: 'solid', width: 1 },
+        },
+      ]
+    : [];
 
 /** Events of a window that is not so wide that they would only be a wash. */
 const eventsShown = (events: readonly Entry[], { from, to }: TimeWindow): readonly Entry[] =>

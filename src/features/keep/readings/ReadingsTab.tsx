@@ -19,11 +19,13 @@ import { download } from '@/ui/download';
 import { Message } from '@/ui/Message';
 import type { TimeWindow } from '@/ui/TimeChart';
 import { Devices } from '../devices/Devices';
+import { useWeeks } from '../useWeeks';
 import { FileIn } from './FileIn';
 import { PointCard } from './PointCard';
 import { Points } from './Points';
 import { QUANTITY_WORD } from '@/ui/readingWords';
 import { ReadingChart } from './ReadingChart';
+import { WeekAhead } from './WeekAhead';
 
 /** Kinds of entry that are marked on a chart. */
 const MARKED = new Set(['mist', 'feed', 'repair', 'lamp', 'clean', 'move', 'shed']);
@@ -52,7 +54,18 @@ export function ReadingsTab() {
   ];
   const whole = useExtent(shown);
   const events = useMemo(() => (log ?? []).filter((it) => MARKED.has(it.kind)), [log]);
-  const latest = whole ? { from: whole.to - 7 * DAY, to: whole.to } : null;
+  const open = useMemo(() => [design], [design]);
+  const [coming] = useWeeks(open);
+  const ids = shown.map((it) => it.id).join('\n');
+  const state = coming?.state ?? null;
+  const outlooks = useMemo(
+    () =>
+      state?.at === 'ready' ? state.week.outlooks.filter((it) => ids.split('\n').includes(it.series)) : [],
+    [state, ids],
+  );
+  const ahead = Math.max(0, ...outlooks.map((it) => it.from + (it.middle.length - 1) * it.every));
+  // With the days to come in view, as many of those that were stand beside them.
+  const latest = whole ? { from: whole.to - 7 * DAY, to: Math.max(whole.to, ahead) } : null;
   // At rest it wants other air: the band is that of the last day in view.
   const seen = span ?? latest;
   const animal = seen ? animalOn(design, catalogue, localDay(seen.to)) : undefined;
@@ -149,8 +162,9 @@ export function ReadingsTab() {
                 has={has}
                 climate={design.climate}
                 events={events}
+                outlooks={outlooks}
                 window={span ?? latest}
-                whole={whole}
+                whole={{ from: whole.from, to: Math.max(whole.to, ahead) }}
                 onWindow={setSpan}
               />
             ) : (
@@ -158,6 +172,7 @@ export function ReadingsTab() {
                 {shown.length === 0 ? 'Every point is left out.' : 'No readings yet.'}
               </Typography>
             )}
+            <WeekAhead state={state} points={shown} quantity={current} />
             <Points series={own} picked={picked} onPick={setPicked} />
             {point && <PointCard key={point.id} point={point} onClose={() => setPicked(null)} />}
           </>

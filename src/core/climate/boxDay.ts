@@ -1,6 +1,7 @@
-import { DAY_MS } from '@/core/physics/constants';
-import { lightHours } from '@/core/climate';
-import type { Climate } from '@/core/document';
+import { DAY_MS } from '../physics/constants';
+
+import type { Climate } from '../document/schema';
+import { lightHours } from './timetable';
 
 /** Hours of light in a box on the day of a moment, ms since 1970, by the clock of this device. */
 export function lightOf(climate: Climate, at: number): { readonly from: number; readonly to: number } {
