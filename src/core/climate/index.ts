@@ -3,6 +3,7 @@ export * from './walls';
 export * from './vents';
 export * from './box';
 export * from './calibrated';
+export * from './controlled';
 export * from './weather';
 export * from './simulate';
 export { ImpossibleClimate } from './guard';

@@ -1,5 +1,6 @@
 import { grownIn } from '../brief';
 import { arrangeClimate } from '../climate/arrange';
+import { firstThermostat, probeInAir } from '../climate/controlled';
 import { findDeviceKind } from '../catalogue';
 import { boundsOf } from '../ground/floor';
 import { layGround } from '../ground/layers';
@@ -88,7 +89,6 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     fan: { x: width / 2, y: depth, z: height - 0.05 },
   };
   const alike = devices.filter((it) => it.kind === kind).length;
-  const warms = row.heats && row.form !== 'bulb' ? 29 : 30;
   const spot = placed(design, at ?? usual[row.form]);
   const device: Device = {
     id: nextId('device', devices),
@@ -105,18 +105,8 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
         : row.id === 'moon-strip' || row.id === 'red-bulb'
           ? { by: 'night' }
           : { by: 'day' },
-    thermostat: row.heats
-      ? {
-          kind: 'on-off',
-          day: warms,
-          night: null,
-          probe: { ...spot, z: row.form === 'mat' || row.form === 'cable' ? 0 : Math.min(spot.z, 0.1) },
-        }
-      : null,
-    humidistat:
-      row.form === 'fogger'
-        ? { day: 0.75, night: 0.85, probe: { x: width / 2, y: depth / 2, z: height / 2 } }
-        : null,
+    thermostat: row.heats ? firstThermostat(design, { kind, at: spot }, catalogue) : null,
+    humidistat: row.form === 'fogger' ? { day: 0.75, night: 0.85, probe: probeInAir(design, 0.5) } : null,
     duty: null,
     since: null,
   };

@@ -1,4 +1,5 @@
 import { findDeviceKind } from '../catalogue';
+import { probeInAir } from '../climate/controlled';
 import type { Design } from '../document/schema';
 import { type Move, type Setting, type Maker, free, round, tidy } from './change';
 import { fanOf, fitted, plantLights, without, withClimate, withDevice, withNew } from '../fitting/fittings';
@@ -116,7 +117,7 @@ export function fan(why: 'damp' | 'warm', more: boolean): Maker {
         const damp = {
           day: tidy(humidityDay.value.high - 0.03),
           night: tidy(Math.min(0.97, humidityNight.value.high - 0.03)),
-          probe: { x: tidy(width / 2), y: tidy(depth * 0.4), z: tidy(height * 0.5) },
+          probe: probeInAir(design, 0.5, 0.4),
         };
         const night = it.criterion.id === 'night';
         return [

@@ -10,6 +10,7 @@ import {
   withDevice,
   withNew,
 } from '../fitting/fittings';
+import { probeInAir } from '../climate/controlled';
 import { clamp } from '../physics/constants';
 
 /** Whether a place is judged by night. */
@@ -49,7 +50,7 @@ export function fog(more: boolean): Maker {
               day: Math.min(0.97, want(humidityDay.value) + extra),
               night: Math.min(0.97, want(humidityNight.value) + extra),
               ...(cools ? { [when]: tidy(cooling - extra) } : {}),
-              probe: { x: tidy(width / 2), y: tidy(depth * 0.4), z: tidy(height * 0.5) },
+              probe: probeInAir(design, 0.5, 0.4),
             },
           }),
         ),

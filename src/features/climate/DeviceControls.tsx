@@ -4,7 +4,9 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { DeviceKind } from '@/core/catalogue';
+import { firstThermostat, probeInAir } from '@/core/climate';
 import type { Design, Device } from '@/core/document';
+import { useOpenDesign, useStore } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 
@@ -64,6 +66,8 @@ interface ControlProps {
 
 /** What holds a heater: its thermostat, set points by day and night, and where its probe lies. */
 export function ThermostatFields({ device, box, onSet }: ControlProps) {
+  const { catalogue } = useStore();
+  const { design } = useOpenDesign();
   const { thermostat } = device;
   const choose = (kind: string): void =>
     onSet({
@@ -71,10 +75,8 @@ export function ThermostatFields({ device, box, onSet }: ControlProps) {
         kind === 'none'
           ? null
           : {
+              ...(thermostat ?? firstThermostat(design, device, catalogue)),
               kind: kind as 'on-off' | 'proportional',
-              day: thermostat?.day ?? 28,
-              night: thermostat?.night ?? null,
-              probe: thermostat?.probe ?? { ...device.at, z: Math.min(0.1, device.at.z) },
             },
     });
   const setPoint = (label: string, time: 'day' | 'night') =>
@@ -120,13 +122,14 @@ export function ThermostatFields({ device, box, onSet }: ControlProps) {
 }
 
 /** What holds a fogger or a fan: its humidistat, and how long it runs of every so often. */
-export function HumidistatFields({ device, kind, box, onSet }: ControlProps) {
+export function HumidistatFields({ device, kind, onSet }: ControlProps) {
+  const { design } = useOpenDesign();
   const { humidistat, duty } = device;
   const airs = kind.form === 'fan';
   const first = {
     day: airs ? 0.85 : 0.7,
     night: airs ? 0.95 : 0.8,
-    probe: { x: box.width / 2, y: box.depth / 2, z: box.height * 0.4 },
+    probe: probeInAir(design, 0.4),
   };
   const setPoint = (label: string, time: 'day' | 'night') =>
     humidistat && (

@@ -1,5 +1,6 @@
 import { findDeviceKind, findGauze } from '../../catalogue';
 import { tooNear } from '../../climate/clearance';
+import { firstThermostat } from '../../climate/controlled';
 import type { Design, Device } from '../../document/schema';
 import { heightAt } from '../../ground/floor';
 import { placeLayers } from '../../ground/placedLayers';
@@ -25,14 +26,7 @@ export const heaterHeld: Rule = ({ design, catalogue }) =>
               edit: 'setDevice',
               change: {
                 device: device.id,
-                change: {
-                  thermostat: {
-                    kind: 'proportional',
-                    day: 28,
-                    night: null,
-                    probe: { ...device.at, z: Math.min(device.at.z, 0.1) },
-                  },
-                },
+                change: { thermostat: firstThermostat(design, device, catalogue) },
               },
             },
           },
