@@ -7,9 +7,10 @@ import LinearProgress from '@mui/material/LinearProgress';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ROOMS, WHAT_IFS, whyNot, type RoomKeeps, type WhatIfId, type WhatIfResult } from '@/core/whatIf';
 import type { Season } from '@/core/climate';
+import type { Design } from '@/core/document';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Panel } from '@/ui/Panel';
 import { useReader } from '@/ui/units';
@@ -17,11 +18,16 @@ import { ClimateStopped, startWhatIf, type Working } from '@/workers/climate';
 import { Played } from './WhatIfPlayed';
 import { SEASON_WORD } from './words';
 
-type State =
-  | { readonly at: 'rest' }
-  | { readonly at: 'work' }
-  | { readonly at: 'done'; readonly result: WhatIfResult }
-  | { readonly at: 'failed'; readonly message: string };
+/** What is played through: of this enclosure in this season, and no longer true of it once either changes. */
+interface Asked {
+  readonly ids: readonly WhatIfId[];
+  readonly design: Design;
+  readonly season: Season;
+}
+type Came =
+  { readonly of: Asked; readonly result: WhatIfResult } | { readonly of: Asked; readonly failed: string };
+/** ms an enclosure is left alone before it is played through again. */
+const QUIET = 400;
 
 /** What happens when something goes wrong, and how long there is. */
 export function WhatIfTab({ season }: { readonly season: Season }) {
@@ -29,24 +35,31 @@ export function WhatIfTab({ season }: { readonly season: Season }) {
   const { catalogue } = useStore();
   const { design } = useOpenDesign();
   const { edit } = useEditing();
-  const [state, setState] = useState<State>({ at: 'rest' });
+  const [ids, setIds] = useState<readonly WhatIfId[] | null>(null);
+  const [came, setCame] = useState<Came | null>(null);
   const [and, setAnd] = useState<WhatIfId | ''>('');
   const room = design.climate.room.keeps ?? 'solid';
-  const running = useRef<Working<WhatIfResult> | null>(null);
-  useEffect(() => () => running.current?.stop(), []);
-  const start = (id: WhatIfId): void => {
-    running.current?.stop();
-    setState({ at: 'work' });
-    const working = startWhatIf(and === '' || and === id ? [id] : [id, and], design, catalogue, season, room);
-    running.current = working;
-    working.done.then(
-      (result) => setState({ at: 'done', result }),
-      (error: unknown) => {
-        if (!(error instanceof ClimateStopped))
-          setState({ at: 'failed', message: error instanceof Error ? error.message : String(error) });
-      },
-    );
-  };
+  useEffect(() => {
+    if (ids === null) return undefined;
+    const of = { ids, design, season };
+    let working: Working<WhatIfResult> | null = null;
+    const begin = setTimeout(() => {
+      working = startWhatIf(ids, design, catalogue, season, room);
+      working.done.then(
+        (result) => setCame({ of, result }),
+        (error: unknown) => {
+          if (!(error instanceof ClimateStopped))
+            setCame({ of, failed: error instanceof Error ? error.message : String(error) });
+        },
+      );
+    }, QUIET);
+    return () => {
+      clearTimeout(begin);
+      working?.stop();
+    };
+  }, [ids, design, season, catalogue, room]);
+  const now =
+    came && came.of.ids === ids && came.of.design === design && came.of.season === season ? came : null;
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Panel label="What if">
@@ -103,9 +116,9 @@ export function WhatIfTab({ season }: { readonly season: Season }) {
             <Box key={it.id} component="li" sx={{ display: 'grid' }}>
               <Button
                 variant="outlined"
-                onClick={() => start(it.id)}
+                onClick={() => setIds(and === '' || and === it.id ? [it.id] : [it.id, and])}
                 disabled={whyNot(it.id, design, catalogue) !== null}
-                aria-pressed={state.at === 'done' && state.result.ids[0] === it.id}
+                aria-pressed={ids?.[0] === it.id}
                 sx={{
                   justifyContent: 'flex-start',
                   textAlign: 'left',
@@ -126,32 +139,24 @@ export function WhatIfTab({ season }: { readonly season: Season }) {
             </Box>
           ))}
         </Box>
-        {state.at === 'work' && (
+        {ids !== null && now === null && (
           <Box sx={{ mt: 1.25, display: 'flex', gap: 2, alignItems: 'center' }}>
             <LinearProgress aria-label="Playing it through" sx={{ flex: 1 }} />
-            <Button
-              onClick={() => {
-                running.current?.stop();
-                setState({ at: 'rest' });
-              }}
-            >
-              Stop
-            </Button>
+            <Button onClick={() => setIds(null)}>Stop</Button>
           </Box>
         )}
-        {state.at === 'failed' && (
+        {now && 'failed' in now && (
           <Alert severity="error" sx={{ mt: 1 }}>
-            It failed: {state.message}. Try again.
+            It failed: {now.failed}. Try again.
           </Alert>
         )}
       </Panel>
-      {state.at === 'done' && (
+      {now && 'result' in now && (
         <Played
-          result={state.result}
+          result={now.result}
           onBuild={(calls) => {
             // One gesture: one step back.
             for (const call of calls) edit(call, 'build it in');
-            setState({ at: 'rest' });
           }}
         />
       )}
