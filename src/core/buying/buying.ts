@@ -6,10 +6,12 @@ import {
   findPlant,
   findSupply,
   type Catalogue,
+  type DeviceKind,
   type Pack,
   type Plant,
 } from '../catalogue';
-import type { Design } from '../document/schema';
+import { mistingHose, nozzlesOf } from '../climate/misting';
+import type { Design, Device } from '../document/schema';
 import { jointLists, type SharedRoll } from '../ground/joint';
 import { bagsOf, type Purchase, type Shelf } from '../ground/shopping';
 import { culturesOf } from '../living/crew';
@@ -20,6 +22,7 @@ import {
   CONTROL_PRICES,
   priceKey,
   SHOPS,
+  shopOfControl,
   shopOfDevice,
   shopOfMaterial,
   shopOfPiece,
@@ -283,6 +286,15 @@ function supplies(wanted: readonly Wanted[], catalogue: Catalogue, take: Take, s
   });
 }
 
+/** What holds a device, or dims a lamp where no thermostat does. */
+const controlsOf = ({ thermostat, humidistat, dim }: Device, { form }: DeviceKind): readonly Control[] => [
+  ...(thermostat ? [thermostat.kind] : []),
+  ...(humidistat ? (['humidistat'] as const) : []),
+  ...(dim < 1 && !thermostat && (form === 'tube' || form === 'bulb' || form === 'panel')
+    ? (['dimmer'] as const)
+    : []),
+];
+
 interface Count {
   readonly shop: Shop;
   readonly price: number;
@@ -323,6 +335,10 @@ function counted(
           'sizes in Hardscape',
         );
     }
+    const control = (it: Control, count = 1, note = ''): void => {
+      if (count > 0)
+        add(wareKey('control', it), shopOfControl(it), controlPrice(it), design.name, count, note);
+    };
     // What goes on and off together hangs on one timer.
     const timers = new Set<string>();
     for (const device of design.climate.devices) {
@@ -330,15 +346,19 @@ function counted(
       if (!kind || !fresh('device', device.id)) continue;
       const id = device.power > 0 ? `${kind.id}@${device.power}` : kind.id;
       add(wareKey('device', id), shopOfDevice(kind), kind.price.value, design.name);
-      const control = (it: Control): void =>
-        add(wareKey('control', it), 'electrical', controlPrice(it), design.name);
-      if (device.thermostat) control(device.thermostat.kind);
-      if (device.humidistat) control('humidistat');
-      if (device.timer.by !== 'always' && !device.thermostat && !device.humidistat)
+      for (const it of controlsOf(device, kind)) control(it);
+      if (device.timer.by !== 'always' && !device.thermostat && !device.humidistat && kind.form !== 'nozzle')
         timers.add(JSON.stringify(device.timer));
     }
-    for (let it = 0; it < timers.size; it += 1)
-      add(wareKey('control', 'timer'), 'electrical', controlPrice('timer'), design.name);
+    control('timer', timers.size);
+    if (
+      design.climate.mist.by === 'nozzles' &&
+      nozzlesOf(design, catalogue).some((it) => fresh('device', it.id))
+    ) {
+      for (const it of ['misting-timer', 'misting-pump', 'misting-filter'] as const) control(it);
+      if (design.climate.mist.bottle !== null) control('misting-bottle', 1, 'size in Climate');
+      control('misting-hose', mistingHose(design, catalogue), 'metres');
+    }
     for (const need of plantsToBuy(assessment.living.plants, (id) => fresh('plant', id)))
       plants.push({ ...need, build: design.name });
     for (const it of sownToBuy(assessment.living.plants, (id) => fresh('plant', id)))

@@ -33,12 +33,18 @@ export function wareOf(key: string): { readonly group: WareGroup; readonly id: s
 /** Under what a price of one's own is kept: a lamp of any power has one price. */
 export const priceKey = (key: string, pack: string): string => `${key.replace(/@.*$/, '')}/${pack}`;
 
-/** What holds a climate, counted off the devices that are held by it. */
+/** What holds and drives a climate, counted off the devices that are held and driven by it. */
 export const CONTROL_NAMES = {
   'on-off': 'Thermostat, on and off',
   proportional: 'Thermostat, proportional',
   timer: 'Timer',
   humidistat: 'Humidistat',
+  dimmer: 'Dimmer',
+  'misting-timer': 'Timer by the second, for mist',
+  'misting-pump': 'Pump for mist, high pressure',
+  'misting-bottle': 'Bottle or canister for mist',
+  'misting-filter': 'Filter in the misting line',
+  'misting-hose': 'Hose for mist, with connectors',
 } as const;
 export type Control = keyof typeof CONTROL_NAMES;
 
@@ -48,6 +54,13 @@ export const CONTROL_PRICES: Readonly<Record<Control, number>> = {
   proportional: 65,
   timer: 8,
   humidistat: 32,
+  dimmer: 25,
+  'misting-timer': 22,
+  'misting-pump': 85,
+  'misting-bottle': 18,
+  'misting-filter': 9,
+  // A metre.
+  'misting-hose': 2,
 };
 
 const SOWN_NAMES = { spores: 'spores', seed: 'seed', pieces: 'pieces to spread' } as const;
@@ -91,5 +104,6 @@ export function shopOfMaterial({ roles, mixing }: Material): Shop {
   return mixing?.sort === 'sand' ? 'building' : 'garden';
 }
 export const shopOfPiece = ({ group }: PieceKind): Shop => (group === 'stone' ? 'garden' : 'animal');
+export const shopOfControl = (it: Control): Shop => (it.startsWith('misting-') ? 'animal' : 'electrical');
 export const shopOfDevice = ({ group, form }: DeviceKind): Shop =>
   group === 'light' || form === 'fan' ? 'electrical' : 'animal';

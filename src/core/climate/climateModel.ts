@@ -32,6 +32,7 @@ import { chamberOf } from './hides';
 import { sceneOf } from './scene';
 import { aroundOf, fogTargets, heatTargets, waterTargets } from './sharing';
 import { sprayOf } from './spray';
+import { A_PULL } from './misting';
 
 /** A design as the engine takes it, with what the screens need to point back at it. */
 export interface ClimateModel {
@@ -274,7 +275,7 @@ export function climateModelOf(
 }
 
 /** Places along the front a sprayer is held, half of its cone, radians, and kg/s of its pulls (from memory). */
-const HAND = { places: [1 / 4, 3 / 4], half: 0.9, rate: 0.0012 } as const;
+const HAND = { places: [1 / 4, 3 / 4], half: 0.9, rate: A_PULL } as const;
 /** Moist hides that are followed as cells of their own. */
 const MOST_CHAMBERS = 4;
 

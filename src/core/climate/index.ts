@@ -4,6 +4,7 @@ export * from './vents';
 export * from './box';
 export * from './calibrated';
 export * from './controlled';
+export * from './misting';
 export * from './weather';
 export * from './simulate';
 export { ImpossibleClimate } from './guard';

@@ -1,6 +1,7 @@
 import { grownIn } from '../brief';
 import { arrangeClimate } from '../climate/arrange';
 import { firstThermostat, probeInAir } from '../climate/controlled';
+import { mistBy, nozzleRate, nozzlesOf } from '../climate/misting';
 import { findDeviceKind } from '../catalogue';
 import { boundsOf } from '../ground/floor';
 import { layGround } from '../ground/layers';
@@ -100,17 +101,23 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     power: row.powers[0] ?? 0,
     dim: 1,
     timer:
-      row.dark && row.heats
-        ? { by: 'always' }
-        : row.id === 'moon-strip' || row.id === 'red-bulb'
-          ? { by: 'night' }
-          : { by: 'day' },
+      row.form === 'nozzle'
+        ? { by: 'clock', spans: [] }
+        : row.dark && row.heats
+          ? { by: 'always' }
+          : row.id === 'moon-strip' || row.id === 'red-bulb'
+            ? { by: 'night' }
+            : { by: 'day' },
     thermostat: row.heats ? firstThermostat(design, { kind, at: spot }, catalogue) : null,
     humidistat: row.form === 'fogger' ? { day: 0.75, night: 0.85, probe: probeInAir(design, 0.5) } : null,
     duty: null,
     since: null,
   };
-  return inClimate(design, { devices: [...devices, device] });
+  const fitted = inClimate(design, { devices: [...devices, device] });
+  // The first nozzle brings its pump and its bottle, and takes over what was misted by hand.
+  return row.form === 'nozzle' && nozzlesOf(design, catalogue).length === 0
+    ? inClimate(fitted, mistBy(design.climate, 'nozzles', nozzleRate(fitted, catalogue)))
+    : fitted;
 };
 
 export const setDevice: Edit<{ device: string; change: Partial<Omit<Device, 'id' | 'at'>> }> = (
@@ -128,14 +135,19 @@ export const setDevice: Edit<{ device: string; change: Partial<Omit<Device, 'id'
 export const moveDevice: Edit<{ device: string; to: Device['at'] }> = (design, { device, to }) =>
   inDevice(design, device, (it) => ({ ...it, at: placed(design, to) }));
 
-export const removeDevice: Edit<{ device: string }> = (design, { device }) =>
-  inClimate(design, {
+/** Takes a device out, of every season too; with the last nozzle its pump and bottle go, and the mist comes by hand. */
+export const removeDevice: Edit<{ device: string }> = (design, { device }, catalogue) => {
+  const taken = inClimate(design, {
     devices: design.climate.devices.filter((it) => it.id !== device),
     seasons: design.climate.seasons.map((it) => ({
       ...it,
       devices: it.devices.filter((own) => own.device !== device),
     })),
   });
+  return nozzlesOf(design, catalogue).length > 0 && nozzlesOf(taken, catalogue).length === 0
+    ? inClimate(taken, mistBy(taken.climate, 'hand', nozzleRate(design, catalogue)))
+    : taken;
+};
 
 /** A vent low or high in a wall. */
 export const addVent: Edit<{ wall: Vent['wall']; where: 'low' | 'high' }> = (design, { wall, where }) => {

@@ -1,6 +1,7 @@
 import { findDeviceKind, findGauze } from '../../catalogue';
 import { tooNear } from '../../climate/clearance';
 import { firstThermostat } from '../../climate/controlled';
+import { FIRST_BOTTLE, mistBy, nozzleRate, nozzlesOf } from '../../climate/misting';
 import type { Design, Device } from '../../document/schema';
 import { heightAt } from '../../ground/floor';
 import { placeLayers } from '../../ground/placedLayers';
@@ -260,9 +261,8 @@ export const gauzeHolds: Rule = ({ design, catalogue, animal }) => {
 
 /** Nozzles want a pump and something to draw on; mist that is by hand does not drive them. */
 export const mistDriven: Rule = ({ design, catalogue }) => {
-  const { mist, devices } = design.climate;
-  const nozzles = devices.filter((it) => findDeviceKind(catalogue, it.kind)?.form === 'nozzle');
-  const [first] = nozzles;
+  const { mist } = design.climate;
+  const [first] = nozzlesOf(design, catalogue);
   if (!first) {
     return mist.by === 'nozzles' && mist.times.length > 0
       ? [
@@ -290,11 +290,14 @@ export const mistDriven: Rule = ({ design, catalogue }) => {
       severity: 'look',
       place: { at: 'climate', device: first.id },
       what: message`${first.name} has neither pump nor bottle: mist is set to come by hand.`,
-      because: message`Nozzles want high pressure. With a pump and a bottle of ${tank(0.01)} they run by the clock.`,
+      because: message`Nozzles want high pressure. With a pump and a bottle of ${tank(FIRST_BOTTLE)} they run by the clock.`,
       remedies: [
         {
           label: message`Drive them with a pump and a bottle`,
-          call: { edit: 'setClimate', change: { mist: { ...mist, by: 'nozzles', bottle: 0.01 } } },
+          call: {
+            edit: 'setClimate',
+            change: mistBy(design.climate, 'nozzles', nozzleRate(design, catalogue)),
+          },
         },
       ],
       basis: 'practice',
