@@ -93,3 +93,76 @@ export const packsOf = (it: Assessment, material: string): number =>
     .filter((row) => row.material === material)
     .flatMap((row) => row.packs)
     .reduce((sum, pack) => sum + pack.count, 0);
+
+export const bed: Figure = { what: 'cm of bed', of: (it) => deepest(it, 'drainage'), low: 4, high: 7 };
+export const water: Figure = {
+  what: 'cm of water in it',
+  of: (_, it) => it.ground.waterDepth * 100,
+  low: 1,
+  high: 1.5,
+};
+export const light: Figure = {
+  what: 'lumens a litre',
+  of: (_, it) => lumensPerLitre(it),
+  low: 10,
+  high: 20.5,
+};
+export const warmHides: Figure = {
+  what: 'hides, warm side',
+  of: (it) => hidesOn(it, 'warm'),
+  low: 1,
+  high: 3,
+};
+export const coolHides: Figure = {
+  what: 'hides, cool side',
+  of: (it) => hidesOn(it, 'cool'),
+  low: 1,
+  high: 6,
+};
+export const soil = (low: number, high: number): Figure => ({
+  what: 'L of soil in place',
+  of: (it) => litres(it, 'substrate'),
+  low,
+  high,
+});
+export const standing = (low: number, high: number): Figure => ({
+  what: 'kg standing',
+  of: (it) => it.standingMass,
+  low,
+  high,
+});
+export const corners = ['frontLeft', 'frontRight', 'backLeft', 'backRight'] as const;
+export const layerOf = ({ ground }: Design, kind: string): string =>
+  ground.layers.find((it) => it.kind === kind)?.id ?? '';
+export const mistSeconds = (_: Assessment, { climate }: Design): number =>
+  climate.mist.times.reduce((sum, it) => sum + it.seconds, 0) / climate.mist.everyDays;
+export const perches = (it: Assessment): number =>
+  it.scape.pieces.filter((own) => own.uses.includes('perch')).length;
+/** Pieces, as they are named, of a kind of the catalogue. */
+export const countOf = ({ scape }: Design, kind: string): number =>
+  scape.pieces.filter((it) => it.kind === kind).length;
+/** L an hour that come out at the top of the first fall. */
+export const fallOf = (it: Assessment): number =>
+  (it.scape.pieces.find((own) => own.uses.includes('fall'))?.water?.working.flow ?? 0) * 3.6e6;
+/** The tub so large, m: the first, or the one after so many others. */
+export const tubOf =
+  (width: number, depth: number, height: number, after = 0): Made =>
+  ({ scape }) => {
+    const tub = scape.pieces.filter((it) => it.kind === 'soaking-tub')[after];
+    if (tub?.body.shape !== 'block') throw new Error('no such tub stands there');
+    return {
+      edit: 'setPiece',
+      change: { piece: tub.id, change: { body: { ...tub.body, width, depth, height } } },
+    };
+  };
+/** The basking place built up by so much, m. */
+export const higher =
+  (by: number): Made =>
+  ({ scape }) => {
+    const stack = scape.pieces.find((it) => it.basking);
+    if (stack?.body.shape !== 'block') throw new Error('nothing to bask on');
+    return {
+      edit: 'setPiece',
+      change: { piece: stack.id, change: { body: { ...stack.body, height: stack.body.height + by } } },
+    };
+  };

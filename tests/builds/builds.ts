@@ -1,41 +1,23 @@
-import type { Design } from '@/core/document';
 import {
   baskingOver,
+  bed,
+  coolHides,
+  corners,
   deepest,
   fixOf,
-  hidesOn,
+  layerOf,
+  light,
   litres,
-  lumensPerLitre,
+  mistSeconds,
   packsOf,
+  soil,
+  standing,
+  warmHides,
+  water,
   type Build,
-  type Figure,
 } from './build';
-
-const bed: Figure = { what: 'cm of bed', of: (it) => deepest(it, 'drainage'), low: 4, high: 7 };
-const water: Figure = {
-  what: 'cm of water in it',
-  of: (_, it) => it.ground.waterDepth * 100,
-  low: 1,
-  high: 1.5,
-};
-const light: Figure = { what: 'lumens a litre', of: (_, it) => lumensPerLitre(it), low: 10, high: 20.5 };
-const warmHides: Figure = { what: 'hides, warm side', of: (it) => hidesOn(it, 'warm'), low: 1, high: 3 };
-const coolHides: Figure = { what: 'hides, cool side', of: (it) => hidesOn(it, 'cool'), low: 1, high: 6 };
-const soil = (low: number, high: number): Figure => ({
-  what: 'L of soil in place',
-  of: (it) => litres(it, 'substrate'),
-  low,
-  high,
-});
-const standing = (low: number, high: number): Figure => ({
-  what: 'kg standing',
-  of: (it) => it.standingMass,
-  low,
-  high,
-});
-const corners = ['frontLeft', 'frontRight', 'backLeft', 'backRight'] as const;
-const layerOf = ({ ground }: Design, kind: string): string =>
-  ground.layers.find((it) => it.kind === kind)?.id ?? '';
+import { DAMP } from './damp';
+import { DRY } from './dry';
 
 /**
  * Builds of the sort people make, each told in its first answers and changed by hand. Names and figures are of our own; what
@@ -196,12 +178,7 @@ export const BUILDS: readonly Build[] = [
       standing(30, 50),
       light,
       coolHides,
-      {
-        what: 'seconds of mist a day',
-        of: (_, { climate }) => climate.mist.times.reduce((sum, it) => sum + it.seconds, 0),
-        low: 30,
-        high: 120,
-      },
+      { what: 'seconds of mist a day', of: mistSeconds, low: 30, high: 120 },
     ],
     stands: [],
     answer: 'holds',
@@ -225,4 +202,6 @@ export const BUILDS: readonly Build[] = [
     stands: [],
     answer: 'holds-but',
   },
+  ...DRY,
+  ...DAMP,
 ];

@@ -38,6 +38,8 @@ export const PieceKind = z.strictObject({
   id: z.string(),
   name: z.string(),
   group: z.enum(PIECE_GROUPS),
+  /** What else people call it, or look for when they want it. */
+  words: z.array(z.string()).optional(),
   /** What it is good for, one line. */
   why: z.string(),
   look: z.enum([

@@ -12,10 +12,10 @@ const edited = (design: Design, ...calls: EditCall[]): Design =>
 /** Misted by hand, 40 pulls in the morning; in summer 20. */
 const HAND = edited(
   firstDesign('correlophus-ciliatus', 'middle', [], { size: { width: 0.45, depth: 0.45, height: 0.6 } }),
+  { edit: 'clearDevices', change: {} },
   {
     edit: 'setClimate',
     change: {
-      devices: [],
       mist: { by: 'hand', times: [{ at: 420, seconds: 40 }], everyDays: 1, bottle: null },
       seasons: [
         {

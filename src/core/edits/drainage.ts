@@ -9,7 +9,7 @@ import {
   type BedId,
   type Catalogue,
 } from '../catalogue';
-import { level, lowest, mean } from '../ground/corners';
+import { level, lowest, map, mean } from '../ground/corners';
 import type { Squeeze } from '../ground/water';
 import {
   type Design,
@@ -24,6 +24,9 @@ import { nextLayerId, newLayer, type Edit, inGround, nextId, MAX, inLayers } fro
 import { clamp } from '../physics/constants';
 
 const isDrained = (kind: Layer['kind']): boolean => kind === 'drainage' || kind === 'barrier';
+
+/** m from kept water up to the soil, with something to spare (common practice). */
+const FREEBOARD = 0.015;
 
 /** Puts a bed under a stack, or swaps the one that lies there, and sees to its barrier. */
 function drainStack(design: Design, layers: Layer[], bed: BedId, catalogue: Catalogue): Layer[] {
@@ -128,6 +131,17 @@ function landToFloor(design: Design): Design {
 
 export const setWaterDepth: Edit<{ depth: number }> = (design, { depth }) =>
   inGround(design, { waterDepth: clamp(depth, 0, MAX) });
+
+/** Keeps so much water, m, and makes the bed deep enough that what lies over it stays out of it. */
+export const keepWater: Edit<{ depth: number }> = (design, { depth }, catalogue) => {
+  const kept = setWaterDepth(design, { depth }, catalogue);
+  const least = Math.ceil((depth + FREEBOARD) * 200 - 1e-6) / 200;
+  return inLayers(kept, (layer) =>
+    layer.kind === 'drainage'
+      ? { ...layer, thickness: map(layer.thickness, (it) => Math.max(it, Math.min(least, MAX))) }
+      : layer,
+  );
+};
 
 export const setSqueeze: Edit<{ squeeze: Squeeze }> = (design, { squeeze }) => inGround(design, { squeeze });
 

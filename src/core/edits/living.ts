@@ -1,5 +1,5 @@
 import { findPlant, type Catalogue } from '../catalogue';
-import { layGround } from '../ground/layers';
+import { allWater, layGround } from '../ground/layers';
 import { crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
 import type { CrewHome } from '../living/population';
@@ -177,7 +177,9 @@ export const proposeLiving: Edit<Record<never, never>> = (design, _, catalogue) 
   const { chosen } = proposePlanting({ design, ground, catalogue, survey });
   const planted = adoptPlanting(design, { plants: chosen.map((it) => it.planted) }, catalogue);
   const home = crewHomeOf(planted, ground, catalogue, survey);
-  const { crew, supplement } = crewAndFood(planted, home, catalogue);
+  const { crew, supplement } = allWater(ground)
+    ? { crew: [], supplement: design.living.supplement }
+    : crewAndFood(planted, home, catalogue);
   const { males, females } = design.living.company;
   const pool = design.ground.method === 'full-water';
   return inLiving(planted, {

@@ -1,3 +1,5 @@
+import { everydayMaterial } from '../catalogue';
+import { level, map } from '../ground/corners';
 import { boundsOf } from '../ground/floor';
 import { linerOf, type RegionKind, regionOf } from './regionShapes';
 import { allLayers, type Design, type Layer, type Region, type Point } from '../document/schema';
@@ -41,6 +43,25 @@ export const lineWater: Edit<{ region: string }> = (design, { region }, catalogu
     const id = nextLayerId([...allLayers(design.ground)]);
     const liner = linerOf(catalogue, 0.04).map((it): Layer => ({ ...it, id }));
     return [...layers.slice(0, at), ...liner, ...layers.slice(at)];
+  });
+
+/** Brings gravel into the water of a region, so that it stands `by` m less deep. */
+export const shallowWater: Edit<{ region: string; by: number }> = (design, { region, by }, catalogue) =>
+  inStack(design, region, (layers) => {
+    const at = layers.findIndex((it) => it.kind === 'water');
+    if (at < 0 || by <= 0) return layers;
+    const under = layers[at - 1];
+    if (under?.kind === 'thin')
+      return layers.map((it) =>
+        it === under ? { ...under, thickness: map(under.thickness, (own) => own + by) } : it,
+      );
+    const gravel: Layer = {
+      kind: 'thin',
+      id: nextLayerId([...allLayers(design.ground)]),
+      material: everydayMaterial(catalogue, 'thin').id,
+      thickness: level(by),
+    };
+    return [...layers.slice(0, at), gravel, ...layers.slice(at)];
   });
 
 /** A square round a place, kept within the box, to the millimetre. */

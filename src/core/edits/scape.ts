@@ -3,8 +3,11 @@ import { animalIn } from '../brief/age';
 import { siteAt } from '../ground/bodies';
 import { placePieces } from '../pieces/place';
 import { arrange } from '../scape/arrange';
-import { downToFloor, overGround, showing } from '../scape/showing';
-import { belongs, freePlace, placedSolid, settled, stretched, supportFor } from '../scape/settle';
+import { clashOf } from '../scape/overlap';
+import { fallAsks, fittedPump } from '../scape/pump';
+import { downToFloor, isVessel, overGround, RIM, showing } from '../scape/showing';
+import { solidOf } from '../pieces/solid';
+import { belongs, freePlace, placedSolid, settled, stretched, supportFor, walledBy } from '../scape/settle';
 import type { Background, Cutout, Design, Piece, Scape } from '../document/schema';
 import { type Edit, nextId } from './shared';
 import { clamp } from '../physics/constants';
@@ -70,22 +73,62 @@ export const addPiece: Edit<{ kind: string; at?: { x: number; y: number } }> = (
   // What is to stand on the floor is bought so tall that one sees it.
   const deep =
     stands && site.waterAt(placed.at.x, placed.at.y) === undefined && showing(stands.solid, site) < SEEN;
-  return inScape(design, { pieces: [...pieces, deep ? overGround(placed, SEEN, design, site) : placed] });
+  const made = deep ? overGround(placed, SEEN, design, site) : placed;
+  return inScape(design, { pieces: [...pieces, row.uses.includes('fall') ? pumped(made, design) : made] });
 };
 
-/** A branch of a thickness from wall to wall, half-way up the free height. */
+/** A fall with the pump and hose that bring its water up to where it stands; as it was where none does. */
+function pumped(piece: Piece, design: Design): Piece {
+  const solid = placedSolid(design, piece);
+  const lift = solid ? Math.max(0, solid.bounds.z1 - design.ground.waterDepth) : 0;
+  const pump = piece.pump && fittedPump(fallAsks(piece).flow, lift);
+  return pump ? { ...piece, pump } : piece;
+}
+
+/** Shares of the free height, and of the depth, at which a perch is tried, the best first (common practice). */
+const PERCH_HEIGHTS = [0.5, 0.7, 0.35, 0.85, 0.6, 0.42, 0.78, 0.25];
+const PERCH_DEPTHS = [0.45, 0.65, 0.3, 0.8, 0.15];
+
+/**
+ * A branch of a thickness from wall to wall, cut to the width between the faces it is held by; where nothing else runs
+ * through it, half-way up the free height first.
+ */
 export const addPerch: Edit<{ diameter: number }> = (design, { diameter }, catalogue) => {
   const { width, depth, height } = design.enclosure;
   const added = addPiece(design, { kind: 'branch', at: { x: width / 2, y: depth / 2 } }, catalogue);
   const made = added.scape.pieces.at(-1);
   if (!made || added === design) return design;
-  return inPiece(added, made.id, (piece) => ({
-    ...piece,
-    at: { x: diameter / 2, y: depth * 0.45 },
-    body: { shape: 'rod', run: { x: width - diameter, y: 0 }, rise: 0, diameter, wall: null },
-    support: { on: 'wall', wall: 'left', height: Math.round(height * 60) / 100 },
-    fixed: true,
-  }));
+  const site = siteAt(design);
+  const others = placePieces(design.scape.pieces, site);
+  const [from, to] = walledBy(design);
+  const perch = (up: number, deep: number): Piece => {
+    const at = { x: from, y: Math.round(depth * deep * 1000) / 1000 };
+    const ground = site.groundAt(width / 2, at.y);
+    return {
+      ...made,
+      at,
+      body: { shape: 'rod', run: { x: to - from, y: 0 }, rise: 0, diameter, wall: null },
+      support: {
+        on: 'wall',
+        wall: 'left',
+        height: Math.round((ground + (height - ground) * up) * 100) / 100,
+      },
+      fixed: true,
+    };
+  };
+  const tried = PERCH_HEIGHTS.flatMap((up) => PERCH_DEPTHS.map((deep) => perch(up, deep)));
+  const clash = (piece: Piece): number => {
+    const solid = placedSolid(design, piece);
+    if (!solid) return Infinity;
+    return others.reduce((sum, it) => sum + clashOf(solid, it.solid), 0);
+  };
+  let best = { piece: tried[0] ?? made, by: Infinity };
+  for (const piece of tried) {
+    const by = clash(piece);
+    if (by < best.by - 1e-6) best = { piece, by };
+    if (by < 1e-6) break;
+  }
+  return inPiece(added, made.id, () => best.piece);
 };
 
 /** A branch from the ground up against a piece that is hard to get to, as flat as the box lets it. */
@@ -163,8 +206,29 @@ export const standOnFloor: Edit<{ piece: string }> = (design, { piece: id }) => 
   if (!placed || !down) return design;
   const others = inScape(design, { pieces: design.scape.pieces.filter((it) => it.id !== id) });
   const beside = freePlace(others, down, down.at);
-  const stands = overGround(beside, Math.max(SEEN, showing(placed.solid, site)), design, site);
+  const rim = isVessel(beside) ? showing(solidOf(beside.body, beside.at, 0), site) : 0;
+  const stands =
+    rim > RIM ? beside : overGround(beside, Math.max(SEEN, showing(placed.solid, site)), design, site);
   return inPiece(design, id, () => stands);
+};
+
+/** Moves a piece to the nearest place where it is in nobody’s way; where there is none it stays. */
+export const makeRoom: Edit<{ piece: string }> = (design, { piece: id }, catalogue) => {
+  const piece = design.scape.pieces.find((it) => it.id === id);
+  if (!piece) return design;
+  const row = findPieceKind(catalogue, piece.kind);
+  const others = inScape(design, { pieces: design.scape.pieces.filter((it) => it.id !== id) });
+  const moved = freePlace(others, piece, piece.at, row ? belongs(row) : 'anywhere');
+  const site = siteAt(design);
+  const clash = (it: Piece): number => {
+    const solid = placedSolid(others, it);
+    if (!solid) return Infinity;
+    return placePieces(others.scape.pieces, site).reduce(
+      (most, { solid: by }) => Math.max(most, clashOf(solid, by)),
+      0,
+    );
+  };
+  return clash(moved) < clash(piece) ? inPiece(design, id, () => moved) : design;
 };
 
 /** Puts a piece somewhere; it comes to rest on what is there (see `settled`). */

@@ -1,14 +1,17 @@
 import { many, materialOf } from '../catalogue';
 import { allLayers } from '../document/schema';
+import { allWater } from '../ground/layers';
 import { capital, length, message } from '../units';
 import type { Rule } from '../finding/finding';
 
 /** Deep enough to dig and den in, at the deepest place. */
-export const digDepth: Rule = ({ animal, deepestSoil, design, catalogue }) => {
+export const digDepth: Rule = ({ animal, deepestSoil, design, ground, catalogue }) => {
   if (!animal || animal.digs.value === 0) return [];
   const deepest = deepestSoil;
   const wanted = animal.digs.value;
   const basis = animal.digs.basis;
+  // There is nothing to dig in, and what lives there does not.
+  if (allWater(ground)) return [];
   const onPaper = allLayers(design.ground).some(
     (layer) => layer.kind === 'thin' && materialOf(catalogue, layer.material).roles.includes('paper'),
   );

@@ -1,9 +1,12 @@
 import { many } from '../catalogue';
+import { allWater } from '../ground/layers';
 import { length, message } from '../units';
 import type { Finding, Rule } from '../finding/finding';
 
 /** The ground must leave room over it: for the animal where it is known, otherwise half the box. */
-export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: deepest }) => {
+export const freeHeight: Rule = ({ design, animal, highest: top, deepestSoil: deepest, ground }) => {
+  // It moves in the water.
+  if (allWater(ground) && top < design.enclosure.height) return [];
   const left = design.enclosure.height - top;
   const wanted = animal?.space.value.freeHeight ?? design.enclosure.height / 2;
   if (left >= wanted - 0.0005) return [];

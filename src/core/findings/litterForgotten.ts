@@ -1,10 +1,11 @@
 import { allLayers } from '../document/schema';
+import { allWater } from '../ground/layers';
 import { message } from '../units';
 import type { Rule } from '../finding/finding';
 
 /** Leaf litter is what gets forgotten until the end, and what the crew lives on. */
-export const litterForgotten: Rule = ({ design, animal }) => {
-  if (!animal || animal.ground.value === 'dry') return [];
+export const litterForgotten: Rule = ({ design, animal, ground }) => {
+  if (!animal || animal.ground.value === 'dry' || allWater(ground)) return [];
   if (allLayers(design.ground).some((layer) => layer.kind === 'litter')) return [];
   // Over a flooded floor litter belongs on the land.
   const { layers, regions } = design.ground;

@@ -5,6 +5,8 @@ import type { Finding, RuleContext, Rule } from '../finding/finding';
 
 /** Small frogs drown in more than this, m (common practice). */
 const SMALL_FROG_WATER = 0.015;
+/** m of water a small frog is safe in (common practice). */
+const SAFE = 0.01;
 const SMALL_FROG = 0.045;
 
 /** Regions that cannot be seen, pools that need an edge or a bowl, water too deep for small frogs. */
@@ -51,8 +53,15 @@ function waterOf(
       severity: 'look',
       place,
       what: message`The water is deep for so small a frog.`,
-      because: message`It stands ${length(deepest)} deep; ${many(animal.english)} are safe in about ${length(0.01)}. Otherwise give them a way out at every edge.`,
-      remedies: [],
+      because: message`It stands ${length(deepest)} deep; ${many(animal.english)} are safe in about ${length(SAFE)}. Otherwise give them a way out at every edge.`,
+      remedies: region
+        ? [
+            {
+              label: message`Fill it with gravel to ${length(SAFE)} under the water`,
+              call: { edit: 'shallowWater', change: { region: region.id, by: deepest - SAFE } },
+            },
+          ]
+        : [],
       basis: 'practice',
     });
   }

@@ -83,6 +83,10 @@ export interface Part {
   readonly free: number;
 }
 
+/** All of the floor is open water: there is no land in it. */
+export const allWater = ({ parts }: Pick<GroundResult, 'parts'>): boolean =>
+  parts.length > 0 && parts.every(({ stack }) => stack.at(-1)?.layer.kind === 'water');
+
 export interface GroundResult {
   /** Those of the rest of the floor first, then region by region; each from the floor up. */
   readonly layers: readonly LayerResult[];

@@ -216,8 +216,12 @@ function burrower(plan: Plan): void {
 function halfWater(plan: Plan): void {
   const { depth } = plan.design.enclosure;
   const { across, ground, wants, site } = plan;
-  hide(plan, 'cork-half', { x: across(0.78), y: depth * 0.72 });
-  hide(plan, 'cork-half', { x: across(0.22), y: depth * 0.72 });
+  for (const at of [
+    { x: across(0.78), y: depth * 0.72 },
+    { x: across(0.22), y: depth * 0.72 },
+  ])
+    // Cork floats: under water a slate lies on stones.
+    hide(plan, wet(plan, at.x, at.y) ? 'slate-roof' : 'cork-half', at);
   if (wants.moistHide) moistHide(plan, { x: across(0.5), y: depth * 0.74 });
   // A root stands in the water and leads out of it.
   const front = { x: across(0.3), y: depth * 0.14 };
@@ -380,6 +384,8 @@ function covering(plan: Plan): void {
     const it = findPieceKind(catalogue, kind);
     return it?.look !== 'open' && it?.group !== 'water';
   };
+  // Where all is water there is nothing to lay it on.
+  if (wet(plan, plan.across(0.5), enclosure.depth * 0.55)) return;
   for (let more = 0; row && more < MOST_MORE; more += 1) {
     const placed = placePieces(plan.design.scape.pieces, plan.site);
     if (coverShare(placed, enclosure, ({ piece }) => covers(piece.kind)) >= wants.cover) return;

@@ -1,5 +1,5 @@
 import { GRAVITY } from '../physics/constants';
-import type { Pump } from '../document/scapeSchema';
+import type { Piece, Pump } from '../document/scapeSchema';
 
 /** Kinematic viscosity of fresh water at 20 °C, m²/s (1.004e-6; CRC Handbook). */
 export const VISCOSITY = 1.004e-6;
@@ -80,5 +80,42 @@ export function workingPoint({ maxHead, maxFlow, hose }: Pump, lift: number): Wo
   return { ...loss, flow, head: lift + loss.tube + loss.fittings };
 }
 
-/** Flow a lip asks for, m³/s for each m of its width: a trickle that wets all of it, and a closed sheet (from memory). */
-export const LIP = { trickle: 15 / 3.6e6 / 0.01, sheet: 60 / 3.6e6 / 0.01 } as const;
+/** Flow asked for, m³/s for each m of width: drops all along a wall, and a trickle that wets a whole lip (from memory). */
+const ASKS = { drip: 2 / 3.6e6 / 0.01, trickle: 15 / 3.6e6 / 0.01 } as const;
+
+/** m of lip, or of wall that drips, and m³/s that wet all of it. */
+export function fallAsks({ body }: Pick<Piece, 'body'>): { readonly wide: number; readonly flow: number } {
+  const wide = body.shape === 'block' ? body.width : Math.hypot(body.run.x, body.run.y);
+  return { wide, flow: wide * (body.shape === 'plank' ? ASKS.drip : ASKS.trickle) };
+}
+
+/** Small pumps as they are sold, weakest first: L/h at no height, m of greatest head, m of hose inside (common practice). */
+const SIZES = [
+  [200, 0.8, 0.008],
+  [300, 0.9, 0.012],
+  [600, 1.2, 0.016],
+  [1000, 1.6, 0.016],
+  [1500, 2, 0.02],
+  [2500, 2.5, 0.025],
+  [4000, 3.2, 0.032],
+] as const;
+/** m of hose beyond the height it rises, at its two ends. */
+const ENDS_OF_HOSE = 0.3;
+
+/**
+ * The weakest usual pump, with its hose, that brings a flow up to a height.
+ * @param flow m³/s
+ * @param lift m
+ */
+export function fittedPump(flow: number, lift: number): Pump | undefined {
+  const length = Math.ceil((lift + ENDS_OF_HOSE) * 10) / 10;
+  return SIZES.map(([litres, maxHead, diameter]): Pump => ({
+    maxFlow: litres / 3.6e6,
+    maxHead,
+    hose: { diameter, length, bends: 2 },
+    guarded: true,
+  })).find((it) => workingPoint(it, lift).flow >= flow);
+}
+
+/** m of water a small pump wants over its intake, and must never run without (common practice). */
+export const PUMP_WANTS = 0.025;

@@ -1,11 +1,13 @@
 import { findPieceKind, type Animal, type Catalogue, type PieceKind, type Use } from '../catalogue';
 import type { Design, Piece, Scape } from '../document/schema';
 import type { GroundResult } from '../ground/layers';
+import { WATER_DENSITY } from '../physics/constants';
 import { coverShare } from './cover';
 import { goesIn, sticksOut } from './fits';
 import { backResult, suppliesFor, type BackResult, type SupplyNeed } from './needs';
 import type { Placed } from '../pieces/place';
 import { workingPoint, type Working } from './pump';
+import { isVessel } from './showing';
 import { SNUG, wantsOf, type Wants } from './wants';
 
 export type Zone = 'warm' | 'cool';
@@ -27,6 +29,8 @@ export interface PieceResult {
   readonly mass: number;
   /** m³ of soil a planter takes. */
   readonly fill: number;
+  /** m³ of water a dish or a tub holds. */
+  readonly holds: number;
   /** m³ of it under the ground, and in water. */
   readonly buried: number;
   readonly wet: number;
@@ -54,6 +58,8 @@ export interface ScapeResult {
   readonly wants: Wants;
 }
 
+/** Share of a dish or tub that is filled (common practice: not to the brim). */
+const FILLED = 0.8;
 /** Moist soil in a planter, kg/m³ (from memory). */
 const PLANTER_SOIL = 800;
 
@@ -147,6 +153,9 @@ function resultFor(placed: Placed, { design, ground, wants, soils, catalogue }: 
   const { enclosure, scape } = design;
   const uses = kind?.uses ?? [];
   const fill = uses.includes('plant') ? solid.encloses : 0;
+  const vessel =
+    isVessel(piece) && !uses.includes('fall') && uses.some((it) => it === 'drink' || it === 'soak');
+  const holds = vessel ? solid.encloses * FILLED : 0;
   let buried = 0;
   let wet = 0;
   for (const [layer, volume] of ground.within.get(piece.id) ?? []) {
@@ -158,8 +167,10 @@ function resultFor(placed: Placed, { design, ground, wants, soils, catalogue }: 
     placed,
     kind,
     uses,
-    mass: (piece.mass ?? solid.stuff * (kind?.density.value ?? 0)) + fill * PLANTER_SOIL,
+    mass:
+      (piece.mass ?? solid.stuff * (kind?.density.value ?? 0)) + fill * PLANTER_SOIL + holds * WATER_DENSITY,
     fill,
+    holds,
     buried,
     wet,
     goesIn: goesIn(piece.body, enclosure),

@@ -64,6 +64,12 @@ function facesOf({
   return faces;
 }
 
+/** From where to where a pole runs that is held by the left and the right: the inmost face of either, m. */
+export function walledBy(design: Design): readonly [left: number, right: number] {
+  const { left, right } = facesOf(design);
+  return [Math.max(...left), Math.min(...right)];
+}
+
 /** Which wall, or background on it, a body touches. */
 function wallAt(bounds: Bounds, design: Design): 'left' | 'right' | 'back' | 'front' | undefined {
   const faces = facesOf(design);

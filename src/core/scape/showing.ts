@@ -4,6 +4,8 @@ import { solidOf, type Solid } from '../pieces/solid';
 import { goesIn } from './fits';
 
 const MILLIMETRE = 0.001;
+/** m of a vessel’s rim over the ground that keep soil out of it (common practice). */
+export const RIM = 0.02;
 /** m left under the lid. */
 const UNDER_LID = 0.02;
 const mm = (value: number): number => Math.round(value / MILLIMETRE) * MILLIMETRE;
@@ -34,6 +36,10 @@ export function overGround(piece: Piece, shows: number, { enclosure }: Design, s
   return { ...piece, body: { ...body, height } };
 }
 
+/** Open above and hollow: a dish, a tub, a planter. */
+export const isVessel = ({ body, entrance }: Pick<Piece, 'body' | 'entrance'>): boolean =>
+  body.shape === 'block' && body.wall !== null && entrance === null;
+
 /**
  * What stands in the ground, down on the floor of the box and as tall over the ground as it was; null for what lies: it
  * would be buried whole.
@@ -41,6 +47,8 @@ export function overGround(piece: Piece, shows: number, { enclosure }: Design, s
 export function downToFloor({ piece, solid, base }: Placed, design: Design, site: Site): Piece | null {
   const { body } = piece;
   const down: Piece = { ...piece, support: { on: 'floor' } };
+  // A tub that is tall enough is let in; no one builds it taller for that.
+  if (isVessel(piece) && showing(solidOf(body, piece.at, 0), site) > RIM) return down;
   if (body.shape === 'block') return overGround(down, showing(solid, site), design, site);
   return body.rise > base ? { ...down, body: { ...body, rise: mm(body.rise + base) } } : null;
 }

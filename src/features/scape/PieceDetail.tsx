@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { memo, useCallback } from 'react';
 import type { Body, Piece, Support } from '@/core/document';
 import type { PieceResult } from '@/core/scape';
-import { bag, length, mass, patch } from '@/core/units';
+import { bag, length, mass, patch, tank } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
 import { LineField, NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -100,7 +100,8 @@ export function PieceDetail({ result, onGone }: Props) {
           {result.kind?.why} It weighs about {write(mass(result.mass))}, shades {write(patch(solid.shades))}{' '}
           of floor
           {result.buried > 5e-5 ? `, displaces ${write(bag(result.buried))} of ground` : ''}
-          {result.fill > 1e-6 ? `, takes ${write(bag(result.fill))} of soil` : ''}; its lowest point is{' '}
+          {result.fill > 1e-6 ? `, takes ${write(bag(result.fill))} of soil` : ''}
+          {result.holds > 1e-6 ? `, holds ${write(tank(result.holds))} of water` : ''}; its lowest point is{' '}
           {write(length(Math.max(0, solid.bounds.z0)))} up, its highest {write(length(solid.bounds.z1))}.
         </Typography>
         <Doings piece={id} onGone={onGone} />

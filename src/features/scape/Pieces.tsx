@@ -2,6 +2,7 @@
 
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo } from 'react';
@@ -12,6 +13,13 @@ import { PlainTable } from '@/ui/PlainTable';
 import { useReader } from '@/ui/units';
 import { PieceDetail } from './PieceDetail';
 import { GROUP_WORD, sizeWords, standing } from './words';
+
+/** m of a branch for an animal that asks for none. */
+const USUAL_PERCH = 0.02;
+
+/** Ids count up, so that a new one can be opened before it is drawn. */
+const nextOf = (ids: readonly string[]): string =>
+  `piece-${Math.max(0, ...ids.map((id) => Number(id.slice('piece-'.length)) || 0)) + 1}`;
 
 interface Props {
   readonly selected: string | null;
@@ -26,10 +34,19 @@ export function Pieces({ selected, onSelect, onAdded }: Props) {
   const { prefs, write } = reader;
   const { pieces } = design.scape;
   const { scape } = assessment;
+  const { edit } = useEditing();
+  const { perch } = scape.wants;
+  const span = (): void => {
+    edit({ edit: 'addPerch', change: { diameter: perch ? (perch.low + perch.high) / 2 : USUAL_PERCH } });
+    onAdded(nextOf(pieces.map((it) => it.id)));
+  };
   const chosen = scape.pieces.find((it) => it.placed.piece.id === selected);
   return (
     <>
       <AddPiece ids={pieces.map((it) => it.id).join(' ')} onAdded={onAdded} />
+      <Button size="small" sx={{ mt: 0.5 }} onClick={span}>
+        Span a branch from wall to wall
+      </Button>
       {chosen && <PieceDetail key={chosen.placed.piece.id} result={chosen} onGone={() => onSelect(null)} />}
       {pieces.length === 0 ? (
         <Typography sx={{ color: 'earth.quiet', mt: 1.5 }}>
@@ -151,9 +168,7 @@ const AddPiece = memo(function AddPiece({
   );
   const add = (kind: PieceKind): void => {
     edit({ edit: 'addPiece', change: { kind: kind.id } });
-    // Ids count up, so that the new one can be opened before it is drawn.
-    const last = Math.max(0, ...ids.split(' ').map((id) => Number(id.slice('piece-'.length)) || 0));
-    onAdded(`piece-${last + 1}`);
+    onAdded(nextOf(ids.split(' ')));
   };
   return (
     <Autocomplete
@@ -163,6 +178,12 @@ const AddPiece = memo(function AddPiece({
       getOptionLabel={(kind) => kind.name}
       value={null}
       onChange={(_, kind) => kind && add(kind)}
+      filterOptions={(options, { inputValue }) => {
+        const wanted = inputValue.trim().toLowerCase();
+        return options.filter(({ name, group, words = [] }) =>
+          [name, GROUP_WORD[group], ...words].some((it) => it.toLowerCase().includes(wanted)),
+        );
+      }}
       renderOption={({ key, ...props }, kind) => (
         <Box component="li" key={key} {...props} sx={{ display: 'block !important' }}>
           <Box sx={{ fontWeight: 600 }}>{kind.name}</Box>

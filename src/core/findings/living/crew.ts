@@ -1,5 +1,6 @@
 import { grownIn } from '../../brief';
 import { type CrewKind } from '../../catalogue';
+import { allWater } from '../../ground/layers';
 import { crewOf } from '../../living/crew';
 import { judgeGroup } from '../../living/group';
 import { message, light } from '../../units';
@@ -23,8 +24,8 @@ const UNWANTED: Partial<Record<CrewKind['group'], typeof PEST>> = {
 };
 
 /** A living box without a crew, though its school has one. */
-export const noCrew: Rule = ({ design, animal }) =>
-  design.living.school === 'none' || design.living.crew.length > 0 || !animal
+export const noCrew: Rule = ({ design, animal, ground }) =>
+  design.living.school === 'none' || design.living.crew.length > 0 || !animal || allWater(ground)
     ? []
     : [
         {

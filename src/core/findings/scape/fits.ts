@@ -146,13 +146,24 @@ export const piecesClash: Rule = ({ scape }) => {
       if (!other) continue;
       const share = clashOf(one.placed.solid, other.placed.solid);
       if (share <= CLASH) continue;
+      // What is held by a wall, or what a lamp is set for, stays; of the others the lighter one goes.
+      const [moves] = [one, other]
+        .filter(({ placed: { piece, on } }) => !piece.basking && on !== 'wall' && on !== 'lid')
+        .sort((a, b) => a.mass - b.mass);
       found.push({
         code: 'pieces-clash',
         severity: 'look',
         place: at(other.placed.piece.id),
         what: message`${one.placed.piece.name} and ${other.placed.piece.name} stand in the same place.`,
         because: message`${percent(share)} of one lies inside the other. Wood may be notched; stone and dishes may not.`,
-        remedies: [],
+        remedies: moves
+          ? [
+              {
+                label: message`Move ${moves.placed.piece.name.toLowerCase()} to where there is room`,
+                call: { edit: 'makeRoom', change: { piece: moves.placed.piece.id } },
+              },
+            ]
+          : [],
         basis: 'computed',
       });
     }

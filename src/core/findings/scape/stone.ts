@@ -2,6 +2,7 @@ import { many } from '../../catalogue';
 import type { Design } from '../../document/schema';
 import { siteAt } from '../../ground/bodies';
 import type { Placed } from '../../pieces/place';
+import { WATER_DENSITY } from '../../physics/constants';
 import { goesIn } from '../../scape/fits';
 import { downToFloor } from '../../scape/showing';
 import { length, mass, message } from '../../units';
@@ -11,13 +12,18 @@ import type { Finding, Remedy, Rule } from '../../finding/finding';
 const HEAVY = 0.5;
 /** The same of caves and dishes, which are broad and hollow, kg. */
 const HEAVY_FITTING = 3;
+/** m of water over the ground that press as hard as the wet soil an animal digs in (common practice). */
+const DEEP_WATER = 0.15;
 /** An animal that digs so deep gets under a stone, m (common practice). */
 const DIGS = 0.03;
 
 /** Heavy things on soil that will be dug under, stacks that can fall, and hard things on glass. */
 export const stoneOnSoil: Rule = ({ design, animal, scape }) =>
-  scape.pieces.flatMap(({ placed, mass: kg, kind }): Finding[] => {
-    const { piece, on } = placed;
+  scape.pieces.flatMap(({ placed, mass: full, holds, kind }): Finding[] => {
+    const { piece, on, solid } = placed;
+    // Shallow water presses no more than the soil beside it does; deep water does.
+    const deep = solid.bounds.z1 - placed.ground > DEEP_WATER;
+    const kg = deep ? full : full - holds * WATER_DENSITY;
     const stone = kind?.group === 'stone' || kg > HEAVY_FITTING;
     const place = { at: 'scape', piece: piece.id } as const;
     const found: Finding[] = [];

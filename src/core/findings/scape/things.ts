@@ -1,11 +1,13 @@
 import { many } from '../../catalogue';
 import { feedsAnywhere } from '../../scape/wants';
 import { ARM, reachTo } from '../../scape/reach';
-import { LIP } from '../../scape/pump';
+import { fallAsks, fittedPump, PUMP_WANTS } from '../../scape/pump';
 import { length, message, tank } from '../../units';
 import type { Finding, Rule } from '../../finding/finding';
 
 const PLACE = { at: 'scape' } as const;
+/** m of water kept for a pump: what it wants, and as much again as dries up between two fillings (practice). */
+const KEPT = 0.04;
 
 /** Dishes, a feeding place, a cup for flies, probes: what is forgotten until the end. */
 export const thingsForgotten: Rule = (looked) => {
@@ -156,9 +158,10 @@ export const pumps: Rule = ({ design, scape }) => {
     if (!piece.pump || !water) continue;
     const place = { at: 'scape', piece: piece.id } as const;
     const { lift, working } = water;
-    const wide =
-      piece.body.shape === 'block' ? piece.body.width : Math.hypot(piece.body.run.x, piece.body.run.y);
-    const wanted = wide * LIP.trickle;
+    const { wide, flow: wanted } = fallAsks(piece);
+    const fitted = fittedPump(wanted, lift);
+    // A pump that stands for itself is told of by its own name.
+    const drives = uses.includes('pump') ? null : piece.name.toLowerCase();
     const falls = uses.includes('fall');
     if (falls && (working.flow <= 0 || working.flow < wanted)) {
       found.push({
@@ -169,24 +172,18 @@ export const pumps: Rule = ({ design, scape }) => {
           working.flow <= 0
             ? message`The pump does not lift water to the top of ${piece.name.toLowerCase()}.`
             : message`Little water comes over ${piece.name.toLowerCase()}.`,
-        because: message`It has ${length(lift)} to lift and gives ${tank(working.flow * 3600)} an hour there; a lip of ${length(wide)} is wetted by ${tank(wanted * 3600)}. A stronger pump, a wider hose, or a lower fall.`,
-        remedies: [
-          {
-            label: message`Take a hose of ${length(piece.pump.hose.diameter + 0.004)}`,
-            call: {
-              edit: 'setPiece',
-              change: {
-                piece: piece.id,
-                change: {
-                  pump: {
-                    ...piece.pump,
-                    hose: { ...piece.pump.hose, diameter: piece.pump.hose.diameter + 0.004 },
-                  },
+        because: message`It has ${length(lift)} to lift and gives ${tank(working.flow * 3600)} an hour there; a lip of ${length(wide)} is wetted by ${tank(wanted * 3600)}.`,
+        remedies: fitted
+          ? [
+              {
+                label: message`Take a pump of ${tank(fitted.maxFlow * 3600)} an hour that lifts ${length(fitted.maxHead)}, with a hose of ${length(fitted.hose.diameter)}`,
+                call: {
+                  edit: 'setPiece',
+                  change: { piece: piece.id, change: { pump: { ...fitted, guarded: piece.pump.guarded } } },
                 },
               },
-            },
-          },
-        ],
+            ]
+          : [{ label: message`Build it lower or narrower, or with two pumps` }],
         basis: 'computed',
       });
     }
@@ -209,14 +206,23 @@ export const pumps: Rule = ({ design, scape }) => {
         basis: 'practice',
       });
     }
-    if (design.ground.waterDepth < 0.025) {
+    if (design.ground.waterDepth < PUMP_WANTS - 1e-9) {
       found.push({
         code: 'pump-dry',
         severity: 'look',
         place,
-        what: message`The pump of ${piece.name.toLowerCase()} has no water to stand in.`,
-        because: message`${length(design.ground.waterDepth)} are kept in the enclosure; a pump wants ${length(0.025)} over it and must never run dry.`,
-        remedies: [],
+        what: drives
+          ? message`The pump of ${drives} has no water to stand in.`
+          : message`${piece.name} has no water to stand in.`,
+        because: message`${length(design.ground.waterDepth)} are kept in the enclosure; a pump wants ${length(PUMP_WANTS)} over it and must never run dry.`,
+        remedies: design.ground.layers.some((it) => it.kind === 'drainage')
+          ? [
+              {
+                label: message`Keep ${length(KEPT)} of water in the bed`,
+                call: { edit: 'keepWater', change: { depth: KEPT } },
+              },
+            ]
+          : [],
         basis: 'practice',
       });
     }
