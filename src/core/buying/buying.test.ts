@@ -102,8 +102,7 @@ describe('what to buy', () => {
       ),
     ).toBe(held.length);
     const timed = hedge.climate.devices.filter(
-      (it) =>
-        it.timer.by !== 'always' && !it.thermostat && !it.humidistat && !it.kind.startsWith('nozzle'),
+      (it) => it.timer.by !== 'always' && !it.thermostat && !it.humidistat && !it.kind.startsWith('nozzle'),
     );
     expect(row(buying, wareKey('control', 'timer'))?.needed).toBe(
       new Set(timed.map((it) => JSON.stringify(it.timer))).size,

@@ -91,6 +91,37 @@ describe('water in a pool', () => {
   });
 });
 
+describe('a pool dug where something stands', () => {
+  const before = edited(FROGS, { edit: 'proposeLiving', change: {} });
+  const pool = edited(before, { edit: 'addRegion', change: { kind: 'pool' } });
+  const { x, y } = pool.ground.regions[0]!.outline.reduce(
+    (sum, it, _, { length }) => ({ x: sum.x + it.x / length, y: sum.y + it.y / length }),
+    { x: 0, y: 0 },
+  );
+
+  it('sends cork and plants to the nearest land; nothing is left in the water', () => {
+    const moved = (a: Design, b: Design): number =>
+      a.scape.pieces.filter((it, i) => it.at !== b.scape.pieces[i]!.at).length +
+      a.living.plants.filter((it, i) => it.spot !== b.living.plants[i]!.spot).length;
+    expect(moved(before, pool)).toBeGreaterThan(0);
+    for (const code of ['piece-under-water', 'plant-under-water']) expect(codes(pool)).not.toContain(code);
+  });
+
+  it('what is put there after is told, and brought to land by its button', () => {
+    const cork = edited(pool, { edit: 'addPiece', change: { kind: 'cork-half' } });
+    const sunk = edited(cork, {
+      edit: 'movePiece',
+      change: { piece: cork.scape.pieces.at(-1)!.id, to: { x, y } },
+    });
+    expect(codes(sunk)).toContain('piece-under-water');
+    expect(codes(fixed(sunk, 'piece-under-water'))).not.toContain('piece-under-water');
+    const spot = { on: 'ground', at: { x, y }, pot: false } as const;
+    const plant = edited(pool, { edit: 'addPlant', change: { kind: 'ficus-pumila', spot } });
+    expect(codes(plant)).toContain('plant-under-water');
+    expect(codes(fixed(plant, 'plant-under-water'))).not.toContain('plant-under-water');
+  });
+});
+
 describe('a floor that is all water', () => {
   const half = firstDesign('pleurodeles-waltl', 'middle', [], {
     size: { width: 0.8, depth: 0.4, height: 0.45 },

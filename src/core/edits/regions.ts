@@ -1,6 +1,9 @@
-import { everydayMaterial } from '../catalogue';
+import { everydayMaterial, type Catalogue } from '../catalogue';
+import { siteAt } from '../ground/bodies';
 import { level, map } from '../ground/corners';
 import { boundsOf } from '../ground/floor';
+import { keepsDry, nearestLand, underWater } from '../scape/land';
+import { makeRoom } from './scape';
 import { linerOf, type RegionKind, regionOf } from './regionShapes';
 import { allLayers, type Design, type Layer, type Region, type Point } from '../document/schema';
 import { type Edit, nextLayerId, nextId, inGround, inRegion, inStack } from './shared';
@@ -31,8 +34,26 @@ export const addRegion: Edit<{
     name: alike > 0 ? `${made.name} ${alike + 1}` : made.name,
     layers,
   };
-  return inGround(design, { regions: [...regions, region] });
+  const laid = inGround(design, { regions: [...regions, region] });
+  return layers.some((it) => it.kind === 'water') ? outOfWater(laid, design, catalogue) : laid;
 };
+
+/** What stood on land before, and stands under water now, goes to the nearest land; what has none stays. */
+function outOfWater(laid: Design, before: Design, catalogue: Catalogue): Design {
+  const [was, is] = [siteAt(before), siteAt(laid)];
+  const drowned = (at: Point): boolean => underWater(is, at) && !underWater(was, at);
+  const dry = laid.scape.pieces
+    .filter((it) => keepsDry(it, catalogue) && drowned(it.at))
+    .reduce((design, { id }) => makeRoom(design, { piece: id }, catalogue), laid);
+  const plants = dry.living.plants.map((it) => {
+    if (it.spot.on !== 'ground' || !drowned(it.spot.at)) return it;
+    const at = nearestLand(dry, is, it.spot.at);
+    return at ? { ...it, spot: { ...it.spot, at } } : it;
+  });
+  return plants.every((it, i) => it === dry.living.plants[i])
+    ? dry
+    : { ...dry, living: { ...dry.living, plants } };
+}
 
 /** Lays a liner under the water of a region and the gravel in it, so that it stays where it is. */
 export const lineWater: Edit<{ region: string }> = (design, { region }, catalogue) =>

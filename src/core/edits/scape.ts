@@ -3,6 +3,7 @@ import { animalIn } from '../brief/age';
 import { siteAt } from '../ground/bodies';
 import { placePieces } from '../pieces/place';
 import { arrange } from '../scape/arrange';
+import { underWater } from '../scape/land';
 import { clashOf } from '../scape/overlap';
 import { fallAsks, fittedPump } from '../scape/pump';
 import { downToFloor, isVessel, overGround, RIM, showing } from '../scape/showing';
@@ -212,14 +213,17 @@ export const standOnFloor: Edit<{ piece: string }> = (design, { piece: id }) => 
   return inPiece(design, id, () => stands);
 };
 
-/** Moves a piece to the nearest place where it is in nobody’s way; where there is none it stays. */
+/** Moves a piece to the nearest place where it is in nobody’s way, and on land if it belongs there; or it stays. */
 export const makeRoom: Edit<{ piece: string }> = (design, { piece: id }, catalogue) => {
   const piece = design.scape.pieces.find((it) => it.id === id);
   if (!piece) return design;
   const row = findPieceKind(catalogue, piece.kind);
   const others = inScape(design, { pieces: design.scape.pieces.filter((it) => it.id !== id) });
-  const moved = freePlace(others, piece, piece.at, row ? belongs(row) : 'anywhere');
+  const where = row ? belongs(row) : 'anywhere';
+  const moved = freePlace(others, piece, piece.at, where);
   const site = siteAt(design);
+  const wrong = ({ at }: Piece): boolean =>
+    where !== 'anywhere' && underWater(site, at) !== (where === 'water');
   const clash = (it: Piece): number => {
     const solid = placedSolid(others, it);
     if (!solid) return Infinity;
@@ -228,7 +232,8 @@ export const makeRoom: Edit<{ piece: string }> = (design, { piece: id }, catalog
       0,
     );
   };
-  return clash(moved) < clash(piece) ? inPiece(design, id, () => moved) : design;
+  const better = clash(moved) < clash(piece) || (wrong(piece) && !wrong(moved));
+  return better ? inPiece(design, id, () => moved) : design;
 };
 
 /** Puts a piece somewhere; it comes to rest on what is there (see `settled`). */

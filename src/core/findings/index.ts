@@ -28,7 +28,15 @@ import { freeHeight } from './freeHeight';
 import { lifting } from './lifting';
 import { litterForgotten } from './litterForgotten';
 import { company, crewHabits, noCrew } from './living/crew';
-import { dugUp, nothingPlanted, plantLaw, plantRoom, poisonous, spiny } from './living/plants';
+import {
+  dugUp,
+  nothingPlanted,
+  plantLaw,
+  plantRoom,
+  poisonous,
+  spiny,
+  plantsUnderWater,
+} from './living/plants';
 import { nestDepth } from './living/laying';
 import { winterRest } from './living/rest';
 import { mixSum } from './mixSum';
@@ -39,7 +47,7 @@ import { backgrounds } from './scape/backs';
 import { devicesBuried, piecesBuried } from './scape/buried';
 import { headroom, pieceFits, piecesClash, poleTooShort } from './scape/fits';
 import { cover, hides, perches, wayOutOfWater, waysToLedges } from './scape/shelter';
-import { stoneOnSoil, wood } from './scape/stone';
+import { stoneOnSoil, wood, piecesUnderWater } from './scape/stone';
 import { cables, planters, pumps, reachable, thingsForgotten, waterTrial } from './scape/things';
 import { timberUnsealed } from './timberUnsealed';
 import { unanswered } from './unanswered';
@@ -105,6 +113,8 @@ const RULES: readonly Rule[] = [
   heaterHeld,
   matUnderSoil,
   devicesBuried,
+  piecesUnderWater,
+  plantsUnderWater,
   lampClear,
   hungLamps,
   ultraviolet,

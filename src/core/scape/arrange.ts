@@ -2,6 +2,7 @@ import { findBackgroundKind, findPieceKind, type Animal, type Catalogue } from '
 import type { Background, Body, Design, Piece, Scape } from '../document/schema';
 import { siteAt } from '../ground/bodies';
 import { mean } from '../ground/corners';
+import { nearestLand } from './land';
 import { coverShare } from './cover';
 import { clashOf } from './overlap';
 import { placePieces } from '../pieces/place';
@@ -385,8 +386,8 @@ function covering(plan: Plan): void {
     return it?.look !== 'open' && it?.group !== 'water';
   };
   // Where all is water there is nothing to lay it on.
-  if (wet(plan, plan.across(0.5), enclosure.depth * 0.55)) return;
-  for (let more = 0; row && more < MOST_MORE; more += 1) {
+  const land = nearestLand(plan.design, plan.site, { x: plan.across(0.5), y: enclosure.depth * 0.55 });
+  for (let more = 0; row && land && more < MOST_MORE; more += 1) {
     const placed = placePieces(plan.design.scape.pieces, plan.site);
     if (coverShare(placed, enclosure, ({ piece }) => covers(piece.kind)) >= wants.cover) return;
     const wide = clamp(Math.max(wants.girth * 4, enclosure.width * 0.22), 0.06, 0.35);

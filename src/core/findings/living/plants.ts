@@ -1,6 +1,8 @@
 import { findCrew, findPlant, LAW_WORK, lawsOf, materialOf, type Legal, type Plant } from '../../catalogue';
 import { materialsIn } from '../../document/schema';
+import { siteAt } from '../../ground/bodies';
 import { asksForPots, heldAgainstDigging, pricks, treadOf } from '../../living/fit';
+import { nearestLand, underWater } from '../../scape/land';
 import { length, message, type Message } from '../../units';
 import type { Finding, Rule } from '../../finding/finding';
 
@@ -38,6 +40,41 @@ export const nothingPlanted: Rule = ({ design, animal }) =>
           routine: true,
         },
       ];
+
+/** Plants of the soil that stand in a pool. */
+export const plantsUnderWater: Rule = ({ design }) => {
+  const spots = design.living.plants.filter(({ spot }) => spot.on === 'ground');
+  if (spots.length === 0) return [];
+  const site = siteAt(design);
+  return spots.flatMap(({ id, name, spot }): Finding[] => {
+    if (spot.on !== 'ground' || !underWater(site, spot.at)) return [];
+    const at = nearestLand(design, site, spot.at);
+    return [
+      {
+        code: 'plant-under-water',
+        severity: 'look',
+        place: { at: 'living', plant: id },
+        what: message`The ${name} is planted in the water.`,
+        because: message`Roots that grow in soil get no air there and rot.`,
+        remedies: [
+          ...(at
+            ? [
+                {
+                  label: message`Plant it on the nearest land`,
+                  call: {
+                    edit: 'setPlant' as const,
+                    change: { plant: id, change: { spot: { ...spot, at } } },
+                  },
+                },
+              ]
+            : []),
+          takenOut(id),
+        ],
+        basis: 'practice',
+      },
+    ];
+  });
+};
 
 /** Too little room over it; whether its roots find soil enough is part of its fit. */
 export const plantRoom: Rule = ({ design, living }) =>

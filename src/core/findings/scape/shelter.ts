@@ -88,7 +88,7 @@ export const hides: Rule = (looked) => {
 };
 
 /** Enough of the floor under something. */
-export const cover: Rule = ({ scape, animal }) => {
+export const cover: Rule = ({ design, scape, animal }) => {
   const { cover: share, wants, pieces } = scape;
   if (pieces.length === 0) return [];
   const enough = share >= wants.cover - 0.005;
@@ -112,10 +112,16 @@ export const cover: Rule = ({ scape, animal }) => {
       what: message`Little of the floor lies under cover.`,
       because: message`${percent(share)} of it; ${wants.shy ? 'a species that keeps out of sight' : 'any species'} wants about ${percent(wants.cover)}. Plants will add to it once they stand.`,
       remedies: [
-        {
-          label: message`Lay in a half round of cork`,
-          call: { edit: 'addPiece', change: { kind: 'cork-half' } },
-        },
+        // Beside open water there is little land, and cork floats.
+        design.ground.method === 'full-water'
+          ? {
+              label: message`Lay in a slate on edge stones`,
+              call: { edit: 'addPiece', change: { kind: 'slate-roof' } },
+            }
+          : {
+              label: message`Lay in a half round of cork`,
+              call: { edit: 'addPiece', change: { kind: 'cork-half' } },
+            },
       ],
       basis: 'practice',
     },

@@ -4,6 +4,7 @@ import { siteAt } from '../../ground/bodies';
 import type { Placed } from '../../pieces/place';
 import { WATER_DENSITY } from '../../physics/constants';
 import { goesIn } from '../../scape/fits';
+import { keepsDry, underWater } from '../../scape/land';
 import { downToFloor } from '../../scape/showing';
 import { length, mass, message } from '../../units';
 import type { Finding, Remedy, Rule } from '../../finding/finding';
@@ -76,6 +77,34 @@ function onFloor(design: Design, placed: Placed): readonly Remedy[] {
       : message`Stand it on the floor of the enclosure`;
   return [{ label, call: { edit: 'standOnFloor', change: { piece: down.id } } }];
 }
+
+/** Cork and boxes that stand where water is: they float up, or fill. */
+export const piecesUnderWater: Rule = ({ design, scape, catalogue }) => {
+  const site = siteAt(design);
+  return scape.pieces.flatMap(({ placed: { piece }, kind }): Finding[] =>
+    keepsDry(piece, catalogue) && underWater(site, piece.at)
+      ? [
+          {
+            code: 'piece-under-water',
+            severity: 'look',
+            place: { at: 'scape', piece: piece.id },
+            what: message`${piece.name} stands in the water.`,
+            because:
+              kind?.group === 'cork'
+                ? message`Cork floats: it turns over, and what hides in it with it.`
+                : message`It fills with water, and nothing hides or feeds in it.`,
+            remedies: [
+              {
+                label: message`Move it on to land`,
+                call: { edit: 'makeRoom', change: { piece: piece.id } },
+              },
+            ],
+            basis: 'practice',
+          },
+        ]
+      : [],
+  );
+};
 
 /** Fresh wood and its mould, wood that stands in water. */
 export const wood: Rule = ({ scape }) => {
