@@ -24,6 +24,8 @@ interface Row {
   heats?: boolean;
   dark?: boolean;
   water?: number;
+  /** L of a bottle of its own. */
+  tank?: number;
   spray?: number;
   flow?: number;
   price: number;
@@ -465,6 +467,7 @@ const rows: Row[] = [
     length: 0.1,
     radiant: 0,
     water: 0.00006,
+    tank: 2,
     dark: true,
     price: 40,
   },
@@ -491,6 +494,7 @@ const rows: Row[] = [
     length: 0.25,
     radiant: 0,
     water: 0.00007,
+    tank: 4,
     dark: true,
     price: 60,
   },
@@ -537,7 +541,22 @@ const rows: Row[] = [
 ];
 
 const devices: DeviceKind[] = rows.map(
-  ({ half, lumens, uv, uvHalf, clearance, heats, dark, water, spray, flow, price, radiant, ...row }) => ({
+  ({
+    half,
+    lumens,
+    uv,
+    uvHalf,
+    clearance,
+    heats,
+    dark,
+    water,
+    tank,
+    spray,
+    flow,
+    price,
+    radiant,
+    ...row
+  }) => ({
     ...row,
     radiant: estimated(radiant, 'labels'),
     ...(half === undefined ? {} : { half: estimated(half * DEGREE, 'labels') }),
@@ -546,6 +565,7 @@ const devices: DeviceKind[] = rows.map(
     ...(uvHalf === undefined ? {} : { uvHalf: estimated(uvHalf, 'labels') }),
     ...(clearance === undefined ? {} : { clearance: practice(clearance) }),
     ...(water === undefined ? {} : { water: estimated(water, 'labels') }),
+    ...(tank === undefined ? {} : { tank: estimated(tank / 1000, 'labels') }),
     ...(spray === undefined ? {} : { spray: estimated(spray * DEGREE, 'labels') }),
     ...(flow === undefined ? {} : { flow: estimated(flow, 'labels') }),
     heats: heats ?? false,

@@ -36,6 +36,8 @@ export const DeviceKind = z.strictObject({
   dark: z.boolean(),
   /** kg/s of water it gives. */
   water: sourced(positive).optional(),
+  /** m³ of the bottle it stands in, where it has one of its own. */
+  tank: sourced(positive).optional(),
   /** Radians: half of the cone its drops fly in. */
   spray: sourced(positive).optional(),
   /** m³/s of air in the open. */

@@ -187,6 +187,8 @@ export interface WetterModel {
   readonly control: ControlModel | null;
   /** Store it draws on, by id; null: the tap or the keeper's hand. */
   readonly bottle: string | null;
+  /** kg of a bottle of its own; without: none. */
+  readonly tank?: number;
 }
 
 export interface FanModel {

@@ -193,6 +193,7 @@ export function climateModelOf(
         control: kind.form === 'fogger' ? dampBy(device, 1) : null,
         // A fogger stands in a bottle of its own.
         bottle: kind.form === 'nozzle' ? 'bottle' : null,
+        ...(kind.tank ? { tank: kind.tank.value * WATER_DENSITY } : {}),
       });
       wetterDevices.push(device);
       if (device.power === 0) continue;

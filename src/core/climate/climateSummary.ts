@@ -51,6 +51,13 @@ export interface ClimateSummary {
   readonly energyPerDay: number;
   /** Days until the bottle is empty; null: none, or nothing is drawn. */
   readonly bottleDays: number | null;
+  /** What stands in a bottle of its own: kg a day it gives, kg it holds, and days that lasts; null: it never runs. */
+  readonly ownBottles: readonly {
+    readonly device: string;
+    readonly perDay: number;
+    readonly holds: number;
+    readonly days: number | null;
+  }[];
   /** kg in the bed now, kg a day it gains, and days until it reaches the soil; null: never. */
   readonly bed: number;
   readonly bedGain: number;
@@ -238,6 +245,11 @@ export function summarize({ run, box, bands, plan, bottle, bedFull }: SummaryInp
     pouredPerDay: run.poured / days,
     energyPerDay: run.used.reduce((sum, it) => sum + it, 0) / days,
     bottleDays: bottle === null || fromBottle <= 1e-6 ? null : bottle / fromBottle,
+    ownBottles: box.wetters.flatMap(({ id, tank }, i) => {
+      if (tank === undefined) return [];
+      const perDay = (run.drawn[i] ?? 0) / days;
+      return [{ device: id, perDay, holds: tank, days: perDay > 1e-6 ? tank / perDay : null }];
+    }),
     bed: bed1,
     bedGain,
     bedDays: bedFull <= 0 || bedGain <= 1e-5 ? null : Math.max(0, (bedFull - bed1) / bedGain),

@@ -28,6 +28,7 @@ import {
 } from '.';
 import { seededRandom, normal } from '../random';
 import { byMonth } from './weather';
+import type { BoxModel } from './box';
 import { boxOf, FLAT, INDOORS, TWO_MISTS } from './testing';
 import { DAY } from '../physics/constants';
 
@@ -286,6 +287,22 @@ describe('answers, from a run worked by hand', () => {
     expect(it.bedDays).toBeCloseTo((10 - 2.5) / 0.5, 5);
     expect(it.drinkDish).toBe(1);
     expect(answers({}, null).bottleDays).toBeNull();
+  });
+  it('a bottle of its own lasts by what is drawn from it, not from that of the nozzles', () => {
+    // As much is drawn a day as in the case above: a tenth of 1.2 kg.
+    const [nozzle] = box.wetters;
+    const fogs: BoxModel = { ...box, wetters: [{ ...nozzle!, bottle: null, tank: 0.6 }] };
+    const it = summarize({ run: run({}), box: fogs, bands, plan: () => TWO_MISTS, bottle: 1.2, bedFull: 10 });
+    expect(it.ownBottles).toEqual([
+      {
+        device: 'n',
+        perDay: expect.closeTo(0.12, 9) as number,
+        holds: 0.6,
+        days: expect.closeTo(5, 6) as number,
+      },
+    ]);
+    expect(it.bottleDays).toBeNull();
+    expect(answers({}).ownBottles).toEqual([]);
   });
   it('wet leaves, fogged glass and the dry-down after a misting', () => {
     const mist = flat(0);

@@ -1,4 +1,5 @@
 import { many, type Animal } from '../catalogue';
+import { allLayers } from '../document/schema';
 import { capital, message, type Message } from '../units';
 import type { Rule } from '../finding/finding';
 
@@ -23,7 +24,9 @@ export const drainageMethod: Rule = ({ design, animal }) => {
   if (!animal) return [];
   const wet = animal.ground.value === 'wet' || animal.ground.value === 'half-water';
   const { method } = design.ground;
-  if (wet && method === 'none') {
+  // Without soil, on paper, nothing can turn sour.
+  const soil = allLayers(design.ground).some((it) => it.kind === 'substrate');
+  if (wet && soil && method === 'none') {
     return [
       {
         code: 'drainage-missing',

@@ -1,12 +1,13 @@
 import { allLayers } from '../document/schema';
-import { allWater } from '../ground/layers';
 import { message } from '../units';
 import type { Rule } from '../finding/finding';
 
 /** Leaf litter is what gets forgotten until the end, and what the crew lives on. */
-export const litterForgotten: Rule = ({ design, animal, ground }) => {
-  if (!animal || animal.ground.value === 'dry' || allWater(ground)) return [];
-  if (allLayers(design.ground).some((layer) => layer.kind === 'litter')) return [];
+export const litterForgotten: Rule = ({ design, animal }) => {
+  if (!animal || animal.ground.value === 'dry') return [];
+  // On paper, or on bare glass, there is nothing to cover.
+  const has = (kind: string): boolean => allLayers(design.ground).some((layer) => layer.kind === kind);
+  if (has('litter') || !has('substrate')) return [];
   // Over a flooded floor litter belongs on the land.
   const { layers, regions } = design.ground;
   const soil = (it: { kind: string }): boolean => it.kind === 'substrate';

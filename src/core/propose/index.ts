@@ -1,2 +1,3 @@
 export * from './propose';
 export * from './whole';
+export * from './fork';

@@ -1,7 +1,7 @@
 import { grownIn } from '../brief';
 import { type Animal, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
-import { layGround } from '../ground/layers';
+import { allWater, layGround } from '../ground/layers';
 import { CREW_LASTS, crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
 import type { Survey } from '../living/survey';
@@ -41,7 +41,9 @@ export function replant(design: Design, catalogue: Catalogue, survey: Survey): D
 }
 
 function recrew(design: Design, catalogue: Catalogue, survey: Survey): Design {
-  const home = crewHomeOf(design, layGround(design, catalogue), catalogue, survey);
+  const ground = layGround(design, catalogue);
+  if (allWater(ground)) return design;
+  const home = crewHomeOf(design, ground, catalogue, survey);
   return { ...design, living: { ...design.living, crew: [...proposeCrew(design, home, catalogue)] } };
 }
 
@@ -74,6 +76,8 @@ export function* propose(
   const found = grownIn(start, catalogue);
   if (!found) return { design: start, verdict: null, looks: 0, seen: NOTHING };
   const animal: Animal = found;
+  // A plain box is to stay plain: nothing grows in it.
+  const grows = plants && !(start.living.school === 'none' && start.living.plants.length === 0);
   // Of a new box all is proposed; of one that stands only its climate is asked for.
   let design = withUv(plants ? withoutOwnFindings(start, catalogue) : start, start, animal, catalogue, locks);
   // Where the room itself is far beyond what is borne, the search is short: it only makes the best of it.
@@ -90,7 +94,7 @@ export function* propose(
     return design === climbs.design ? climbs.verdict : (yield* judge(design)).verdict;
   }
   let verdict = yield* climbed(design, budget);
-  for (let round = 0; plants && verdict && round < 2; round += 1) {
+  for (let round = 0; grows && verdict && round < 2; round += 1) {
     let next: Design = replant(design, catalogue, verdict.survey);
     let { verdict: own, elsewhere } = yield* judge(next);
     // What does not live after all, now that leaves shade and breathe, is left out again.

@@ -7,6 +7,7 @@ import { useCallback, useMemo } from 'react';
 import { DAY } from '@/core/physics/constants';
 import { humidityAtRecord, type ClimateSummary, type Forecast, type SeriesName } from '@/core/climate';
 import { mass, percent, temperature, counted, difference, tank, fromSi, UNITS, unitFor } from '@/core/units';
+import { useOpenDesign } from '@/store';
 import { Chart, type Inks } from '@/ui/Chart';
 import { PlainTable } from '@/ui/PlainTable';
 import { useReader, type Reader } from '@/ui/units';
@@ -18,6 +19,7 @@ export function ForecastTab({ forecast, at }: { readonly forecast: Forecast; rea
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Tiles answers={forecast.answers} />
+      <OwnBottles answers={forecast.answers} />
       <Curves forecast={forecast} at={at} what="humidity" />
       <Curves forecast={forecast} at={at} what="warmth" />
       {forecast.cycle > 1 && forecast.asked.span !== 'year' && (
@@ -36,6 +38,23 @@ const days = (value: number): string =>
   value < 1.5 ? 'a day' : value > 400 ? 'over a year' : counted(value, 'day');
 /** Water by its mass, kg. */
 const litres = (kg: number, { write }: Reader): string => write(tank(kg / 1000));
+
+/** How long a fogger runs from its own bottle, and how large one would last a week. */
+function OwnBottles({ answers }: { readonly answers: ClimateSummary }) {
+  const reader = useReader();
+  const { design } = useOpenDesign();
+  return answers.ownBottles.map(({ device, perDay, holds, days: last }) => {
+    const name = design.climate.devices.find((it) => it.id === device)?.name;
+    if (last === null || name === undefined) return null;
+    return (
+      <Typography key={device} variant="body2">
+        {name}: {litres(perDay, reader)} a day. Its bottle of {litres(holds, reader)} lasts{' '}
+        {last < 1.5 ? hours(last * 24, reader) : days(last)}
+        {last < 7 ? `; for a week it takes one of ${litres(Math.ceil(perDay * 7), reader)}.` : '.'}
+      </Typography>
+    );
+  });
+}
 
 function Tiles({ answers }: { readonly answers: ClimateSummary }) {
   const reader = useReader();

@@ -176,6 +176,16 @@ const CardMenu = memo(function CardMenu({
           >
             Duplicate
           </MenuItem>
+          {design.brief.animal && (
+            <MenuItem component={NextLink} href={`/new?after=${design.id}&as=larger`} onClick={close}>
+              Plan a larger one
+            </MenuItem>
+          )}
+          {design.brief.animal && (
+            <MenuItem component={NextLink} href={`/new?after=${design.id}&as=quarantine`} onClick={close}>
+              Plan a quarantine tub
+            </MenuItem>
+          )}
           <MenuItem
             onClick={() => {
               close();

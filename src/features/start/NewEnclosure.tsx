@@ -4,16 +4,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
+import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { assess } from '@/core/assess';
 import { findAnimal } from '@/core/catalogue';
-import { type Room } from '@/core/document';
+import { type Design, type Room } from '@/core/document';
 import type { EditCall } from '@/core/edits';
 import { turnedSides, usuallyInFront } from '@/core/enclosure';
-import { proposeSize, proposeWhole } from '@/core/propose';
+import { forkedDesign, FORKS, forkSize, proposeSize, proposeWhole, type Fork } from '@/core/propose';
 import { capital } from '@/core/units';
-import { createDesign, loadOtherNames, useStore } from '@/store';
+import { createDesign, loadOtherNames, useDesigns, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { RoomChoice } from '@/ui/RoomChoice';
 import { TopBar } from '@/ui/shell/TopBar';
@@ -24,17 +24,50 @@ import { useProposal } from './useProposal';
 
 const UNSAID: Sides = { width: null, depth: null, height: null };
 
-/** Three questions, and beside them the design they come to. */
+/** What a new enclosure follows, as the address has it: `?after=…&as=larger`. */
 export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
+  const params = useSearchParams();
+  const after = params.get('after');
+  const as = FORKS.find((it) => it === params.get('as'));
+  const designs = useDesigns();
+  if (after === null || as === undefined) return <Questions tools={tools} />;
+  const row = designs?.find((it) => it.state === 'ready' && it.row.design.id === after);
+  const from = row?.state === 'ready' ? row.row.design : undefined;
+  if (designs !== undefined && !from) return <Questions tools={tools} lost />;
+  return from ? <Questions key={`${after} ${as}`} tools={tools} follows={{ from, as }} /> : null;
+}
+
+const TITLE: Record<Fork, string> = {
+  larger: 'A larger enclosure',
+  quarantine: 'A quarantine tub',
+};
+const SAID: Record<Fork, (name: string) => string> = {
+  larger: (name) =>
+    `For what lives in ${name}: its animal, its company and its room are answered, and what moves over needs no quarantine. Build it beside the old one and move them once it has grown in.`,
+  quarantine: (name) =>
+    `Beside ${name}: paper on the floor, hides and a dish, nothing that grows, so that droppings and mites are seen. Kept apart, with tools of its own, for the weeks a veterinarian advises; commonly 30 to 90 days.`,
+};
+
+interface QuestionsProps {
+  readonly tools: ReactNode;
+  readonly follows?: { readonly from: Design; readonly as: Fork };
+  /** What it was to follow is not on the rack. */
+  readonly lost?: boolean;
+}
+
+/** Three questions, and beside them the design they come to. */
+function Questions({ tools, follows, lost = false }: QuestionsProps) {
   const { db, catalogue } = useStore();
   const router = useRouter();
   const [id] = useState(() => crypto.randomUUID());
-  const [animal, setAnimal] = useState<string | null>(null);
-  const [count, setCount] = useState(1);
+  const [animal, setAnimal] = useState<string | null>(follows?.from.brief.animal ?? null);
+  const [count, setCount] = useState(follows?.from.brief.count ?? 1);
   const [know, setKnow] = useState<Know>('sides');
-  const [sides, setSides] = useState<Sides>(UNSAID);
-  const [kind, setKind] = useState<Room['kind']>(null);
-  const [name, setName] = useState('');
+  const [sides, setSides] = useState<Sides>(
+    follows ? () => forkSize(follows.from, follows.as, catalogue) : UNSAID,
+  );
+  const [kind, setKind] = useState<Room['kind']>(follows?.from.brief.room.kind ?? null);
+  const [name, setName] = useState(follows ? `${follows.from.name.slice(0, 66)}, ${follows.as}` : '');
   const [failed, setFailed] = useState<string>();
 
   const row = findAnimal(catalogue, animal);
@@ -45,14 +78,17 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
       : null;
   const suits = proposeSize(row, count);
   const laidOut = useMemo(
-    () =>
-      proposeWhole(
-        { id, name: 'x', animal, count, size, room: { kind, temperature: null, humidity: null } },
-        catalogue,
-      ),
+    () => {
+      const measured = follows?.from.brief.room.kind === kind ? follows.from.brief.room : null;
+      const room = measured ?? { kind, temperature: null, humidity: null };
+      const answers = { id, name: 'x', animal, count, size, room };
+      return follows
+        ? forkedDesign(answers, follows.from, follows.as, catalogue)
+        : proposeWhole(answers, catalogue);
+    },
     // The size is a fresh object each time; its sides are what counts.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [id, animal, count, know, width, depth, height, kind, catalogue],
+    [id, animal, count, know, width, depth, height, kind, follows?.from, follows?.as, catalogue],
   );
   // A template, for the compiler to see that it is a plain text.
   const called = name.trim() || `${capital(row?.english ?? 'new enclosure')}`;
@@ -96,11 +132,18 @@ export function NewEnclosure({ tools }: { readonly tools: ReactNode }) {
       >
         <Box sx={{ overflow: 'auto', px: 2.5, py: 2.25 }}>
           <Typography variant="h1" component="h1">
-            New enclosure
+            {follows ? TITLE[follows.as] : 'New enclosure'}
           </Typography>
           <Typography sx={{ color: 'earth.quiet', mt: 0.5, mb: 2 }}>
-            Answer what you know. The design beside it follows, and all of it can be changed.
+            {follows
+              ? SAID[follows.as](follows.from.name)
+              : 'Answer what you know. The design beside it follows, and all of it can be changed.'}
           </Typography>
+          {lost && (
+            <Typography role="status" sx={{ color: 'earth.clay', mb: 2 }}>
+              The enclosure this was to follow is not on the rack. The answers begin empty.
+            </Typography>
+          )}
 
           <Question title="What lives there?">
             <Box sx={{ display: 'flex', gap: 1.25 }}>
