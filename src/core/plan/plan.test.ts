@@ -366,6 +366,15 @@ describe('how long is waited, and where the animal is', () => {
     expect(plan(sent).moveIn > plan(whole(GECKO)).moveIn).toBe(true);
   });
 
+  it('what lives in water is tempered before it moves in, by the temperature of both waters; a frog of the land is not', () => {
+    const newts = whole('pleurodeles-waltl');
+    const { step, timed } = stepOf(newts, 'temper');
+    expect(words(step.measures[0]!.wanted)).toBe('within 1 °C');
+    expect(timed.start).toBeGreaterThanOrEqual(stepOf(newts, 'quarantine').timed.end - 1e-9);
+    expect(stepOf(newts, 'move-in').timed.start).toBeGreaterThanOrEqual(timed.end - 1e-9);
+    expect(ids(whole('dendrobates-tinctorius'))).not.toContain('temper');
+  });
+
   it('cautious waits longer and quick shorter for plants, crew and the nose; what hardens takes as long as it takes', () => {
     const at = (pace: Design['plan']['pace']) => set(here, { pace });
     const wait = (pace: Design['plan']['pace'], id: string) => stepOf(at(pace), id).step.wait;

@@ -1,6 +1,14 @@
 import { moveInOf, quarantineDays } from '../living/moveIn';
 import type { Range } from '../catalogue';
-import { length, percent, message, temperature, type Measure as Unit, type Quantity } from '../units';
+import {
+  difference,
+  length,
+  percent,
+  message,
+  temperature,
+  type Measure as Unit,
+  type Quantity,
+} from '../units';
 import type { Filled } from './livingSteps';
 import type { Measure } from './step';
 import { days, paced, type Work } from './work';
@@ -200,6 +208,31 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
       }),
     );
   }
+  // What lives in water takes harm from water that is suddenly another (common practice). One that is in it by now was
+  // moved in without: that is not made up for.
+  const moved = design.plan.marks.some((it) => it.step === 'move-in' && it.done !== null);
+  const asked = design.plan.marks.some((it) => it.step === 'temper');
+  const tempered =
+    animal?.ground.value === 'half-water' && (asked || !moved)
+      ? [
+          add({
+            id: 'temper',
+            phase: 'animal',
+            title: 'Let it come to its new water',
+            why: 'Another temperature or hardness shocks what breathes through its skin. The tub it comes in floats for a quarter of an hour; then a cup of the new water goes in every five minutes.',
+            tools: ['tub with a lid', 'cup', 'thermometer'],
+            hands: 45,
+            after: [smell, ...gates],
+            measures: [
+              {
+                what: 'water of the tub, beside that of the enclosure',
+                wanted: message`within ${difference(1)}`,
+              },
+            ],
+            cautions: ['hygiene'],
+          }),
+        ]
+      : [];
   const home = add({
     id: 'move-in',
     phase: 'animal',
@@ -209,7 +242,7 @@ export function settlingSteps(work: Work, smell: string, { fitted, planted, topp
         ? 'It waits where it is until everything holds. Take its hide along, with its smell; then leave it alone.'
         : 'At room temperature, without sudden heat; then leave it alone.',
     hands: 20,
-    after: [smell, ...gates],
+    after: tempered.length > 0 ? tempered : [smell, ...gates],
     cautions: ['hygiene'],
   });
   if (animal)
