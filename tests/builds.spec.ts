@@ -1,7 +1,7 @@
 import { expect, test } from './test';
 import { build, demo, saved, sound } from './helpers';
 
-test('pieces by what people call them, branches from wall to wall, a fall with its pump and its water', async ({
+test('pieces by what people call them, branches from wall to wall, a fall with its pump and its water @years', async ({
   page,
 }) => {
   await build(page, 'phantasmal', ['90 cm', '45 cm', '45 cm'], 'Stream');
