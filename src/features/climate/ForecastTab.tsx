@@ -58,15 +58,14 @@ function OwnBottles({ answers }: { readonly answers: ClimateSummary }) {
 
 function Tiles({ answers }: { readonly answers: ClimateSummary }) {
   const reader = useReader();
+  const given = answers.ownBottles.length > 0 ? 'misted and fogged a day' : 'misted a day';
   const tiles: readonly (readonly [string, string])[] = [
     [percentWord(answers.humidInside), 'of hours inside the humidity band'],
     [hours(answers.wetPerDay, reader), 'a day with wet leaves'],
     [hours(answers.foggedPerDay, reader), 'a day with fogged glass'],
     [
       litres(answers.waterPerDay, reader),
-      answers.bottleDays === null
-        ? 'misted a day'
-        : `misted a day · bottle lasts ${days(answers.bottleDays)}`,
+      answers.bottleDays === null ? given : `${given} · bottle lasts ${days(answers.bottleDays)}`,
     ],
     [
       answers.bedDays === null ? 'does not fill' : days(answers.bedDays),

@@ -33,6 +33,10 @@ export function DesignSoFar({ design, assessment, search, onMend }: Props) {
   const toBuy = buyingOf([{ design, assessment }], catalogue, shelf, settings.spare).price;
   const judged = useVerdict(design, catalogue, null);
   const verdict = verdictOf(search, judged);
+  const method = DRAINAGE_METHODS[design.ground.method];
+  // On paper, or on bare glass.
+  const bare = design.ground.method === 'none' && assessment.substrateVolume < 1e-9;
+  const weighs = write(mass(assessment.standingMass));
   const telling = allFindings(assessment.findings, verdict).filter(
     (it) => it.severity === 'severe' || it.severity === 'look',
   );
@@ -55,11 +59,12 @@ export function DesignSoFar({ design, assessment, search, onMend }: Props) {
         <SectionPane design={design} assessment={assessment} catalogue={catalogue} startWith="front" />
       </Box>
       <Typography variant="h2" sx={{ mt: 1 }}>
-        {DRAINAGE_METHODS[design.ground.method].name}, {write(bag(assessment.substrateVolume))} of soil,{' '}
-        {write(mass(assessment.standingMass))} standing
+        {bare
+          ? `Without soil, ${weighs} standing`
+          : `${method.name}, ${write(bag(assessment.substrateVolume))} of soil, ${weighs} standing`}
       </Typography>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.25 }}>
-        {DRAINAGE_METHODS[design.ground.method].why}{' '}
+        {bare ? '' : `${method.why} `}
         {coverWords(design.enclosure.material, design.enclosure.topCover)} {num(toBuy, 2)} to buy at typical
         prices.
       </Typography>
