@@ -68,9 +68,9 @@ it('what a likeness lacks can be added: rest, laying, sexes, a fall, water, lati
   fireEvent.click(screen.getByRole('button', { name: 'Make one like it' }));
   const stored = async () => (await settings()).animals[0]!;
   await eventually(async () => expect((await stored()).growing!.laying).toBeUndefined());
-  const click = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-  await screen.findByRole('button', { name: 'Add how it buries eggs' });
-  click('Add how it buries eggs');
+  // The storage has it before the page is drawn.
+  const click = async (name: string) => fireEvent.click(await screen.findByRole('button', { name }));
+  await click('Add how it buries eggs');
   enter(await screen.findByRole('textbox', { name: /^Damp soil to lay in/ }), '12');
   await eventually(async () =>
     expect((await stored()).growing!.laying).toEqual({
@@ -78,9 +78,9 @@ it('what a likeness lacks can be added: rest, laying, sexes, a fall, water, lati
       basis: 'measured',
     }),
   );
-  click('Remove the winter rest');
+  await click('Remove the winter rest');
   await eventually(async () => expect((await stored()).growing!.rest).toBeUndefined());
-  click('Add a winter rest');
+  await click('Add a winter rest');
   enter(await screen.findByRole('textbox', { name: /^It lasts, to/ }), '12');
   await eventually(async () =>
     expect((await stored()).growing!.rest!.value).toEqual({
@@ -90,23 +90,23 @@ it('what a likeness lacks can be added: rest, laying, sexes, a fall, water, lati
       light: 8,
     }),
   );
-  click('Add sizes of the sexes');
+  await click('Add sizes of the sexes');
   enter(await screen.findByRole('textbox', { name: /^Males, long, to/ }), '22');
   await eventually(async () => expect((await stored()).sexes!.value.male.length.high).toBe(0.22));
   for (const [add, key] of [
     ['Add a fall that hurts it', 'fall'],
     ['Add water it lives in', 'pool'],
   ] as const) {
-    click(add);
+    await click(add);
     await eventually(async () => expect((await stored())[key]).toBeDefined());
   }
-  click('Add heat that harms it');
+  await click('Add heat that harms it');
   await eventually(async () => expect((await stored()).climate.heat?.basis).toBe('estimated'));
   fireEvent.click(screen.getByRole('checkbox', { name: 'females fight' }));
   await eventually(async () =>
     expect((await stored()).growing!.cautions.value).toEqual(['males fight', 'females fight']),
   );
-  click('Remove latitudes');
+  await click('Remove latitudes');
   await eventually(async () => expect((await stored()).latitude).toBeUndefined());
   expect(Animal.safeParse(await stored()).success).toBe(true);
 });
