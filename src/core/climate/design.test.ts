@@ -204,6 +204,34 @@ describe('what can go wrong, and how far it goes', () => {
     const lizard = playWhatIf(['stuck-thermostat'], made('anolis-carolinensis'), catalogue, 'summer', 1);
     expect(limit(lizard, 'basking spot too hot')!.worst).toBeGreaterThan(30);
   });
+  it('a fogger has a bottle of its own: away for a week it runs until that is empty; dry, a hand still mists', () => {
+    const fogged = applyEdit(made(GECKO), { edit: 'addDevice', change: { kind: 'fogger' } }, catalogue);
+    const device = fogged.climate.devices.at(-1)!.id;
+    const always = applyEdit(
+      fogged,
+      {
+        edit: 'setDevice',
+        change: { device, change: { humidistat: null, duty: null, timer: { by: 'always' }, dim: 1 } },
+      },
+      catalogue,
+    );
+    const drawn = (ids: Parameters<typeof playWhatIf>[0], design = always): number =>
+      Math.max(0, ...playWhatIf(ids, design, catalogue, 'winter', 1).run.drawn);
+    // 2 L and no more, with what it gave in the four hours before it is left alone counted in.
+    expect(drawn(['week-away'])).toBeGreaterThan(1.9);
+    expect(drawn(['week-away'])).toBeLessThan(2.1);
+    // From four in the morning on nothing: four hours of 0.06 g/s.
+    expect(drawn(['dry-bottle'])).toBeCloseTo(4 * 3600 * 0.00006, 1);
+    const hand = applyEdit(
+      applyEdit(made(GECKO), { edit: 'clearDevices', change: {} }, catalogue),
+      {
+        edit: 'setClimate',
+        change: { mist: { by: 'hand', times: [{ at: 480, seconds: 20 }], everyDays: 1, bottle: null } },
+      },
+      catalogue,
+    );
+    expect(drawn(['dry-bottle'], hand)).toBeGreaterThan(0.1);
+  });
   it('two at once go further than each alone: away for a week, and the bottle dry from the first day', () => {
     const design = made(GECKO);
     const dry = (ids: Parameters<typeof playWhatIf>[0]): number =>

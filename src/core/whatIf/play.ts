@@ -60,14 +60,20 @@ export function play(
       ? windows.filter((it) => it.from < from).map((it) => ({ ...it, to: Math.min(it.to, from) }))
       : [];
   const { bottle } = design.climate.mist;
+  /** kg a day out of the bottle of the nozzles; a fogger has its own. */
   const perDay = (table: Timetable): number =>
-    table.wetters.reduce(
-      (sum, windows, i) =>
-        sum + windows.reduce((s, it) => s + it.to - it.from, 0) * (ready.box.wetters[i]?.rate ?? 0),
-      0,
-    );
+    table.wetters.reduce((sum, windows, i) => {
+      const wetter = ready.box.wetters[i];
+      const on = windows.reduce((s, it) => s + it.to - it.from, 0);
+      return wetter && wetter.bottle !== null ? sum + on * wetter.rate : sum;
+    }, 0);
+  const bottled = (i: number): boolean => {
+    const wetter = ready.box.wetters[i];
+    return wetter !== undefined && (wetter.bottle !== null || wetter.tank !== undefined);
+  };
   const box = has('stuck-thermostat') ? { ...ready.box, heaters: ready.box.heaters.map(stuck) } : ready.box;
   const held = has('stuck-thermostat') ? heldShares(ready, start, weather) : [];
+  const lasts = has('week-away') ? ownBottlesLast(ready, start, weather) : [];
   const openFor = (wetter: WetterModel): number =>
     bottle === null ? DAY : (bottle * 1000) / Math.max(1e-6, wetter.rate);
   const wrong: Readonly<Record<WhatIfId, (table: Timetable, day: number) => Timetable>> = {
@@ -93,7 +99,10 @@ export function play(
         return b > a ? [{ from: a, to: b }] : [];
       }),
     }),
-    'dry-bottle': (table, day) => ({ ...table, wetters: table.wetters.map((it) => cut(it, day)) }),
+    'dry-bottle': (table, day) => ({
+      ...table,
+      wetters: table.wetters.map((it, i) => (bottled(i) ? cut(it, day) : it)),
+    }),
     'stuck-thermostat': (table, day) => ({
       ...table,
       heaters: table.heaters.map((_, i) => [
@@ -106,13 +115,16 @@ export function play(
       return {
         ...table,
         fills: null,
-        wetters: table.wetters.map((it, i) =>
-          ready.model.wetterDevices[i] === null ||
-          ready.model.wetterDevices[i]?.kind === 'hand-sprayer' ||
-          left <= 0
-            ? []
-            : it,
-        ),
+        wetters: table.wetters.map((it, i) => {
+          const device = ready.model.wetterDevices[i];
+          if (device === null || device?.kind === 'hand-sprayer') return [];
+          if (ready.box.wetters[i]?.bottle !== null) return left <= 0 ? [] : it;
+          // Until its own bottle, full at the beginning, is empty.
+          const until = (lasts[i] ?? Infinity) - day * DAY;
+          return it
+            .filter(({ from: on }) => on < until)
+            .map((own) => ({ ...own, to: Math.min(own.to, until) }));
+        }),
       };
     },
   };
@@ -124,6 +136,16 @@ export function play(
 }
 
 const stuck = (heater: HeaterModel): HeaterModel => ({ ...heater, control: null });
+
+/** s that the bottle of its own lasts each wetter, by what it draws on a day when nothing is wrong; Infinity: it has none. */
+function ownBottlesLast(ready: Ready, start: Float64Array, weather: Weather): readonly number[] {
+  const { box, plan } = ready;
+  if (box.wetters.every((it) => it.tank === undefined)) return [];
+  const { drawn } = simulate({ box, weather, plan, days: 1, every: 900, start });
+  return box.wetters.map(({ tank }, i) =>
+    tank === undefined ? Infinity : (tank / Math.max(1e-9, drawn[i] ?? 0)) * DAY,
+  );
+}
 
 /** Share of its power each heater gives while its thermostat still holds it, in the hours before it sticks. */
 function heldShares(ready: Ready, start: Float64Array, weather: Weather): readonly number[] {

@@ -17,7 +17,12 @@ export const WHAT_IFS = [
     why: 'Mist runs on until the bottle is dry, or for a day from the mains.',
     days: 2,
   },
-  { id: 'dry-bottle', name: 'The bottle runs dry', why: 'Nothing is misted or fogged any more.', days: 7 },
+  {
+    id: 'dry-bottle',
+    name: 'The bottle runs dry',
+    why: 'Nozzles and foggers give nothing any more; a hand still mists.',
+    days: 7,
+  },
   { id: 'heat-wave', name: 'A heat wave', why: 'The room stands 8 K warmer for a week.', days: 7 },
   {
     id: 'dry-winter',
@@ -51,6 +56,9 @@ export const ROOMS = {
 } as const;
 export type RoomKeeps = keyof typeof ROOMS;
 
+const foggersBottled = ({ devices }: Design['climate'], catalogue: Catalogue): boolean =>
+  devices.some((it) => findDeviceKind(catalogue, it.kind)?.tank !== undefined);
+
 /** Why something cannot go wrong with a design; null: it can. What is not there does not fail. */
 export function whyNot(id: WhatIfId, { climate }: Design, catalogue: Catalogue): string | null {
   const has = (form: string): boolean =>
@@ -59,7 +67,7 @@ export function whyNot(id: WhatIfId, { climate }: Design, catalogue: Catalogue):
     case 'stuck-nozzle':
       return climate.mist.by === 'nozzles' && has('nozzle') ? null : 'There is no nozzle in it.';
     case 'dry-bottle':
-      return climate.mist.bottle !== null && (has('nozzle') || has('fogger'))
+      return (climate.mist.bottle !== null && has('nozzle')) || foggersBottled(climate, catalogue)
         ? null
         : 'Nothing in it draws on a bottle.';
     case 'stuck-thermostat':

@@ -124,6 +124,7 @@ export function WhatIfTab({ season }: { readonly season: Season }) {
                   textAlign: 'left',
                   alignItems: 'flex-start',
                   height: '100%',
+                  '&[aria-pressed=true]': { borderColor: 'earth.moss', bgcolor: 'earth.mossWash' },
                 }}
               >
                 <Box component="span">

@@ -11,6 +11,7 @@ import { findAnimal } from '@/core/catalogue';
 import { type Design, type Room } from '@/core/document';
 import type { EditCall } from '@/core/edits';
 import { turnedSides, usuallyInFront } from '@/core/enclosure';
+import { quarantineDays } from '@/core/living';
 import { forkedDesign, FORKS, forkSize, proposeSize, proposeWhole, type Fork } from '@/core/propose';
 import { capital } from '@/core/units';
 import { createDesign, loadOtherNames, useDesigns, useStore } from '@/store';
@@ -41,11 +42,11 @@ const TITLE: Record<Fork, string> = {
   larger: 'A larger enclosure',
   quarantine: 'A quarantine tub',
 };
-const SAID: Record<Fork, (name: string) => string> = {
+const SAID: Record<Fork, (name: string, days: readonly [number, number]) => string> = {
   larger: (name) =>
     `For what lives in ${name}: its animal, its company and its room are answered, and what moves over needs no quarantine. Build it beside the old one and move them once it has grown in.`,
-  quarantine: (name) =>
-    `Beside ${name}: paper on the floor, hides and a dish, nothing that grows, so that droppings and mites are seen. Kept apart, with tools of its own, for the weeks a veterinarian advises; commonly 30 to 90 days.`,
+  quarantine: (name, [least, most]) =>
+    `Beside ${name}: paper on the floor, hides and a dish, nothing that grows, so that droppings and mites are seen. Kept apart, with tools of its own, for the weeks a veterinarian advises; commonly ${least} to ${most} days.`,
 };
 
 interface QuestionsProps {
@@ -136,7 +137,7 @@ function Questions({ tools, follows, lost = false }: QuestionsProps) {
           </Typography>
           <Typography sx={{ color: 'earth.quiet', mt: 0.5, mb: 2 }}>
             {follows
-              ? SAID[follows.as](follows.from.name)
+              ? SAID[follows.as](follows.from.name, quarantineDays(row))
               : 'Answer what you know. The design beside it follows, and all of it can be changed.'}
           </Typography>
           {lost && (
