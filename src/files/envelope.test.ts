@@ -79,6 +79,7 @@ describe('files of every earlier version', () => {
     'rack-v17',
     'rack-v18',
     'rack-v19',
+    'rack-v20',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -88,6 +89,18 @@ describe('files of every earlier version', () => {
     expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     for (const design of read.value.designs)
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 16 holds water from the jug and the canister of a fogger; before it soil was kept, and a bottle as it came', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v20.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v19.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    const { watering, devices } = read.value.designs[0]!.climate;
+    expect(watering).toEqual([{ end: 'warm', into: 'foot', amount: 0.0004, everyDays: 14 }]);
+    expect(devices.find((it) => it.kind === 'fogger')!.tank).toBe(0.02);
+    const all = before.value.designs.flatMap((it) => [it, it.plan.standing ?? []].flat());
+    expect(all.map((it) => it.climate.watering)).toEqual(all.map(() => null));
+    expect(new Set(all.flatMap((it) => it.climate.devices.map((own) => own.tank)))).toEqual(new Set([null]));
   });
 
   it('version 15 holds how long a plan waits, and where its animal is; one of before waits as is usual', () => {

@@ -108,6 +108,7 @@ const fit = (device: Partial<Fitted> & Pick<Fitted, 'id' | 'name' | 'kind' | 'at
   thermostat: null,
   humidistat: null,
   duty: null,
+  tank: null,
   since: null,
   ...device,
 });
@@ -130,6 +131,8 @@ const FITTED: Readonly<Record<string, (devices: readonly Fitted[]) => readonly F
       at: { x: 0.15, y: 0.383, z: 0.48 },
       power: 25,
       humidistat: { day: 0.76, night: 0.86, probe: { x: 0.3, y: 0.18, z: 0.3 } },
+      // Of its own bottle of 2 L it would be dry after half a day.
+      tank: 0.02,
     }),
     ...[0.135, 0.36].map((y, index) =>
       fit({

@@ -347,6 +347,8 @@ function counted(
       const id = device.power > 0 ? `${kind.id}@${device.power}` : kind.id;
       add(wareKey('device', id), shopOfDevice(kind), kind.price.value, design.name);
       for (const it of controlsOf(device, kind)) control(it);
+      if (device.tank !== null && kind.tank && device.tank > kind.tank.value)
+        control('fogger-canister', 1, 'size in Climate');
       if (device.timer.by !== 'always' && !device.thermostat && !device.humidistat && kind.form !== 'nozzle')
         timers.add(JSON.stringify(device.timer));
     }

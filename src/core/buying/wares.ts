@@ -45,6 +45,7 @@ export const CONTROL_NAMES = {
   'misting-bottle': 'Bottle or canister for mist',
   'misting-filter': 'Filter in the misting line',
   'misting-hose': 'Hose for mist, with connectors',
+  'fogger-canister': 'Canister for a fogger',
 } as const;
 export type Control = keyof typeof CONTROL_NAMES;
 
@@ -59,6 +60,7 @@ export const CONTROL_PRICES: Readonly<Record<Control, number>> = {
   'misting-pump': 85,
   'misting-bottle': 18,
   'misting-filter': 9,
+  'fogger-canister': 12,
   // A metre.
   'misting-hose': 2,
 };

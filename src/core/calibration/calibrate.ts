@@ -45,7 +45,11 @@ export function calibrate(
   const { drawn, play } = clock === 0 ? first : playerOf(asked, told, catalogue);
   const days = Math.ceil(Math.max(...told.map(({ trace }) => trace.t.at(-1) ?? 0)) / DAY);
   const mistings = Array.from({ length: days }, (_, day) =>
-    drawn.plan(day).wetters.flatMap((windows) => windows.map((it) => day * DAY + it.from)),
+    drawn
+      .plan(day)
+      .wetters.flatMap((windows, i) =>
+        drawn.box.wetters[i]?.jug ? [] : windows.map((it) => day * DAY + it.from),
+      ),
   ).flat();
   const begins = Math.min(...told.map(({ trace }) => trace.t[0] ?? Infinity));
   const ends = Math.max(...told.map(({ trace }) => trace.t.at(-1) ?? 0));

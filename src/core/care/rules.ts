@@ -8,6 +8,7 @@ import { bottleLasts } from './bottle';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type Draft } from './rule';
 import { resting } from './resting';
 import { sowing } from './sowing';
+import { watered } from './watering';
 
 /** The lamp a rule asks to be replaced; null: it asks for something else. */
 export const lampOfRule = (rule: string): string | null => /^uv-(?!meter$)(.+)$/.exec(rule)?.[1] ?? null;
@@ -120,6 +121,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
       when: after(14),
       minutes: 3,
     });
+  watered(design, catalogue, add);
   if (animal?.water.value.endsWith('dish') || uses.has('drink'))
     add({
       id: 'dish',

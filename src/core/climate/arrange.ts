@@ -80,6 +80,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
       humidistat: null,
       duty: null,
       since: null,
+      tank: null,
       ...told,
       at,
     });

@@ -165,7 +165,7 @@ export interface ControlModel {
 export type Target =
   | { readonly to: 'air' | 'pane' | 'leaves' | 'hard'; readonly cell: Cell; readonly share: number }
   | {
-      readonly to: 'soil' | 'deep' | 'bed' | 'pool' | 'spot';
+      readonly to: 'soil' | 'deep' | 'foot' | 'bed' | 'pool' | 'spot';
       readonly column: Column;
       readonly share: number;
     }
@@ -189,6 +189,8 @@ export interface WetterModel {
   readonly bottle: string | null;
   /** kg of a bottle of its own; without: none. */
   readonly tank?: number;
+  /** Poured from the jug: neither mist nor fog, and by nothing with a plug. */
+  readonly jug?: true;
 }
 
 export interface FanModel {

@@ -33,12 +33,13 @@ import { sceneOf } from './scene';
 import { aroundOf, fogTargets, heatTargets, waterTargets } from './sharing';
 import { sprayOf } from './spray';
 import { A_PULL } from './misting';
+import { jugsOf } from './watering';
 
 /** A design as the engine takes it, with what the screens need to point back at it. */
 export interface ClimateModel {
   readonly box: BoxModel;
   readonly lit: readonly Lit[];
-  /** Devices in the order of the model's lists; null: mist by the keeper's hand. */
+  /** Devices in the order of the model's lists; null: mist by the keeper's hand. Jugs come after all wetters. */
   readonly heaterDevices: readonly Device[];
   readonly wetterDevices: readonly (Device | null)[];
   readonly fanDevices: readonly Device[];
@@ -193,7 +194,7 @@ export function climateModelOf(
         control: kind.form === 'fogger' ? dampBy(device, 1) : null,
         // A fogger stands in a bottle of its own.
         bottle: kind.form === 'nozzle' ? 'bottle' : null,
-        ...(kind.tank ? { tank: kind.tank.value * WATER_DENSITY } : {}),
+        ...(kind.tank ? { tank: (device.tank ?? kind.tank.value) * WATER_DENSITY } : {}),
       });
       wetterDevices.push(device);
       if (device.power === 0) continue;
@@ -233,6 +234,7 @@ export function climateModelOf(
     });
     wetterDevices.push(null);
   }
+  wetters.push(...jugsOf(design.climate, columns));
 
   const bedWater =
     ground.layers.reduce((sum, it) => sum + (it.layer.kind === 'drainage' ? it.water : 0), 0) * WATER_DENSITY;
@@ -314,3 +316,7 @@ function baskingPlace(
   const y = Math.min(design.enclosure.depth, Math.max(0, strongest.lamp.y));
   return { x, y, z: groundAt(x, y), column: columnAt(x) };
 }
+
+/** Whether a wetter of a model stops with the power: a hand at the sprayer and a jug need no plug. */
+export const isPlugged = ({ wetterDevices }: Pick<ClimateModel, 'wetterDevices'>, wetter: number): boolean =>
+  (wetterDevices[wetter] ?? null) !== null;

@@ -1,6 +1,7 @@
 import type { Animal, Range } from '../catalogue';
-import type { BoxModel } from './box';
+import type { BoxModel, Column } from './box';
 import type { Run, SeriesName, Timetable } from './simulate';
+import { AT } from './states';
 import { CHANGES, humidityAtRecord, TOLERANCE, zonesFor } from './zones';
 import { DAY } from '../physics/constants';
 
@@ -43,8 +44,11 @@ export interface ClimateSummary {
   readonly foggedPerDay: number;
   /** h from the end of a misting until humidity falls under the animal's band; null: it never does, or nothing mists. */
   readonly dryDown: number | null;
-  /** kg a day given, and lost to the room. */
+  /** kg a day misted and fogged, and poured into the soil from the jug. */
   readonly waterPerDay: number;
+  readonly jugPerDay: number;
+  /** kg a day by which the soil of the warm and the cool half gets drier: what a jug must give for it to stay as it is. */
+  readonly soilLoses: readonly [warm: number, cool: number];
   /** kg a day poured into dishes. */
   readonly pouredPerDay: number;
   /** J a day. */
@@ -207,7 +211,9 @@ export function summarize({ run, box, bands, plan, bottle, bedFull }: SummaryInp
     if (at('water')(i) > 0.005) dish += hour;
   }
   const mistings = countStarts(series.mist);
-  const given = run.drawn.reduce((sum, it) => sum + it, 0);
+  const [given, poured] = [false, true].map((jug) =>
+    run.drawn.reduce((sum, it, i) => sum + ((box.wetters[i]?.jug ?? false) === jug ? it : 0), 0),
+  ) as [number, number];
   const bed0 = series.reservoir[0] ?? 0;
   const bed1 = series.reservoir[n - 1] ?? 0;
   const bedGain = (bed1 - bed0) / days;
@@ -242,6 +248,8 @@ export function summarize({ run, box, bands, plan, bottle, bedFull }: SummaryInp
     foggedPerDay: fogged / days,
     dryDown: dryDownOf(series.mist, damp, day, bands, hour, n),
     waterPerDay: given / days,
+    jugPerDay: poured / days,
+    soilLoses: [soilLost(run, box, 0) / days, soilLost(run, box, 1) / days],
     pouredPerDay: run.poured / days,
     energyPerDay: run.used.reduce((sum, it) => sum + it, 0) / days,
     bottleDays: bottle === null || fromBottle <= 1e-6 ? null : bottle / fromBottle,
@@ -265,6 +273,13 @@ export function summarize({ run, box, bands, plan, bottle, bedFull }: SummaryInp
     coldest,
   };
 }
+
+/** kg of water the soil of a half has less at the end of a run than at its beginning. */
+const soilLost = ({ begin, end }: Run, box: BoxModel, column: Column): number =>
+  box.columns[column].soil.reduce(
+    (sum, _, node) => sum + (begin[AT.soilWater(column, node)] ?? 0) - (end[AT.soilWater(column, node)] ?? 0),
+    0,
+  );
 
 /** Times that mist begins. */
 function countStarts(mist: Float32Array): number {

@@ -20,6 +20,7 @@ import {
 } from './simulate';
 import { atOnce, type InSlices } from './slices';
 import { timetableOf } from './timetable';
+import { beatOf, soilIsKept } from './watering';
 import { weatherOf, type Weather, type WeatherInput } from './weather';
 import { zonesFor, type Zones } from './zones';
 import { DAY } from '../physics/constants';
@@ -44,7 +45,7 @@ export interface Forecast {
   readonly mists: readonly number[];
   /** Day of the year it begins with. */
   readonly from: number;
-  /** Days after which its mist repeats: what is shown and summed is whole cycles of them. */
+  /** Days after which its mist, or what is poured, repeats: what is shown and summed is whole cycles of them. */
   readonly cycle: number;
   /** Where the animal is judged, and what lies under the lamp; null: nothing does. */
   readonly zones: Zones;
@@ -68,7 +69,7 @@ export interface Ready {
   ) => Weather;
   /** Days after which the plan repeats. */
   readonly cycle: number;
-  /** The soil stays as it was filled: without drainage nobody waters its depth but the keeper. */
+  /** The soil stays as it was filled: nothing drains it, and its keeper waters it as it needs. */
   readonly keptSoil: boolean;
 }
 
@@ -191,8 +192,8 @@ export function readyOf(
     box: model.box,
     bands: bandsOf(grownIn(design, catalogue)),
     from,
-    cycle: design.climate.mist.times.length > 0 ? design.climate.mist.everyDays : 1,
-    keptSoil: design.ground.method === 'none',
+    cycle: beatOf(design.climate),
+    keptSoil: soilIsKept(design),
     plan: (day) => {
       let table = tables.get(day);
       if (!table) {
@@ -270,7 +271,7 @@ function told(asked: ForecastRequest, design: Design, ready: Ready, run: Run, da
       ready
         .plan(day)
         .wetters.flatMap((windows, i) =>
-          ready.box.wetters[i]?.control || windows.length > 12
+          ready.box.wetters[i]?.control || ready.box.wetters[i]?.jug || windows.length > 12
             ? []
             : windows.map(({ from: at }) => day * DAY + at),
         ),
@@ -351,6 +352,7 @@ function joined(runs: readonly Run[]): Run {
     off: Math.max(...runs.map((it) => of(it).off)),
   });
   return {
+    begin: runs[0]?.begin ?? last.begin,
     t: Float64Array.from(
       runs.flatMap((run, i) => [...run.t].slice(i === 0 ? 0 : 1).map((t) => t + (begins[i] ?? 0))),
     ),

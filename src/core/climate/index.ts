@@ -5,6 +5,7 @@ export * from './box';
 export * from './calibrated';
 export * from './controlled';
 export * from './misting';
+export * from './watering';
 export * from './weather';
 export * from './simulate';
 export { ImpossibleClimate } from './guard';

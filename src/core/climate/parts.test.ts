@@ -236,6 +236,7 @@ describe('answers, from a run worked by hand', () => {
   const balance = { in: 0, out: 0, change: 0, off: 0 };
   const run = (told: Partial<Record<SeriesName, Float32Array>>): Run => ({
     t,
+    begin: new Float64Array(0),
     series: series(told),
     powers: [],
     chambers: [],

@@ -1,3 +1,4 @@
+import { isPlugged } from './climateModel';
 import { settling, type Ready } from './forecast';
 import { temperatureAt, humidityAt, type Moment } from './picture';
 import { simulating, type Run, type Timetable, type Window } from './simulate';
@@ -69,17 +70,20 @@ function troubled(ready: Ready, day: number, asked: PlayOutInput): Timetable {
     switch (trouble.kind) {
       case 'power-cut':
         heaters = heaters.map(cut);
-        // A hand sprayer needs no plug.
-        wetters = wetters.map((it, i) => (ready.model.wetterDevices[i] === null ? it : cut(it)));
+        wetters = wetters.map((it, i) => (isPlugged(ready.model, i) ? cut(it) : it));
         fans = fans.map(cut);
         falls = cut(falls);
         break;
       case 'mist-off':
-        wetters = onlyOf(wetters, (i) => isMist(ready, i), cut);
+        wetters = onlyOf(wetters, (i) => isMist(ready, i), cut).map((it, i) =>
+          ready.box.wetters[i]?.jug ? (wetters[i] ?? []) : it,
+        );
         break;
       case 'mist-stuck':
         wetters = wetters.map((it, i) =>
-          i === 0 ? [...cut(it), { from, to }].sort((a, b) => a.from - b.from) : it,
+          i === 0 && !ready.box.wetters[i]?.jug
+            ? [...cut(it), { from, to }].sort((a, b) => a.from - b.from)
+            : it,
         );
         break;
       case 'heat-off':
@@ -100,7 +104,7 @@ function troubled(ready: Ready, day: number, asked: PlayOutInput): Timetable {
   });
   if (extra.length > 0)
     wetters = wetters.map((it, i) =>
-      i === 0
+      i === 0 && !ready.box.wetters[i]?.jug
         ? [...extra.reduce((all, own) => without(all, own.from, own.to), it), ...extra].sort(
             (a, b) => a.from - b.from,
           )

@@ -11,7 +11,7 @@ type Settles = Omit<SimulationInput, 'start' | 'days' | 'every' | 'stop'> & {
   readonly start?: Float64Array | null;
   /** Days after which the plan repeats: its mist. */
   readonly cycle?: number;
-  /** The keeper keeps the soil as it was filled: without drainage nothing else waters its depth. */
+  /** The keeper pours what keeps the soil as damp as it was filled; what it gains beyond that nobody takes out. */
   readonly keptSoil?: boolean;
   /** s between two records of its days; 2 h when it is not said. */
   readonly every?: number;
@@ -51,22 +51,25 @@ export function* comingToRest(asked: Settles, most = 30): InSlices<AtRest> {
   );
   const first = asked.start ? 1 : keptSoil ? KEPT_DAYS : WARMS_UP;
   let before: Float64Array | null = asked.start ?? null;
+  // Of its states only the water of the soil is looked at: how it was filled.
+  const filled = keptSoil ? startOf(box, 20, 0.007) : null;
   for (let day = 0; ; day += 1) {
     const last: Run = yield* simulating({ ...asked, plan: () => daily, days: 1, every, start: before });
     const y = last.end;
     y[AT.reservoir] = box.reservoir.start;
     let stands = day >= first;
-    if (keptSoil) {
-      const filled = before ?? startOf(box, 20, 0.007);
-      for (const { layers } of soils) for (const { at } of layers) y[at] = filled[at] ?? 0;
-    } else if (before && stands) {
-      for (const soil of soils) {
-        const had = soil.whole(before);
-        const gained = soil.whole(y) - had;
-        if (Math.abs(gained) < STANDS * soil.volume) continue;
-        stands = false;
-        soil.carry(y, soil.next(had, gained));
+    for (const soil of soils) {
+      if (filled && soil.whole(y) <= soil.whole(filled)) {
+        for (const { at } of soil.layers) y[at] = filled[at] ?? 0;
+        continue;
       }
+      if (!before || day < first) continue;
+      const had = soil.whole(before);
+      const gained = soil.whole(y) - had;
+      if (Math.abs(gained) < STANDS * soil.volume) continue;
+      const next = soil.next(had, gained);
+      stands = false;
+      soil.carry(y, filled ? Math.max(soil.whole(filled), next) : next);
     }
     if (stands || day + 1 >= most) return { state: y, last };
     before = y;

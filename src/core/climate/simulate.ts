@@ -91,7 +91,8 @@ export interface Run {
   /** s from the start of its first day. */
   readonly t: Float64Array;
   readonly series: Readonly<Record<SeriesName, Float32Array>>;
-  /** State at the end: where the next run may begin. */
+  /** State at the beginning, and at the end: where the next run may begin. */
+  readonly begin: Float64Array;
   readonly end: Float64Array;
   /** What came in, went out and is there now; `off`: what does not add up, as a share of what passed. */
   readonly water: Balance;
@@ -210,6 +211,7 @@ export function* simulating(asked: SimulationInput): InSlices<Run> {
   });
   for (let i = firstCounted(box); i < y.length; i += 1) y[i] = 0;
   const sumOf = (what: Parameters<typeof counted>[1]): number => y[counted(box, what)] ?? 0;
+  const begin = Float64Array.from(y);
   const before = { water: waterIn(box, y), heat: heatIn(box, y) };
   const record = recorder(box, system, Math.floor((days * DAY) / every) + 1);
   let poured = 0;
@@ -263,6 +265,7 @@ export function* simulating(asked: SimulationInput): InSlices<Run> {
   const after = { water: waterIn(box, y), heat: heatIn(box, y) };
   return {
     ...record.done(),
+    begin,
     end: y,
     water: balance(sums.waterIn, sums.waterOut, after.water - before.water, Math.max(passed, before.water)),
     heat: balance(sums.heatIn, sums.heatOut, after.heat - before.heat, before.heat),
@@ -380,7 +383,8 @@ function recorder(box: BoxModel, system: BoxSystem, count: number) {
       });
       set('watts', watts);
       let all = 0;
-      for (let k = 0; k < box.wetters.length; k += 1) all += y[givenBy(box, k)] ?? 0;
+      for (let k = 0; k < box.wetters.length; k += 1)
+        if (!box.wetters[k]?.jug) all += y[givenBy(box, k)] ?? 0;
       set('mist', all - given);
       given = all;
       chambers.forEach((it, index) => {

@@ -3,6 +3,7 @@ import type { Climate, Design, Device, Timer } from '../document/schema';
 import { dayLength } from '../light/dayLength';
 import type { ClimateModel } from './climateModel';
 import type { Timetable, Window } from './simulate';
+import { poursOn } from './watering';
 import { DAY } from '../physics/constants';
 
 const minutes = (it: number): number => it * 60;
@@ -75,7 +76,7 @@ export function timetableOf(
   return {
     day: [light],
     heaters: model.heaterDevices.map(of),
-    wetters: model.wetterDevices.map(of),
+    wetters: [...model.wetterDevices.map(of), ...poursOn(climate, count)],
     fans: model.fanDevices.map(of),
     falls: windowsOf(climate.falls, light),
     fills: climate.fills === null ? null : minutes(climate.fills),

@@ -1,7 +1,8 @@
 import { findAnimal, findCrew, findDeviceKind, findMaterial, findPlant, type Catalogue } from '../catalogue';
 import { monthWords, seasonLines } from '../climate/seasonWords';
+import { pourSaid } from '../climate/watering';
 import type { Corners, Design, Layer } from '../document';
-import { counted, length, percent, temperature, type Message, number } from '../units';
+import { counted, length, percent, tank, temperature, type Message, number } from '../units';
 
 /** Something two designs do not have alike. */
 export interface Difference {
@@ -83,6 +84,7 @@ function linesOf(
       ...(it.thermostat
         ? [', held at ', ...held(it.thermostat.day), ' by day, ', ...held(it.thermostat.night), ' by night']
         : []),
+      ...(it.tank === null ? [] : [', from a canister of ', tank(it.tank)]),
       ...(it.humidistat
         ? [', held at ', ...damp(it.humidistat.day), ' by day, ', ...damp(it.humidistat.night), ' by night']
         : []),
@@ -97,6 +99,19 @@ function linesOf(
       ? 'none'
       : `${counted(climate.mist.times.length, 'time')}, ${climate.mist.times.reduce((sum, it) => sum + it.seconds, 0)} s${climate.mist.everyDays > 1 ? ` every ${climate.mist.everyDays} days` : ' a day'}, by ${climate.mist.by}`,
   ]);
+  put(
+    'climate',
+    'Water from the jug',
+    climate.watering === null
+      ? ['as it needs']
+      : climate.watering.length === 0
+        ? ['none']
+        : climate.watering.flatMap((it, index): Message => [
+            ...(index > 0 ? ['; '] : []),
+            ...pourSaid(it),
+            it.everyDays === 1 ? ' every day' : ` every ${it.everyDays} days`,
+          ]),
+  );
   for (const season of climate.seasons)
     for (const { what, then } of seasonLines(design, season))
       put(

@@ -11,7 +11,7 @@ import {
   type Catalogue,
 } from '../catalogue';
 import { valueAt, type Design, type FieldPath } from '../document';
-import { area, clock, length, mass, number, percent, temperature, type Message } from '../units';
+import { area, clock, length, mass, number, percent, tank, temperature, type Message } from '../units';
 
 const SECTIONS: Readonly<Record<string, string>> = {
   brief: 'Brief',
@@ -126,6 +126,8 @@ export function fieldValue(path: FieldPath, value: unknown, catalogue: Catalogue
     if (LENGTHS.test(key)) return [length(value)];
     if (MASSES.test(key)) return [mass(value)];
     if (key === 'area') return [area(value)];
+    if (key === 'tank' || key === 'bottle' || (key === 'amount' && path.includes('watering')))
+      return [tank(value)];
     return [number(value)];
   }
   if (typeof value === 'string') return [rowName(catalogue, value) ?? (value === '' ? 'empty' : value)];

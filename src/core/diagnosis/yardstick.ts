@@ -2,6 +2,7 @@ import type { Catalogue } from '../catalogue';
 import {
   dewPoint,
   ImpossibleClimate,
+  isPlugged,
   momentOf,
   ratioAt,
   readAt,
@@ -75,7 +76,10 @@ const exchanged =
     factors: { ...box.factors, exchange: times * box.factors.exchange },
   });
 const isHeld = (ready: Ready): boolean => ready.box.heaters.some((it) => it.control !== null);
-const isMisted = (ready: Ready): boolean => ready.plan(0).wetters.some((it) => it.length > 0);
+/** Whether a wetter mists or fogs: a jug does neither. */
+const mists = (ready: Ready, i: number): boolean => !ready.box.wetters[i]?.jug;
+const isMisted = (ready: Ready): boolean =>
+  ready.plan(0).wetters.some((it, i) => mists(ready, i) && it.length > 0);
 const isFanned = (ready: Ready): boolean => ready.box.fans.length > 0;
 
 const PLAYINGS: readonly Playing[] = [
@@ -84,8 +88,7 @@ const PLAYINGS: readonly Playing[] = [
     plan: (table, ready) => ({
       ...table,
       heaters: table.heaters.map(() => never),
-      // A hand sprayer needs no plug.
-      wetters: table.wetters.map((it, i) => (ready.model.wetterDevices[i] === null ? it : never)),
+      wetters: table.wetters.map((it, i) => (isPlugged(ready.model, i) ? never : it)),
       fans: table.fans.map(() => never),
       falls: never,
     }),
@@ -136,12 +139,18 @@ const PLAYINGS: readonly Playing[] = [
   },
   {
     cause: 'no-mist',
-    plan: (table) => ({ ...table, wetters: table.wetters.map(() => never) }),
+    plan: (table, ready) => ({
+      ...table,
+      wetters: table.wetters.map((it, i) => (mists(ready, i) ? never : it)),
+    }),
     if: isMisted,
   },
   {
     cause: 'mist-weak',
-    box: (box) => ({ ...box, wetters: box.wetters.map((it) => ({ ...it, rate: 0.45 * it.rate })) }),
+    box: (box) => ({
+      ...box,
+      wetters: box.wetters.map((it) => (it.jug ? it : { ...it, rate: 0.45 * it.rate })),
+    }),
     if: isMisted,
   },
   {

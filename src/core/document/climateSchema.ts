@@ -55,6 +55,8 @@ export const Device = z.strictObject({
     .nullable(),
   /** Day it was first lit; null when not known. */
   since: z.iso.date().nullable(),
+  /** What a fogger’s own bottle or canister holds, m³; null: as it comes, or it has none. */
+  tank: z.number().finite().min(0.0001).max(0.2).nullable(),
 });
 export type Device = z.infer<typeof Device>;
 
@@ -114,6 +116,20 @@ const Mist = z.strictObject({
   bottle: z.number().finite().min(0.0001).max(2).nullable(),
 });
 
+/** Water from the jug: where it is poured, to which depth, how much each time and how often. */
+export const Pour = z.strictObject({
+  end: z.enum(['warm', 'cool', 'both']),
+  /** Over the ground, or in a corner or down a tube to the foot of the soil. */
+  into: z.enum(['top', 'foot']),
+  /** m³ each time, in all. */
+  amount: z.number().finite().min(0.00001).max(0.1),
+  everyDays: z.number().int().min(1).max(90),
+});
+export type Pour = z.infer<typeof Pour>;
+
+/** Pours of a box at the most: two ends, two depths. */
+export const MOST_POURS = 4;
+
 const held = <T extends z.ZodType>(value: T) => z.strictObject({ day: value, night: value });
 
 /** A device as it is set for a part of the year. */
@@ -166,6 +182,11 @@ export const Climate = z.strictObject({
   /** Gauze over the top. */
   topGauze: id,
   mist: Mist,
+  /**
+   * Water for the soil from the jug; empty: it gets none but mist and what rises. null: without drainage it is kept as damp
+   * as it was filled, however much that takes; over a bed it is left to the bed.
+   */
+  watering: z.array(Pour).max(MOST_POURS).nullable(),
   /** When falls and drip walls run. */
   falls: Timer,
   /** When dishes and pools are filled again; null: nobody does. */
@@ -226,6 +247,7 @@ export const BARE_CLIMATE: Climate = {
   vents: [],
   topGauze: 'insect-mesh',
   mist: { by: 'hand', times: [], everyDays: 1, bottle: null },
+  watering: null,
   falls: { by: 'day' },
   fills: 540,
   meter: null,

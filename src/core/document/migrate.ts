@@ -297,6 +297,32 @@ const MIGRATIONS: readonly Migration[] = [
       },
     }),
   },
+  {
+    from: 15,
+    name: 'water from the jug, and the bottle a fogger stands in',
+    up: (document) => {
+      const told = (of: unknown): unknown => {
+        if (!of) return of;
+        const climate = of as Record<string, unknown>;
+        return {
+          watering: null,
+          ...climate,
+          ...(climate.devices
+            ? { devices: listOf(climate.devices).map((it) => ({ tank: null, ...it })) }
+            : {}),
+        };
+      };
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        climate: told(document.climate),
+        ...(standing
+          ? { plan: { ...plan, standing: { ...standing, climate: told(standing.climate) } } }
+          : {}),
+      };
+    },
+  },
 ];
 
 export type Migrated =

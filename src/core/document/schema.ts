@@ -15,7 +15,7 @@ export * from './planSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 15;
+export const DESIGN_VERSION = 16;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 

@@ -112,6 +112,7 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     humidistat: row.form === 'fogger' ? { day: 0.75, night: 0.85, probe: probeInAir(design, 0.5) } : null,
     duty: null,
     since: null,
+    tank: null,
   };
   const fitted = inClimate(design, { devices: [...devices, device] });
   // The first nozzle brings its pump and its bottle, and takes over what was misted by hand.

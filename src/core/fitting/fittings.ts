@@ -97,6 +97,7 @@ export function fitted(design: Design, kind: DeviceKind, told: Partial<Device> &
     humidistat: null,
     duty: null,
     since: null,
+    tank: null,
     ...told,
     at: {
       x: mm(clamp(told.at.x, 0, width)),

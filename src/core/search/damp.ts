@@ -10,6 +10,7 @@ import {
   withDevice,
   withNew,
 } from '../fitting/fittings';
+import type { Design, Device } from '../document/schema';
 import { probeInAir } from '../climate/controlled';
 import { clamp } from '../physics/constants';
 
@@ -25,6 +26,7 @@ export function fog(more: boolean): Maker {
     const most = (when === 'night' ? animal.climate.humidityNight : animal.climate.humidityDay).value.high;
     const cooling = tidy(Math.min(0.97, round(most - 0.04, 0.01)));
     const fogger = foggerOf(design, catalogue);
+    if (it.criterion.id === 'soil') return fogger && free(locks, fogger) ? lessFog(design, fogger) : [];
     const { width, depth, height } = design.enclosure;
     const { humidityDay, humidityNight } = animal.climate;
     if (!fogger) {
@@ -93,6 +95,27 @@ export function fog(more: boolean): Maker {
         ];
   };
 }
+
+/** Fog that falls and is not drained: less of it by day and by night alike. */
+const lessFog = (design: Design, fogger: Device): readonly Move[] =>
+  [0.04, 0.1].flatMap((by): Move[] => {
+    const less = (value: number | null): number | null => value && tidy(clamp(value - by, 0.1, 0.98));
+    return fogger.humidistat
+      ? [
+          {
+            id: `less fog ${by}`,
+            design: withDevice(design, fogger.id, (own) => ({
+              ...own,
+              humidistat: own.humidistat && {
+                ...own.humidistat,
+                day: less(own.humidistat.day),
+                night: less(own.humidistat.night),
+              },
+            })),
+          },
+        ]
+      : [];
+  });
 
 /** m³ of a box that a fogger at full output is made for (common practice: the output knob is turned down in smaller ones). */
 const FULL_OUTPUT = 0.2;

@@ -101,6 +101,7 @@ const MAKERS: Readonly<Record<string, readonly Maker[]>> = {
     heaterSet('night', 1),
     heaterKind,
   ],
+  'soil over': [mist(false), fog(false), coverLess, fan('damp', true), stripMore, ventMore],
   'hide under': [coverMore, fog(true)],
 };
 

@@ -6,6 +6,7 @@ import { CREW_LASTS, crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
 import type { Survey } from '../living/survey';
 import { boundOf } from '../verdict/bound';
+import { provided } from '../verdict/provisions';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/answer';
 import { NOTHING, perform, type Seen } from './look';
@@ -117,8 +118,22 @@ export function* propose(
     verdict = yield* climbed(design, 60);
     if (verdict?.answer === 'holds') break;
   }
+  // What its keeper brings to it is part of it: a canister that lasts its fogger, water for soil that nothing else waters.
+  if (verdict && !locks?.mist) {
+    const before: { readonly design: Design; readonly verdict: Verdict } = { design, verdict };
+    const next = provided(design, verdict);
+    if (next !== design) {
+      const own = (yield* judge(next)).verdict;
+      const worse = (it: Verdict | null): boolean => !it || RANK[it.answer] > RANK[before.verdict.answer];
+      design = next;
+      verdict = worse(own) ? yield* climbed(next, 60) : own;
+      if (worse(verdict)) ({ design, verdict } = before);
+    }
+  }
   return { design, verdict, looks, seen };
 }
+
+const RANK: Readonly<Record<Verdict['answer'], number>> = { holds: 0, 'holds-but': 1, fails: 2, cannot: 3 };
 
 export const proposeWhatHolds = (start: Design, catalogue: Catalogue): Proposal =>
   runSearch(propose(start, catalogue), catalogue);

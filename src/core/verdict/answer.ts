@@ -64,7 +64,34 @@ export interface DayTold {
   /** kg of water and J a day. */
   readonly water: number;
   readonly energy: number;
+  /** What stands in a bottle of its own: kg a day it gives, and days that lasts; null: it does not run. */
+  readonly bottles: readonly {
+    readonly device: string;
+    readonly perDay: number;
+    readonly days: number | null;
+  }[];
+  /** The soil of the warm and the cool half. */
+  readonly soil: readonly [SoilTold, SoilTold];
 }
+
+/** Soil of one half in a season. */
+export interface SoilTold {
+  /** kg a day it loses as it stands; less than nothing: it gains. */
+  readonly loses: number;
+  /** Water at its foot now and as it was filled, m³/m³; 0 where there is none. */
+  readonly foot: number;
+  readonly filled: number;
+  /** What of it nothing draws out, m³/m³. */
+  readonly bound: number;
+  /** m³ of it. */
+  readonly volume: number;
+}
+
+/** Days a fogger must run on one filling for its keeper to be let sleep, and to be at work. */
+export const LEAST_BOTTLE = 1;
+/** Whether everything that stands in a bottle runs on it from one day to the next. */
+export const lastsTheDay = ({ days }: Pick<Verdict, 'days'>): boolean =>
+  days.every(({ bottles }) => bottles.every((it) => it.days === null || it.days >= LEAST_BOTTLE));
 
 export interface HeaterTold {
   readonly device: string;

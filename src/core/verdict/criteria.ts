@@ -12,6 +12,7 @@ export const CRITERIA = [
   'humidity-day',
   'humidity-night',
   'hide',
+  'soil',
 ] as const;
 export type CriterionId = (typeof CRITERIA)[number];
 
@@ -54,6 +55,16 @@ export const borneOf = (animal: Animal): Borne => animal.climate.borne?.value ??
 
 /** Least humidity of a moist hide that lets an animal shed, and what it makes do with (common practice; from memory). */
 const HIDE = { wanted: 0.7, borne: 0.55 } as const;
+/**
+ * Share of the pores at the foot of a soil that may be full of water where nothing drains it: what stands in water turns sour,
+ * which harms what lives in it before it harms the animal (common practice).
+ */
+export const UNDRAINED: Criterion = {
+  id: 'soil',
+  measure: 'humidity',
+  wanted: { low: 0, high: 0.9 },
+  borne: { low: 0, high: 1 },
+};
 /** K over its band a basking place may come to: an animal leaves what burns, but stone keeps it (from memory). */
 const BASKING = { under: 5, over: 3 } as const;
 

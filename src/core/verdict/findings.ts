@@ -7,17 +7,10 @@ import { holdsWater } from '../living/prepare';
 import { capital, counted, percent, message, temperature, type Message, number, tank } from '../units';
 import { CREW_LASTS } from '../living/crew';
 import type { CriterionId } from './criteria';
-import { ALL_SEASONS } from '../climate/roomProfile';
+import { bottleFindings, soilFindings } from './provisionFindings';
+import { seasonsWord } from './seasons';
 import { borneIn, wantedIn, type EndHarm, type Place, type Verdict } from './answer';
 import { nestMoisture } from './nest';
-
-/** Seasons as one says them. */
-export function seasonsWord(seasons: readonly Season[]): string {
-  const own = ALL_SEASONS.filter((it) => seasons.includes(it));
-  if (own.length === ALL_SEASONS.length) return 'all year';
-  if (own.length === 1) return `in ${own[0] ?? 'winter'}`;
-  return `in ${own.slice(0, -1).join(', ')} and ${own.at(-1) ?? ''}`;
-}
 
 /** A place that is outside on one side of its band, over the seasons in which it is. */
 export interface Outside {
@@ -132,6 +125,11 @@ const WORDS: Readonly<Record<string, Words>> = {
     what: (when, share) => message`The air is too damp by night ${when}, for ${share} of the hours.`,
     cure: 'No mist in the evening, more air, or a fan on a humidistat.',
   },
+  'soil over': {
+    code: 'soil-stands-wet',
+    what: (when, share) => message`Water stands at the foot of the soil ${when}: ${share} of the time.`,
+    cure: 'Less mist or fog, less from the jug, more air, or drainage under it: soil in standing water turns sour.',
+  },
   'hide under': {
     code: 'hide-dry',
     what: (when, share) => message`The moist hide dries out ${when}, for ${share} of the time.`,
@@ -160,9 +158,11 @@ function placeFinding({ criterion, way, seasons, worst, harms }: Outside): Findi
     place: { at: 'climate' },
     what: words.what(seasonsWord(seasons), share),
     because:
-      way === 'under'
-        ? message`It falls to ${met} ${seasonsWord([worst.season])}; from ${wanted} is wanted, from ${borne} borne. ${words.cure}`
-        : message`It comes to ${met} ${seasonsWord([worst.season])}; up to ${wanted} is wanted, up to ${borne} borne. ${words.cure}`,
+      criterion === 'soil'
+        ? message`Its pores come to be ${met} full ${seasonsWord([worst.season])}, and nothing drains them; up to ${wanted} is wanted. ${words.cure}`
+        : way === 'under'
+          ? message`It falls to ${met} ${seasonsWord([worst.season])}; from ${wanted} is wanted, from ${borne} borne. ${words.cure}`
+          : message`It comes to ${met} ${seasonsWord([worst.season])}; up to ${wanted} is wanted, up to ${borne} borne. ${words.cure}`,
     remedies: [],
     basis: 'computed',
   };
@@ -182,6 +182,8 @@ export function yearFindings(verdict: Verdict, design: Design, catalogue: Catalo
     ...endFindings(verdict),
     ...heaterFindings(verdict, design),
     ...dayFindings(verdict, design, animal, catalogue),
+    ...bottleFindings(verdict, design),
+    ...soilFindings(verdict, design),
     ...lightFinding(verdict, design, catalogue),
     ...lifeFindings(verdict),
     ...nestMoisture(design, animal, verdict.survey),

@@ -5,6 +5,8 @@ export * from './bound';
 export * from './answer';
 export * from './verdict';
 export * from './findings';
+export * from './seasons';
+export * from './provisions';
 export * from './worse';
 export * from './words';
 export * from './depends';

@@ -4,6 +4,7 @@ import { summarize, bandsOf, type Bands } from '../climate/climateSummary';
 import { endsOf } from '../climate/calibrated';
 import { ImpossibleClimate } from '../climate/guard';
 import { dayOfSeason, type Season } from '../climate/roomProfile';
+import { LAND } from '../climate/stores';
 import type { Design } from '../document/schema';
 import { layGround, type GroundResult } from '../ground/layers';
 import { judgeUv } from '../fitting/uv';
@@ -12,6 +13,7 @@ import {
   dying,
   failing,
   harmsIn,
+  lastsTheDay,
   ROOMS,
   wantedIn,
   type Answer,
@@ -19,6 +21,7 @@ import {
   type EndHarm,
   type HeaterTold,
   type Place,
+  type SoilTold,
   type Verdict,
 } from './answer';
 import { dayPlus } from '../time';
@@ -106,7 +109,9 @@ export function judgeDesign({ design, catalogue, ground: laid, playing, alone }:
     failing(crew).length === 0;
   const ends = endsHarm(design, catalogue, ground, animal);
   const settled = ends === null || ends.length === 0;
-  const answer: Answer = bound ? 'cannot' : harms ? 'fails' : wanted && settled ? 'holds' : 'holds-but';
+  const days = daysOf(year, design, bandsOf(animal));
+  const kept = settled && lastsTheDay({ days });
+  const answer: Answer = bound ? 'cannot' : harms ? 'fails' : wanted && kept ? 'holds' : 'holds-but';
   const sure = alone ? { fine: 0, of: 0 } : roomsCounted({ design, catalogue, ground, harms });
   return {
     answer,
@@ -118,7 +123,7 @@ export function judgeDesign({ design, catalogue, ground: laid, playing, alone }:
     sure,
     ends,
     survey,
-    days: daysOf(year, design, bandsOf(animal)),
+    days,
     heaters: heatersOf(year),
   };
 }
@@ -161,6 +166,17 @@ function daysOf({ played }: YearRun, design: Design, bands: Bands): readonly Day
       bottle: bottle === null ? null : bottle * 1000,
       bedFull: model.bedFull,
     });
+    const soilOf = (column: 0 | 1): SoilTold => {
+      const { area, soil, start } = model.box.columns[column];
+      const land = area > LAND;
+      return {
+        loses: told.soilLoses[column],
+        foot: told.soil[column]?.bottom ?? 0,
+        filled: land ? start[3] : 0,
+        bound: land ? soil[3].residual : 0,
+        volume: land ? area * soil.reduce((sum, it) => sum + it.thickness, 0) : 0,
+      };
+    };
     return {
       season,
       dish: told.drinkDish,
@@ -171,6 +187,8 @@ function daysOf({ played }: YearRun, design: Design, bands: Bands): readonly Day
       bedGain: told.bedGain,
       water: told.waterPerDay,
       energy: told.energyPerDay,
+      bottles: told.ownBottles.map(({ device, perDay, days }) => ({ device, perDay, days })),
+      soil: [soilOf(0), soilOf(1)] as const,
     };
   });
 }

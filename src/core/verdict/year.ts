@@ -5,11 +5,12 @@ import { ImpossibleClimate } from '../climate/guard';
 import { ALL_SEASONS, dayOfSeason, type Season } from '../climate/roomProfile';
 import { simulate, type Run, type SeriesName, type Timetable } from '../climate/simulate';
 import type { WeatherInput } from '../climate/weather';
+import { LAND } from '../climate/stores';
 import { CHANGES, TOLERANCE, zonesFor } from '../climate/zones';
 import type { Design } from '../document/schema';
 import { seasonOn } from '../document/seasonal';
 import type { GroundResult } from '../ground/layers';
-import { criteriaOf, HOLDS, type Criterion, type CriterionId } from './criteria';
+import { criteriaOf, HOLDS, UNDRAINED, type Criterion, type CriterionId } from './criteria';
 import { DAY } from '../physics/constants';
 
 /** How a year is played. */
@@ -201,9 +202,15 @@ export function swingsOf(
   return playYear(design, catalogue, ground, playing, year.rest);
 }
 
-/** What an animal is held to in a year that was played: a moist hide may answer for dry air. */
-export const criteriaIn = (animal: Animal, { played }: Pick<YearRun, 'played'>): readonly Criterion[] =>
-  criteriaOf(animal, { moistHide: (played[0]?.run.chambers.length ?? 0) > 0 });
+/** What a box is held to in a year that was played: a moist hide may answer for dry air; soil that nothing drains may not stand in water. */
+export function criteriaIn(animal: Animal, { played }: Pick<YearRun, 'played'>): readonly Criterion[] {
+  const [first] = played;
+  const all = criteriaOf(animal, { moistHide: (first?.run.chambers.length ?? 0) > 0 });
+  const undrained =
+    first?.model.box.reservoir.takes === 'nowhere' &&
+    first.model.box.columns.some((it) => it.foot === null && it.area > LAND);
+  return undrained ? [...all, UNDRAINED] : all;
+}
 
 /** How one place fares in one season, over all its weathers. */
 export interface Measured {
@@ -287,6 +294,12 @@ function readingOf(
       const { humidity } = zones;
       return one((i) => humidity.reduce((sum, name) => sum + at(name)(i), 0) / humidity.length);
     }
+    case 'soil': {
+      const halves = ([0, 1] as const).filter((c) => model.box.columns[c].area > LAND);
+      return one((i) =>
+        Math.max(...halves.map((c) => at(`low${c}`)(i) / model.box.columns[c].soil[3].soil.porosity)),
+      );
+    }
     case 'hide': {
       if (run.chambers.length === 0) return null;
       return one((i) => run.chambers.reduce((most, it) => Math.max(most, it.humidity[i] ?? 0), 0));
@@ -303,6 +316,7 @@ const HALF: Readonly<Record<CriterionId, 'day' | 'night' | 'both'>> = {
   'humidity-day': 'day',
   'humidity-night': 'night',
   hide: 'both',
+  soil: 'both',
 };
 
 const isDay = (table: Timetable, at: number): boolean =>

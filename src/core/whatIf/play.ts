@@ -1,3 +1,4 @@
+import { isPlugged } from '../climate/climateModel';
 import type { HeaterModel, WetterModel } from '../climate/box';
 import type { Ready } from '../climate/forecast';
 import { simulate, type Run, type Timetable } from '../climate/simulate';
@@ -82,8 +83,7 @@ export function play(
     'power-cut': (table, day) => ({
       ...table,
       heaters: table.heaters.map((it) => cut(it, day)),
-      // A hand sprayer needs no plug.
-      wetters: table.wetters.map((it, i) => (ready.model.wetterDevices[i] === null ? it : cut(it, day))),
+      wetters: table.wetters.map((it, i) => (isPlugged(ready.model, i) ? cut(it, day) : it)),
       fans: table.fans.map((it) => cut(it, day)),
       falls: cut(table.falls, day),
     }),
@@ -117,7 +117,7 @@ export function play(
         fills: null,
         wetters: table.wetters.map((it, i) => {
           const device = ready.model.wetterDevices[i];
-          if (device === null || device?.kind === 'hand-sprayer') return [];
+          if (!isPlugged(ready.model, i) || device?.kind === 'hand-sprayer') return [];
           if (ready.box.wetters[i]?.bottle !== null) return left <= 0 ? [] : it;
           // Until its own bottle, full at the beginning, is empty.
           const until = (lasts[i] ?? Infinity) - day * DAY;

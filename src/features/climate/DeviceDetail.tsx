@@ -84,6 +84,17 @@ export function DeviceDetail({
             <MenuItem value="y">the depth</MenuItem>
           </TextField>
         )}
+        {kind?.tank && (
+          <QuantityField
+            label="Its bottle holds"
+            measure="tank"
+            value={device.tank ?? kind.tank.value}
+            min={0.0001}
+            max={0.2}
+            step={0.001}
+            onCommit={(held) => set({ tank: held })}
+          />
+        )}
         {(kind?.uvIndex ?? kind?.lumensPerWatt) && (
           <DateField label="First lit" value={device.since} onCommit={(since) => set({ since })} />
         )}

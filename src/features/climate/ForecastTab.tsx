@@ -5,7 +5,13 @@ import Typography from '@mui/material/Typography';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useCallback, useMemo } from 'react';
 import { DAY } from '@/core/physics/constants';
-import { humidityAtRecord, type ClimateSummary, type Forecast, type SeriesName } from '@/core/climate';
+import {
+  humidityAtRecord,
+  soilIsKept,
+  type ClimateSummary,
+  type Forecast,
+  type SeriesName,
+} from '@/core/climate';
 import { mass, percent, temperature, counted, difference, tank, fromSi, UNITS, unitFor } from '@/core/units';
 import { useOpenDesign } from '@/store';
 import { Chart, type Inks } from '@/ui/Chart';
@@ -20,6 +26,7 @@ export function ForecastTab({ forecast, at }: { readonly forecast: Forecast; rea
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <Tiles answers={forecast.answers} />
       <OwnBottles answers={forecast.answers} />
+      <SoilWater answers={forecast.answers} />
       <Curves forecast={forecast} at={at} what="humidity" />
       <Curves forecast={forecast} at={at} what="warmth" />
       {forecast.cycle > 1 && forecast.asked.span !== 'year' && (
@@ -54,6 +61,23 @@ function OwnBottles({ answers }: { readonly answers: ClimateSummary }) {
       </Typography>
     );
   });
+}
+
+/** What keeps the soil as damp as it was filled, where only the jug does; what the jug gives. */
+function SoilWater({ answers }: { readonly answers: ClimateSummary }) {
+  const reader = useReader();
+  const { design } = useOpenDesign();
+  const kept = soilIsKept(design);
+  const [warm, cool] = answers.soilLoses.map((it) => Math.max(0, 7 * it)) as [number, number];
+  if (!kept && answers.jugPerDay < 1e-6) return null;
+  if (kept && warm + cool < 0.02) return null;
+  return (
+    <Typography variant="body2">
+      {kept
+        ? `From the jug the soil takes ${litres(warm, reader)} a week at the warm end and ${litres(cool, reader)} at the cool to stay as damp as it was filled.`
+        : `The jug gives the soil ${litres(7 * answers.jugPerDay, reader)} a week.`}
+    </Typography>
+  );
 }
 
 function Tiles({ answers }: { readonly answers: ClimateSummary }) {

@@ -22,6 +22,7 @@ import { useReader } from '@/ui/units';
 import { MistTimes } from './MistTimes';
 import { SeasonNote } from './SeasonNote';
 import { TimerField } from './TimerField';
+import { Watering } from './Watering';
 import { percentWord } from './words';
 
 /** Water and air: when it is misted, what it draws on, how air comes through, what the hides are like. */
@@ -36,6 +37,7 @@ export function MistTab({
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <SeasonNote sets={(it) => it.mist !== null || it.topCover !== null} onSeasons={onSeasons} />
       <Mist />
+      <Watering forecast={forecast} />
       <Air />
       <Hides forecast={forecast} />
       <RainShadow />

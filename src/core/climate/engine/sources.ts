@@ -37,12 +37,14 @@ export function sources({ box, assembly, controls, switches, room }: SourcesInpu
       }
       case 'soil':
       case 'deep':
+      case 'foot':
       case 'pool':
       case 'spot': {
         const { column } = target;
         const own = {
           soil: AT.soilT(column, 0),
           deep: AT.soilT(column, 2),
+          foot: AT.soilT(column, 3),
           pool: AT.poolT(column),
           spot: AT.spotT(column),
         }[target.to];
@@ -77,6 +79,8 @@ export function sources({ box, assembly, controls, switches, room }: SourcesInpu
         return landing(target.column);
       case 'deep':
         return there(AT.soilT(target.column, 2)) ? AT.soilWater(target.column, 2) : landing(target.column);
+      case 'foot':
+        return there(AT.soilT(target.column, 3)) ? AT.soilWater(target.column, 3) : landing(target.column);
       case 'bed':
         return AT.reservoir;
       case 'pool':
