@@ -176,7 +176,7 @@ const FITTED: Readonly<Record<string, (devices: readonly Fitted[]) => readonly F
         id: `device-${3 + index}`,
         name: index === 0 ? 'Radiant heat panel' : 'Radiant heat panel 2',
         kind: 'radiant-panel',
-        at: { x: 0.765, y, z: 0.42 },
+        at: { x: 0.64, y, z: 0.42 },
         length: 0.5,
         power: 120,
         thermostat: {

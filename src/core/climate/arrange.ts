@@ -1,3 +1,4 @@
+import { withinWalls } from './within';
 import { roomClimate } from '../brief';
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
 import { BARE_CLIMATE, type Climate, type Design, type Device } from '../document/schema';
@@ -64,7 +65,7 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
     const kind = findDeviceKind(catalogue, id);
     if (!kind) return;
     const at = clearOf(told.at ?? { x: width / 2, y: depth / 2, z: over }, kind.clearance?.value ?? 0);
-    devices.push({
+    const device: Device = {
       id: `device-${devices.length + 1}`,
       name: kind.name,
       kind: id,
@@ -83,7 +84,8 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
       tank: null,
       ...told,
       at,
-    });
+    };
+    devices.push(withinWalls(design.enclosure, device, kind.form));
   };
 
   // By the litre, for plants; bars of up to 36 W, side by side where one is not enough.

@@ -6,6 +6,7 @@ export * from './calibrated';
 export * from './controlled';
 export * from './misting';
 export * from './watering';
+export * from './within';
 export * from './weather';
 export * from './simulate';
 export { ImpossibleClimate } from './guard';

@@ -7,7 +7,8 @@ import { METRIC, formatMessage, type Message } from '../units';
 import { playOut } from './playOut';
 import { beatOf, forecast, poursOn, readyOf, settled, simulate } from '.';
 
-const say = (it: Message): string => formatMessage(it, { prefs: METRIC, locale: 'en-GB' }).replaceAll('\u00a0', ' ');
+const say = (it: Message): string =>
+  formatMessage(it, { prefs: METRIC, locale: 'en-GB' }).replaceAll('\u00a0', ' ');
 const gecko = firstDesign('hemitheconyx-caudicinctus');
 const watered = (watering: Climate['watering'], design: Design = gecko): Design => ({
   ...design,

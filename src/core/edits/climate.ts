@@ -2,7 +2,8 @@ import { grownIn } from '../brief';
 import { arrangeClimate } from '../climate/arrange';
 import { firstThermostat, probeInAir } from '../climate/controlled';
 import { mistBy, nozzleRate, nozzlesOf } from '../climate/misting';
-import { findDeviceKind } from '../catalogue';
+import { withinWalls } from '../climate/within';
+import { findDeviceKind, type Catalogue } from '../catalogue';
 import { boundsOf } from '../ground/floor';
 import { layGround } from '../ground/layers';
 import { fitUv } from '../fitting/fitUv';
@@ -114,7 +115,9 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     since: null,
     tank: null,
   };
-  const fitted = inClimate(design, { devices: [...devices, device] });
+  const fitted = inClimate(design, {
+    devices: [...devices, withinWalls(design.enclosure, device, row.form)],
+  });
   // The first nozzle brings its pump and its bottle, and takes over what was misted by hand.
   return row.form === 'nozzle' && nozzlesOf(design, catalogue).length === 0
     ? inClimate(fitted, mistBy(design.climate, 'nozzles', nozzleRate(fitted, catalogue)))
@@ -124,17 +127,25 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
 export const setDevice: Edit<{ device: string; change: Partial<Omit<Device, 'id' | 'at'>> }> = (
   design,
   { device, change },
+  catalogue,
 ) =>
-  inDevice(design, device, (it) => ({
-    ...it,
-    ...change,
-    name: change.name?.trim().slice(0, 80) || it.name,
-    dim: clamp(change.dim ?? it.dim, 0, 1),
-    power: clamp(change.power ?? it.power, 0, 5000),
-  }));
+  inDevice(design, device, (it) => {
+    const next = {
+      ...it,
+      ...change,
+      name: change.name?.trim().slice(0, 80) || it.name,
+      dim: clamp(change.dim ?? it.dim, 0, 1),
+      power: clamp(change.power ?? it.power, 0, 5000),
+    };
+    return change.length === undefined && change.along === undefined ? next : inside(design, next, catalogue);
+  });
 
-export const moveDevice: Edit<{ device: string; to: Device['at'] }> = (design, { device, to }) =>
-  inDevice(design, device, (it) => ({ ...it, at: placed(design, to) }));
+/** Whatever is long stays within the walls: it is moved along them, turned or shortened. */
+const inside = (design: Design, it: Device, catalogue: Catalogue): Device =>
+  withinWalls(design.enclosure, it, findDeviceKind(catalogue, it.kind)?.form ?? '');
+
+export const moveDevice: Edit<{ device: string; to: Device['at'] }> = (design, { device, to }, catalogue) =>
+  inDevice(design, device, (it) => inside(design, { ...it, at: placed(design, to) }, catalogue));
 
 /** Takes a device out, of every season too; with the last nozzle its pump and bottle go, and the mist comes by hand. */
 export const removeDevice: Edit<{ device: string }> = (design, { device }, catalogue) => {

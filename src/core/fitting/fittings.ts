@@ -1,3 +1,4 @@
+import { withinWalls } from '../climate/within';
 import { findDeviceKind, type Animal, type Catalogue, type DeviceKind } from '../catalogue';
 import { baskingPoint, warmPlace } from '../climate/basking';
 import { clearOver, tooNear } from '../climate/clearance';
@@ -84,7 +85,7 @@ export const overOf = ({ enclosure }: Design): number =>
 export function fitted(design: Design, kind: DeviceKind, told: Partial<Device> & Pick<Device, 'at'>): Device {
   const { width, depth, height } = design.enclosure;
   const alike = design.climate.devices.filter((it) => it.kind === kind.id).length;
-  return {
+  const device: Device = {
     id: freeId(design),
     name: alike > 0 ? `${kind.name} ${alike + 1}` : kind.name,
     kind: kind.id,
@@ -105,6 +106,7 @@ export function fitted(design: Design, kind: DeviceKind, told: Partial<Device> &
       z: mm(clamp(told.at.z, 0, height + 0.5)),
     },
   };
+  return withinWalls(design.enclosure, device, kind.form);
 }
 
 export const withNew = (design: Design, device: Device): Design =>

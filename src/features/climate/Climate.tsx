@@ -187,7 +187,7 @@ export function Climate() {
                 forecast={forecast}
               />
             )}
-            {tab === 'mist' && <MistTab forecast={forecast} onSeasons={() => setTab('seasons')} />}
+            {tab === 'mist' && <MistTab {...{ forecast, verdict }} onSeasons={() => setTab('seasons')} />}
             {tab === 'seasons' && <SeasonsTab />}
             {tab === 'room' && <RoomTab />}
             {tab === 'find' && <FindTab />}

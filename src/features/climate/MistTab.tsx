@@ -14,6 +14,7 @@ import { wetAt, type Forecast } from '@/core/climate';
 import type { Climate, Vent } from '@/core/document';
 import { siteAt } from '@/core/ground';
 import { counted, tank, temperature } from '@/core/units';
+import type { VerdictState } from '@/core/verdict';
 import { useEditing, useOpenDesign, useStore } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Panel } from '@/ui/Panel';
@@ -28,16 +29,18 @@ import { percentWord } from './words';
 /** Water and air: when it is misted, what it draws on, how air comes through, what the hides are like. */
 export function MistTab({
   forecast,
+  verdict,
   onSeasons,
 }: {
   readonly forecast: Forecast | null;
+  readonly verdict: VerdictState;
   readonly onSeasons: () => void;
 }) {
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <SeasonNote sets={(it) => it.mist !== null || it.topCover !== null} onSeasons={onSeasons} />
       <Mist />
-      <Watering forecast={forecast} />
+      <Watering {...{ forecast, verdict }} />
       <Air />
       <Hides forecast={forecast} />
       <RainShadow />
@@ -68,17 +71,19 @@ function Mist() {
           <MenuItem value="nozzles">nozzles</MenuItem>
           <MenuItem value="hand">hand</MenuItem>
         </TextField>
-        <TextField
-          select
-          label="Draws on"
-          value={mist.bottle === null ? 'mains' : 'bottle'}
-          onChange={(event) => set({ bottle: event.target.value === 'mains' ? null : bottled })}
-          sx={{ minWidth: 130 }}
-        >
-          <MenuItem value="bottle">a bottle</MenuItem>
-          <MenuItem value="mains">the mains</MenuItem>
-        </TextField>
-        {mist.bottle !== null && (
+        {mist.by === 'nozzles' && (
+          <TextField
+            select
+            label="Draws on"
+            value={mist.bottle === null ? 'mains' : 'bottle'}
+            onChange={(event) => set({ bottle: event.target.value === 'mains' ? null : bottled })}
+            sx={{ minWidth: 130 }}
+          >
+            <MenuItem value="bottle">a bottle</MenuItem>
+            <MenuItem value="mains">the mains</MenuItem>
+          </TextField>
+        )}
+        {mist.by === 'nozzles' && mist.bottle !== null && (
           <QuantityField
             label="Bottle holds"
             measure="tank"
@@ -113,13 +118,15 @@ function Mist() {
           onChange={(next) => edit({ edit: 'setClimate', change: { falls: next } })}
         />
       )}
-      <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
-        A larger bottle buys days:{' '}
-        {mist.bottle === null
-          ? 'the mains never end, so a nozzle that sticks floods'
-          : `${write(tank(mist.bottle))} is what a nozzle that sticks can let in`}
-        .
-      </Typography>
+      {mist.by === 'nozzles' && (
+        <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
+          A larger bottle buys days:{' '}
+          {mist.bottle === null
+            ? 'the mains never end, so a nozzle that sticks floods'
+            : `${write(tank(mist.bottle))} is what a nozzle that sticks can let in`}
+          .
+        </Typography>
+      )}
     </Panel>
   );
 }

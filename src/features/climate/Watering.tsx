@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { soilIsKept, type Forecast } from '@/core/climate';
 import { MOST_POURS, type Climate, type Pour } from '@/core/document';
 import { tank } from '@/core/units';
+import { poursFor, type VerdictState } from '@/core/verdict';
 import { useEditing, useOpenDesign } from '@/store';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -19,7 +20,13 @@ import { useReader } from '@/ui/units';
 const FIRST: Pour = { end: 'warm', into: 'foot', amount: 0.0002, everyDays: 7 };
 
 /** Water for the soil from the jug: as it needs, so much every so many days, or none. */
-export function Watering({ forecast }: { readonly forecast: Forecast | null }) {
+export function Watering({
+  forecast,
+  verdict,
+}: {
+  readonly forecast: Forecast | null;
+  readonly verdict: VerdictState;
+}) {
   const { design } = useOpenDesign();
   const { edit } = useEditing();
   const { write } = useReader();
@@ -29,6 +36,7 @@ export function Watering({ forecast }: { readonly forecast: Forecast | null }) {
   const change = (index: number, to: Partial<Pour>) =>
     set((watering ?? []).map((it, i) => (i === index ? { ...it, ...to } : it)));
   const loses = forecast?.answers.soilLoses.map((it) => Math.max(0, (7 * it) / 1000));
+  const plan = verdict.at === 'known' ? poursFor(verdict.verdict, design) : null;
   return (
     <Panel label="Water for the soil">
       <TextField
@@ -65,23 +73,23 @@ export function Watering({ forecast }: { readonly forecast: Forecast | null }) {
                 max={0.1}
                 step={0.0001}
                 onCommit={(amount) => change(index, { amount })}
-                sx={{ width: 120 }}
+                sx={{ width: 105 }}
               />
               <NumberField
                 key={pour.everyDays}
-                label="Every, days"
+                label="Days apart"
                 value={pour.everyDays}
                 min={1}
                 max={90}
                 onCommit={(everyDays) => change(index, { everyDays: Math.round(everyDays) })}
-                sx={{ width: 100 }}
+                sx={{ width: 95 }}
               />
               <TextField
                 select
                 label="Where"
                 value={pour.end}
                 onChange={({ target }) => change(index, { end: target.value as Pour['end'] })}
-                sx={{ minWidth: 120 }}
+                sx={{ width: 125 }}
               >
                 <MenuItem value="warm">warm end</MenuItem>
                 <MenuItem value="cool">cool end</MenuItem>
@@ -92,9 +100,9 @@ export function Watering({ forecast }: { readonly forecast: Forecast | null }) {
                 label="How"
                 value={pour.into}
                 onChange={({ target }) => change(index, { into: target.value as Pour['into'] })}
-                sx={{ minWidth: 170 }}
+                sx={{ width: 155 }}
               >
-                <MenuItem value="foot">in a corner or down a tube</MenuItem>
+                <MenuItem value="foot">corner or tube</MenuItem>
                 <MenuItem value="top">over the ground</MenuItem>
               </TextField>
               <IconButton
@@ -116,7 +124,7 @@ export function Watering({ forecast }: { readonly forecast: Forecast | null }) {
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 1 }}>
         {soilIsKept(design)
           ? loses
-            ? `Nothing drains this soil, and nothing else brings water to its depth: to stay as damp as it was filled it loses, and takes, ${write(tank(loses[0] ?? 0))} a week at the warm end and ${write(tank(loses[1] ?? 0))} at the cool. The verdict offers a plan for the year.`
+            ? `Nothing drains this soil, and nothing else brings water to its depth. To stay as damp as it was filled it takes ${write(tank(loses[0] ?? 0))} a week at the warm end and ${write(tank(loses[1] ?? 0))} at the cool.`
             : 'Nothing drains this soil, and nothing else brings water to its depth: the forecast keeps it as damp as it was filled.'
           : watering === null
             ? 'What sinks through stands in the drainage and rises from there.'
@@ -124,6 +132,11 @@ export function Watering({ forecast }: { readonly forecast: Forecast | null }) {
               ? 'The soil gets what is misted, and no more.'
               : 'Poured in a corner or down a tube it reaches the foot of the soil, where what digs looks for it, and leaves the top dry.'}
       </Typography>
+      {plan && plan.length > 0 && (
+        <Button sx={{ mt: 1 }} onClick={() => set(plan)}>
+          Plan it by the year
+        </Button>
+      )}
     </Panel>
   );
 }

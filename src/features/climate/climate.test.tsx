@@ -3,6 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { factorsOf, forecast, marksOf } from '@/core/climate';
+import { GLANCE, judgeDesign, poursFor } from '@/core/verdict';
 import type { EditCall } from '@/core/edits';
 import { eventually, made, open } from '../testing/open';
 import { CalibrationTab } from './CalibrationTab';
@@ -167,7 +168,7 @@ describe('settings by season', () => {
     const onSeasons = vi.fn();
     const part = { id: 'summer', name: 'Summer', from: 6, until: 9, topCover: 0.2, mist: null, devices: [] };
     const design = made(GECKO, ...FIT, { edit: 'setSeason', change: part });
-    await open(<MistTab onSeasons={onSeasons} forecast={null} />, design);
+    await open(<MistTab onSeasons={onSeasons} forecast={null} verdict={{ at: 'unasked' }} />, design);
     expect(screen.getByRole('note').textContent).toMatch(
       /^These are the settings of the rest of the year\. Summer \(June to September\) has its own/,
     );
@@ -176,10 +177,57 @@ describe('settings by season', () => {
   });
 });
 
+describe('Water for the soil', () => {
+  it('by measure, each line by end, depth and rhythm; none, and as it needs again', async () => {
+    const { stored } = await open(
+      <MistTab onSeasons={() => undefined} forecast={null} verdict={{ at: 'unasked' }} />,
+      made('eublepharis-macularius'),
+    );
+    const told = async () => (await stored()).climate.watering;
+    expect(await told()).toBeNull();
+    await choose('From the jug', 'by measure');
+    await eventually(async () =>
+      expect(await told()).toEqual([{ end: 'warm', into: 'foot', amount: 0.0002, everyDays: 7 }]),
+    );
+    enter(box('Watering 1'), '350 mL');
+    await eventually(async () => expect((await told())![0]!.amount).toBeCloseTo(0.00035, 9));
+    enter(box('Days apart'), '14');
+    await eventually(async () => expect((await told())![0]!.everyDays).toBe(14));
+    fireEvent.click(screen.getByRole('button', { name: 'Add a watering' }));
+    await eventually(async () => expect((await told())![1]!.end).toBe('cool'));
+    fireEvent.click(screen.getByRole('button', { name: 'Leave out watering 1' }));
+    await eventually(async () => expect((await told())!.map((it) => it.end)).toEqual(['cool']));
+    await choose('How', 'over the ground');
+    await eventually(async () => expect((await told())![0]!.into).toBe('top'));
+    await choose('From the jug', 'none');
+    await eventually(async () => expect(await told()).toEqual([]));
+    await choose('From the jug', 'as it needs');
+    await eventually(async () => expect(await told()).toBeNull());
+  });
+
+  it('offers the plan that the verdict’s year comes to', async () => {
+    const design = made('hemitheconyx-caudicinctus', ...FIT);
+    const verdict = judgeDesign({ design, catalogue, playing: GLANCE, alone: true })!;
+    const { stored } = await open(
+      <MistTab
+        onSeasons={() => undefined}
+        forecast={null}
+        verdict={{ at: 'known', verdict, findings: [] }}
+      />,
+      design,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Plan it by the year' }));
+    await eventually(async () =>
+      expect((await stored()).climate.watering).toEqual(poursFor(verdict, design)),
+    );
+    expect(screen.queryByRole('button', { name: 'Plan it by the year' })).toBeNull();
+  });
+});
+
 describe('Mist', () => {
   it('times, bottle, cover, vents; nonsense is told and changes nothing', async () => {
     const { stored } = await open(
-      <MistTab onSeasons={() => undefined} forecast={null} />,
+      <MistTab onSeasons={() => undefined} forecast={null} verdict={{ at: 'unasked' }} />,
       made(GECKO, ...FIT),
     );
     const before = (await stored()).climate.mist.times;

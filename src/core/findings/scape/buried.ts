@@ -1,5 +1,6 @@
 import { findDeviceKind } from '../../catalogue';
 import type { Design, Device, Piece } from '../../document/schema';
+import { reachesOut } from '../../climate/within';
 import { siteAt } from '../../ground/bodies';
 import type { Placed, Site } from '../../pieces/place';
 import { goesIn } from '../../scape/fits';
@@ -165,24 +166,37 @@ export const devicesBuried: Rule = ({ design, catalogue }) => {
         message`${device.name} is in the ground.`,
         message`It is ${length(device.at.z)} over the floor of the enclosure, and the ground there ${length(ground)}.`,
       );
+    const out = reachesOut(design.enclosure, device, form);
+    if (out > 0)
+      told(
+        'device-reaches-out',
+        message`${device.name} reaches ${length(out)} through the wall.`,
+        message`It is ${length(device.length)} long and hangs inside the enclosure.`,
+        [
+          {
+            label: message`Bring it within the walls`,
+            call: { edit: 'moveDevice', change: { device: device.id, to: device.at } },
+          },
+        ],
+      );
     if (BELOW.has(form)) return found;
     for (const by of ['thermostat', 'humidistat'] as const) {
       const probe = device[by]?.probe;
       if (!probe) continue;
       const under = site.groundAt(probe.x, probe.y);
-      const out = beside(probe, height);
-      if (!out && probe.z >= under - NOTHING) continue;
+      const beyond = beside(probe, height);
+      if (!beyond && probe.z >= under - NOTHING) continue;
       const to = {
         x: Math.min(width, Math.max(0, probe.x)),
         y: Math.min(depth, Math.max(0, probe.y)),
       };
       const z = Math.min(height, Math.max(0, site.groundAt(to.x, to.y)) + OVER);
       told(
-        out ? 'probe-outside' : 'probe-buried',
-        out
+        beyond ? 'probe-outside' : 'probe-buried',
+        beyond
           ? message`The probe of ${device.name} is outside the enclosure.`
           : message`The probe of ${device.name} is in the ground.`,
-        out
+        beyond
           ? message`It holds what the room has, not what the animal has.`
           : message`It is ${length(probe.z)} over the floor of the enclosure, and the ground there ${length(under)}: soil warms hours later than the animal does, and less.`,
         [
