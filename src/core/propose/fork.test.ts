@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { firstDesign } from '@/catalogue/testing';
 import { assess } from '../assess';
+import { buyingOf } from '../buying';
 import type { Design } from '../document';
 import { applyEdit } from '../edits';
 import { planOf } from '../plan';
@@ -81,6 +82,23 @@ describe('a quarantine tub', () => {
       new Set(['warm', 'cool']),
     );
     expect(findings.map((it) => it.code)).toContain('on-paper');
+  });
+
+  it('is plain and cheap: a hide for each and one more, one lamp to see by, misted by hand', () => {
+    const geckos = firstDesign('goniurosaurus-hainanensis', 'middle', [], { count: 2 });
+    const own = forked(geckos, 'quarantine');
+    const result = assess(own, catalogue);
+    const uses = (design: Design, use: string): number =>
+      assess(design, catalogue).scape.pieces.filter((it) => it.uses.some((own) => own === use)).length;
+    expect(uses(own, 'hide')).toBeLessThan(uses(geckos, 'hide'));
+    expect(uses(own, 'hide')).toBeGreaterThanOrEqual(2);
+    expect(uses(own, 'hide')).toBeLessThanOrEqual(4);
+    expect(own.climate.mist.by).toBe('hand');
+    expect(own.climate.devices.map((it) => it.kind)).toEqual(['led-bar', 'infrared-emitter']);
+    const price = (design: Design): number =>
+      buyingOf([{ design, assessment: assess(design, catalogue) }], catalogue).price;
+    expect(price(own)).toBeLessThan(0.6 * price(geckos));
+    expect(result.findings.filter((it) => it.severity === 'severe')).toEqual([]);
   });
 
   it('stays plain when what holds is searched for', () => {

@@ -1,6 +1,9 @@
-import { findAnimal, type Catalogue } from '../catalogue';
+import { grownIn } from '../brief';
+import { findAnimal, findDeviceKind, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import { applyEdit, type EditCall } from '../edits/edits';
+import { layGround } from '../ground/layers';
+import { scapeOf } from '../scape/scape';
 import { proposeSize, type Questionnaire } from './propose';
 import { proposeWhole } from './whole';
 
@@ -66,5 +69,64 @@ export function forkedDesign(answers: Questionnaire, from: Design, as: Fork, cat
       edit: 'removeBackground',
       change: { background: id },
     })),
+    ...tooMany(tub, catalogue).map((piece): EditCall => ({ edit: 'removePiece', change: { piece } })),
+    ...notForTubs(tub, catalogue).map((device): EditCall => ({
+      edit: 'removeDevice',
+      change: { device },
+    })),
+  );
+}
+
+/** What a tub is looked after by: each is there, however plain it is. */
+const NEEDED: ReadonlySet<string> = new Set([
+  'drink',
+  'soak',
+  'feed',
+  'fly-cup',
+  'measure',
+  'heat',
+  'filter',
+  'pump',
+  'raft',
+]);
+/** Perches of what climbs (common practice: it is to be seen, and to climb). */
+const PERCHES = 2;
+
+/**
+ * Pieces a tub does without: every hide is one more to lift when the animal is looked for. One for each animal and one
+ * more stay, on both sides; where it basks, what it drinks and eats from, and two perches of what climbs.
+ */
+function tooMany(tub: Design, catalogue: Catalogue): readonly string[] {
+  const animal = grownIn(tub, catalogue);
+  const climbs = animal?.life.value === 'climbing';
+  let hides = tub.brief.count + 1;
+  let perches = climbs ? PERCHES : 0;
+  const sides = new Set<string>();
+  const all = scapeOf(tub, layGround(tub, catalogue), animal, catalogue).pieces;
+  // One on each side first.
+  const firsts = new Set(['warm', 'cool'].map((zone) => all.find((it) => it.hide?.zone === zone)));
+  const inTurn = [...all].sort((a, b) => Number(firsts.has(b)) - Number(firsts.has(a)));
+  return inTurn.flatMap(({ placed: { piece }, uses, hide }): string[] => {
+    if (piece.basking || piece.moist || uses.some((it) => NEEDED.has(it))) return [];
+    if (hide && (hides > 0 || !sides.has(hide.zone))) {
+      hides -= 1;
+      sides.add(hide.zone);
+      return [];
+    }
+    if (uses.includes('perch') && perches > 0) {
+      perches -= 1;
+      return [];
+    }
+    return [piece.id];
+  });
+}
+
+/** Lamps for plants where something else lights it, and nozzles: paper is misted by hand. */
+function notForTubs({ climate }: Design, catalogue: Catalogue): readonly string[] {
+  const kinds = climate.devices.map((it) => ({ id: it.id, kind: findDeviceKind(catalogue, it.kind) }));
+  const lights = kinds.filter((it) => it.kind?.group === 'light');
+  const litOtherwise = kinds.some((it) => it.kind?.group === 'uv' || (it.kind?.heats && !it.kind.dark));
+  return [...lights.slice(litOtherwise ? 0 : 1), ...kinds.filter((it) => it.kind?.form === 'nozzle')].map(
+    (it) => it.id,
   );
 }
