@@ -1,8 +1,10 @@
 import {
   bed,
+  countOf,
   deepest,
   fallOf,
   fixOf,
+  hidesOn,
   light,
   litres,
   mistSeconds,
@@ -184,5 +186,38 @@ export const DAMP: readonly Build[] = [
     ],
     stands: [],
     answer: 'holds-but',
+  },
+  {
+    name: 'two froglets in a cube of 20 cm',
+    animal: 'ranitomeya-imitator',
+    count: 2,
+    size: { width: 0.2, depth: 0.2, height: 0.2 },
+    room: 'middle',
+    made: [
+      {
+        edit: 'setLiving',
+        change: {
+          company: { males: 0, females: 0, hatched: null, ageMonths: 1, lightSensitive: false },
+        },
+      },
+      { edit: 'setEnclosure', change: { topCover: 0.95, material: 'acrylic' } },
+      { edit: 'setMethod', change: { method: 'none' } },
+      { edit: 'setDrySoil', change: { soil: 'paper' } },
+      { edit: 'proposeScape', change: {} },
+      { edit: 'proposeClimate', change: {} },
+      { edit: 'clearPlants', change: {} },
+      { edit: 'setLiving', change: { school: 'none' } },
+    ],
+    figures: [
+      { what: 'L of box', of: (it) => it.interior * 1000, low: 7, high: 9 },
+      standing(0.8, 4),
+      { what: 'L of soil in place', of: (it) => litres(it, 'substrate'), low: 0, high: 0 },
+      { what: 'seconds of mist a day', of: mistSeconds, low: 10, high: 60 },
+      { what: 'hides', of: (it) => hidesOn(it, 'warm') + hidesOn(it, 'cool'), low: 1, high: 4 },
+      { what: 'flies’ cups', of: (_, it) => countOf(it, 'fly-cup'), low: 1, high: 1 },
+    ],
+    // In two months they have outgrown it.
+    stands: ['box-outgrown'],
+    answer: 'fails',
   },
 ];

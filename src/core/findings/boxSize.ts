@@ -10,14 +10,18 @@ import type { Finding, Rule } from '../finding/finding';
 /** Sides of an enclosure, m. */
 type Sides = Pick<Design['enclosure'], 'width' | 'depth' | 'height'>;
 
-/** Whether so many animals have their room in it. */
-function fits({ width, depth, height }: Sides, animal: Animal, count: number): boolean {
+/** Whole height a species needs over the ground as it is laid: less than the usual one where that is thinner. */
+const tallFor = (animal: Animal, highest: number): number =>
+  Math.min(heightNeed(animal), animal.space.value.freeHeight + highest);
+
+/** Whether so many animals have their room in it. @param highest m of ground at its highest */
+function fits({ width, depth, height }: Sides, animal: Animal, count: number, highest: number): boolean {
   const need = spaceNeed(animal, count);
   return (
     Math.max(width, depth) >= need.width - 0.005 &&
     Math.min(width, depth) >= need.depth - 0.005 &&
     width * depth >= need.floor * 0.97 &&
-    height >= heightNeed(animal) - 0.005
+    height >= tallFor(animal, highest) - 0.005
   );
 }
 
@@ -44,17 +48,18 @@ function otherShape({ width, depth, height }: Sides, animal: Animal, count: numb
 }
 
 /** Too small for the animals as large as they are now, or standing the wrong way up. */
-export const boxSize: Rule = ({ design, animal, catalogue }) => {
+export const boxSize: Rule = ({ design, animal, catalogue, highest }) => {
   if (!animal) return [];
   const { count } = design.brief;
   const box = design.enclosure;
-  if (fits(box, animal, count)) return outgrown(design, findAnimal(catalogue, design.brief.animal));
+  if (fits(box, animal, count, highest))
+    return outgrown(design, findAnimal(catalogue, design.brief.animal), highest);
   const need = spaceNeed(animal, count);
-  const tall = heightNeed(animal);
+  const tall = tallFor(animal, highest);
 
   const place = { at: 'enclosure' } as const;
   const basis = animal.space.basis;
-  if (fits(turnedSides(box, usuallyInFront(box)), animal, count)) {
+  if (fits(turnedSides(box, usuallyInFront(box)), animal, count, highest)) {
     const climbs = box.height < tall;
     return [
       {
@@ -72,7 +77,7 @@ export const boxSize: Rule = ({ design, animal, catalogue }) => {
   }
   const wanted = proposeSize(animal, count);
   let fewer = count - 1;
-  while (fewer > 0 && !fits(box, animal, fewer)) fewer -= 1;
+  while (fewer > 0 && !fits(box, animal, fewer, highest)) fewer -= 1;
   const larger = {
     width: Math.max(box.width, wanted.width),
     depth: Math.max(box.depth, wanted.depth),
@@ -117,13 +122,17 @@ export const boxSize: Rule = ({ design, animal, catalogue }) => {
 const TIME_TO_BUILD = 3;
 
 /** From what age on an enclosure that does now is too small. @param species grown */
-function outgrown({ brief, enclosure, living }: Design, species: Animal | undefined): Finding[] {
+function outgrown(
+  { brief, enclosure, living }: Design,
+  species: Animal | undefined,
+  highest: number,
+): Finding[] {
   const { ageMonths } = living.company;
   const row = species && formOf(species, living.company);
   if (!row || ageMonths === null || !isYoungAt(row, ageMonths)) return [];
   let until = Math.floor(ageMonths);
-  while (isYoungAt(row, until) && fits(enclosure, selfAt(row, until), brief.count)) until += 1;
-  if (fits(enclosure, selfAt(row, until), brief.count)) return [];
+  while (isYoungAt(row, until) && fits(enclosure, selfAt(row, until), brief.count, highest)) until += 1;
+  if (fits(enclosure, selfAt(row, until), brief.count, highest)) return [];
   const wanted = proposeSize(row, brief.count);
   const left = Math.max(1, Math.round(until - ageMonths));
   return [
