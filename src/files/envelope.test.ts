@@ -91,16 +91,18 @@ describe('files of every earlier version', () => {
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
   });
 
-  it('version 16 holds water from the jug and the canister of a fogger; before it soil was kept, and a bottle as it came', () => {
+  it('version 16 holds water from the jug, canisters and guards; before it soil was kept, a bottle as it came, and nothing guarded', () => {
     const read = readEnvelope(readFileSync('tests/fixtures/rack-v20.rincon.json', 'utf8'));
     const before = readEnvelope(readFileSync('tests/fixtures/rack-v19.rincon.json', 'utf8'));
     if (!read.ok || !before.ok) throw new Error('not read');
     const { watering, devices } = read.value.designs[0]!.climate;
     expect(watering).toEqual([{ end: 'warm', into: 'foot', amount: 0.0004, everyDays: 14 }]);
-    expect(devices.find((it) => it.kind === 'fogger')!.tank).toBe(0.02);
+    expect(devices.find((it) => it.kind === 'fogger')).toMatchObject({ tank: 0.02, guarded: true });
     const all = before.value.designs.flatMap((it) => [it, it.plan.standing ?? []].flat());
     expect(all.map((it) => it.climate.watering)).toEqual(all.map(() => null));
-    expect(new Set(all.flatMap((it) => it.climate.devices.map((own) => own.tank)))).toEqual(new Set([null]));
+    const fitted = all.flatMap((it) => it.climate.devices);
+    expect(new Set(fitted.map((it) => it.tank))).toEqual(new Set([null]));
+    expect(new Set(fitted.map((it) => it.guarded))).toEqual(new Set([false]));
   });
 
   it('version 15 holds how long a plan waits, and where its animal is; one of before waits as is usual', () => {

@@ -109,6 +109,7 @@ const fit = (device: Partial<Fitted> & Pick<Fitted, 'id' | 'name' | 'kind' | 'at
   humidistat: null,
   duty: null,
   tank: null,
+  guarded: false,
   since: null,
   ...device,
 });

@@ -349,6 +349,7 @@ function counted(
       for (const it of controlsOf(device, kind)) control(it);
       if (device.tank !== null && kind.tank && device.tank > kind.tank.value)
         control('fogger-canister', 1, 'size in Climate');
+      if (device.guarded) control('lamp-guard');
       if (device.timer.by !== 'always' && !device.thermostat && !device.humidistat && kind.form !== 'nozzle')
         timers.add(JSON.stringify(device.timer));
     }

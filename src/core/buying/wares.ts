@@ -46,6 +46,7 @@ export const CONTROL_NAMES = {
   'misting-filter': 'Filter in the misting line',
   'misting-hose': 'Hose for mist, with connectors',
   'fogger-canister': 'Canister for a fogger',
+  'lamp-guard': 'Guard for a lamp',
 } as const;
 export type Control = keyof typeof CONTROL_NAMES;
 
@@ -61,6 +62,7 @@ export const CONTROL_PRICES: Readonly<Record<Control, number>> = {
   'misting-bottle': 18,
   'misting-filter': 9,
   'fogger-canister': 12,
+  'lamp-guard': 15,
   // A metre.
   'misting-hose': 2,
 };

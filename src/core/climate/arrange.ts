@@ -1,3 +1,4 @@
+import { burns } from './burns';
 import { withinWalls } from './within';
 import { roomClimate } from '../brief';
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
@@ -45,6 +46,12 @@ function mistFor(
 /** m over the place it is for that a lamp on a wire hangs at (common practice: the height of a table lamp). */
 const ON_A_WIRE = 0.45;
 
+/** Where something hangs, seen from above, m. */
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
 /** Lamps, heat and mist for the animal's climate: a start that is sound, to be changed. */
 export function arrangeClimate(design: Design, animal: Animal | undefined, catalogue: Catalogue): Climate {
   const { width, depth, height, top } = design.enclosure;
@@ -59,8 +66,19 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
   const devices: Device[] = [];
   const placed = placePieces(design.scape.pieces, site);
   /** As high as keeps it clear of all that stands under it. */
+  const roof = top === 'solid' ? over : Infinity;
   const clearOf = (at: Device['at'], clear: number): Device['at'] =>
-    clear > 0 ? { ...at, z: Math.max(at.z, clearOver(placed, at, clear)) } : at;
+    clear > 0 ? { ...at, z: Math.min(roof, Math.max(at.z, clearOver(placed, at, clear))) } : at;
+  /** Under a closed top nothing hangs higher: the first place that is clear, else the one that is clearest. */
+  const clearest = (first: Spot, clear: number): Spot => {
+    if (top !== 'solid') return first;
+    const spots = [first.x, width * (right ? 0.75 : 0.25), width * (right ? 0.62 : 0.38)].flatMap((x) =>
+      [first.y, depth * 0.5, depth * 0.75].map((y) => ({ x, y })),
+    );
+    const needs = spots.map((it) => clearOver(placed, it, clear));
+    const least = Math.min(...needs);
+    return spots[needs.findIndex((it) => it <= Math.max(roof, least))] ?? first;
+  };
   const add = (id: string, told: Partial<Device>): void => {
     const kind = findDeviceKind(catalogue, id);
     if (!kind) return;
@@ -82,10 +100,12 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
       duty: null,
       since: null,
       tank: null,
+      guarded: false,
       ...told,
       at,
     };
-    devices.push(withinWalls(design.enclosure, device, kind.form));
+    const within = withinWalls(design.enclosure, device, kind.form);
+    devices.push({ ...within, guarded: burns(design.enclosure, within, kind) });
   };
 
   // By the litre, for plants; bars of up to 36 W, side by side where one is not enough.
@@ -158,7 +178,10 @@ export function arrangeClimate(design: Design, animal: Animal | undefined, catal
     const power =
       [...(kind?.powers ?? [50])].sort((a, b) => a - b).find((it) => it >= wanted) ??
       Math.max(...(kind?.powers ?? [50]));
-    const at = { x: right ? width * 0.88 : width * 0.12, y: depth * 0.25 };
+    const at = clearest(
+      { x: right ? width * 0.88 : width * 0.12, y: depth * 0.25 },
+      kind?.clearance?.value ?? 0,
+    );
     add(id, {
       at: { ...at, z: over },
       power,

@@ -7,6 +7,7 @@ export * from './controlled';
 export * from './misting';
 export * from './watering';
 export * from './within';
+export * from './burns';
 export * from './weather';
 export * from './simulate';
 export { ImpossibleClimate } from './guard';

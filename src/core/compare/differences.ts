@@ -84,6 +84,7 @@ function linesOf(
       ...(it.thermostat
         ? [', held at ', ...held(it.thermostat.day), ' by day, ', ...held(it.thermostat.night), ' by night']
         : []),
+      ...(it.guarded ? [', behind a guard'] : []),
       ...(it.tank === null ? [] : [', from a canister of ', tank(it.tank)]),
       ...(it.humidistat
         ? [', held at ', ...damp(it.humidistat.day), ' by day, ', ...damp(it.humidistat.night), ' by night']

@@ -22,7 +22,7 @@ const SAID: readonly RegExp[] = [
   /^ground\.(method|(layers|regions\.[^.]+\.layers)\.[^.]+\.(kind|material|thickness\..*|mix\.parts.*|mix\.recipe))$/,
   /^scape\.(pieces\.[^.]+\.kind|backgrounds\.[^.]+\.kind)$/,
   /^living\.(plants\.[^.]+\.kind|crew\.[^.]+\.(kind|count))$/,
-  /^climate\.(devices\.[^.]+\.(kind|power|dim|tank|at\.z|(thermostat|humidistat)\.(day|night)|duty.*)|mist\.(by|everyDays)|day\.(on|off)|watering.*|vents\..*|seasons\..*)$/,
+  /^climate\.(devices\.[^.]+\.(kind|power|dim|tank|guarded|at\.z|(thermostat|humidistat)\.(day|night)|duty.*)|mist\.(by|everyDays)|day\.(on|off)|watering.*|vents\..*|seasons\..*)$/,
 ];
 const isSaid = (path: string): boolean => SAID.some((it) => it.test(path));
 

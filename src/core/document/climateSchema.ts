@@ -57,6 +57,8 @@ export const Device = z.strictObject({
   since: z.iso.date().nullable(),
   /** What a fogger’s own bottle or canister holds, m³; null: as it comes, or it has none. */
   tank: z.number().finite().min(0.0001).max(0.2).nullable(),
+  /** Behind a guard that no animal can put a foot through. */
+  guarded: z.boolean(),
 });
 export type Device = z.infer<typeof Device>;
 

@@ -299,7 +299,7 @@ const MIGRATIONS: readonly Migration[] = [
   },
   {
     from: 15,
-    name: 'water from the jug, and the bottle a fogger stands in',
+    name: 'water from the jug, the bottle a fogger stands in, and guards',
     up: (document) => {
       const told = (of: unknown): unknown => {
         if (!of) return of;
@@ -308,7 +308,7 @@ const MIGRATIONS: readonly Migration[] = [
           watering: null,
           ...climate,
           ...(climate.devices
-            ? { devices: listOf(climate.devices).map((it) => ({ tank: null, ...it })) }
+            ? { devices: listOf(climate.devices).map((it) => ({ tank: null, guarded: false, ...it })) }
             : {}),
         };
       };

@@ -2,6 +2,7 @@ import { grownIn } from '../brief';
 import { arrangeClimate } from '../climate/arrange';
 import { firstThermostat, probeInAir } from '../climate/controlled';
 import { mistBy, nozzleRate, nozzlesOf } from '../climate/misting';
+import { burns } from '../climate/burns';
 import { withinWalls } from '../climate/within';
 import { findDeviceKind, type Catalogue } from '../catalogue';
 import { boundsOf } from '../ground/floor';
@@ -114,9 +115,13 @@ export const addDevice: Edit<{ kind: string; at?: Device['at'] }> = (design, { k
     duty: null,
     since: null,
     tank: null,
+    guarded: false,
   };
   const fitted = inClimate(design, {
-    devices: [...devices, withinWalls(design.enclosure, device, row.form)],
+    devices: [
+      ...devices,
+      { ...withinWalls(design.enclosure, device, row.form), guarded: burns(design.enclosure, device, row) },
+    ],
   });
   // The first nozzle brings its pump and its bottle, and takes over what was misted by hand.
   return row.form === 'nozzle' && nozzlesOf(design, catalogue).length === 0
@@ -145,7 +150,13 @@ const inside = (design: Design, it: Device, catalogue: Catalogue): Device =>
   withinWalls(design.enclosure, it, findDeviceKind(catalogue, it.kind)?.form ?? '');
 
 export const moveDevice: Edit<{ device: string; to: Device['at'] }> = (design, { device, to }, catalogue) =>
-  inDevice(design, device, (it) => inside(design, { ...it, at: placed(design, to) }, catalogue));
+  inDevice(design, device, (it) => {
+    const moved = inside(design, { ...it, at: placed(design, to) }, catalogue);
+    const kind = findDeviceKind(catalogue, it.kind);
+    // What is brought inside comes with its guard.
+    const comesIn = kind && burns(design.enclosure, moved, kind) && !burns(design.enclosure, it, kind);
+    return comesIn ? { ...moved, guarded: true } : moved;
+  });
 
 /** Takes a device out, of every season too; with the last nozzle its pump and bottle go, and the mist comes by hand. */
 export const removeDevice: Edit<{ device: string }> = (design, { device }, catalogue) => {

@@ -1,3 +1,4 @@
+import { burns } from '../climate/burns';
 import { withinWalls } from '../climate/within';
 import { findDeviceKind, type Animal, type Catalogue, type DeviceKind } from '../catalogue';
 import { baskingPoint, warmPlace } from '../climate/basking';
@@ -82,6 +83,10 @@ export const overOf = ({ enclosure }: Design): number =>
     ? mm(enclosure.height - 0.05)
     : mm(enclosure.height + 0.04);
 
+/** m over the floor up to which a lamp may be hung: on a stand over a lid, under a closed top never through it. */
+export const mostOver = ({ enclosure }: Design): number =>
+  enclosure.top === 'solid' ? mm(enclosure.height - 0.05) : enclosure.height + 0.45;
+
 export function fitted(design: Design, kind: DeviceKind, told: Partial<Device> & Pick<Device, 'at'>): Device {
   const { width, depth, height } = design.enclosure;
   const alike = design.climate.devices.filter((it) => it.kind === kind.id).length;
@@ -99,6 +104,7 @@ export function fitted(design: Design, kind: DeviceKind, told: Partial<Device> &
     duty: null,
     since: null,
     tank: null,
+    guarded: false,
     ...told,
     at: {
       x: mm(clamp(told.at.x, 0, width)),
@@ -106,7 +112,8 @@ export function fitted(design: Design, kind: DeviceKind, told: Partial<Device> &
       z: mm(clamp(told.at.z, 0, height + 0.5)),
     },
   };
-  return withinWalls(design.enclosure, device, kind.form);
+  const within = withinWalls(design.enclosure, device, kind.form);
+  return { ...within, guarded: within.guarded || burns(design.enclosure, within, kind) };
 }
 
 export const withNew = (design: Design, device: Device): Design =>

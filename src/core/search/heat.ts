@@ -11,6 +11,7 @@ import {
   darkHeaters,
   fitted,
   judgedPlace,
+  mostOver,
   kindOf,
   overOf,
   without,
@@ -172,7 +173,7 @@ export const heaterKind = ({ design, animal, catalogue, locks }: Setting, fault?
         ? 0.1
         : (hung ?? (inside ? height - (kind.form === 'panel' ? 0.03 : 0.09) : overOf(design)));
     const least =
-      kind.form === 'heater' ? 0 : clearHeight(design, place, clear, inside ? over : height + 0.45);
+      kind.form === 'heater' ? 0 : clearHeight(design, place, clear, inside ? over : mostOver(design));
     if (least === null || (kind.form === 'panel' && kind.length > width * 0.7)) return [];
     const device = fitted(bare, kind, {
       at: { ...place, z: Math.max(over, least) },
@@ -198,7 +199,7 @@ export const coolHeater = ({ design, animal, catalogue, locks }: Setting): reado
     if (!kind) return [];
     const panel = kind.form === 'panel';
     const over = panel ? height - 0.03 : overOf(design);
-    const least = clearHeight(design, place, kind.clearance?.value ?? 0, panel ? over : height + 0.45);
+    const least = clearHeight(design, place, kind.clearance?.value ?? 0, panel ? over : mostOver(design));
     if (least === null || (panel && kind.length > width * 0.45)) return [];
     const device = fitted(design, kind, {
       at: { ...place, z: Math.max(over, least) },

@@ -1,6 +1,8 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
@@ -117,6 +119,12 @@ export function DeviceDetail({
             onChange={(_, dim) => set({ dim: Number(dim) }, `dim ${device.id}`)}
           />
         </Box>
+      )}
+      {kind?.form === 'bulb' && kind.heats && device.at.z < box.height && (
+        <FormControlLabel
+          control={<Checkbox checked={device.guarded} onChange={(_, guarded) => set({ guarded })} />}
+          label="Behind a guard"
+        />
       )}
       {kind?.heats && <ThermostatFields {...{ device, kind, box }} onSet={set} />}
       {(kind?.form === 'fogger' || kind?.form === 'fan') && (

@@ -1,4 +1,5 @@
 import { findDeviceKind, findGauze } from '../../catalogue';
+import { burns } from '../../climate/burns';
 import { tooNear } from '../../climate/clearance';
 import { firstThermostat } from '../../climate/controlled';
 import { FIRST_BOTTLE, mistBy, nozzleRate, nozzlesOf } from '../../climate/misting';
@@ -101,6 +102,7 @@ export const lampClear: Rule = ({ design, catalogue, ground }) =>
     const clear = findDeviceKind(catalogue, device.kind)?.clearance?.value ?? 0;
     const { x, y, z } = device.at;
     const { material } = design.enclosure;
+    const higher = (near?.solid.bounds.z1 ?? z) + clear + 0.01;
     return [
       {
         code: 'lamp-too-near',
@@ -110,13 +112,68 @@ export const lampClear: Rule = ({ design, catalogue, ground }) =>
           ? message`${device.name} is nearer than ${length(clear)} to ${near.piece.name}.`
           : message`${device.name} hangs close to a wall of ${material === 'timber' ? 'wood' : 'plastic'}.`,
         because: message`Its face is hot enough to char wood and melt plastic. Keep it clear, guard it where it hangs inside, and never hang it on a plastic mesh.`,
+        remedies:
+          design.enclosure.top === 'solid' && higher > roofOf(design)
+            ? []
+            : [
+                {
+                  label: message`Hang it higher`,
+                  call: { edit: 'moveDevice', change: { device: device.id, to: { x, y, z: higher } } },
+                },
+              ],
+        basis: 'practice',
+      },
+    ];
+  });
+
+/** m over the floor up to which something hangs under a closed top. */
+const roofOf = ({ enclosure }: Design): number => enclosure.height - 0.03;
+const SHINES: ReadonlySet<string> = new Set(['bulb', 'tube', 'panel']);
+
+/** Nothing shines through a closed top, and a hot lamp on it chars what it lies on. */
+export const lampOverClosedTop: Rule = ({ design, catalogue }) => {
+  if (design.enclosure.top !== 'solid') return [];
+  return design.climate.devices.flatMap((device): Finding[] => {
+    const form = findDeviceKind(catalogue, device.kind)?.form;
+    if (form === undefined || !SHINES.has(form) || device.at.z < design.enclosure.height) return [];
+    return [
+      {
+        code: 'lamp-over-closed-top',
+        severity: 'severe',
+        place: { at: 'climate', device: device.id },
+        what: message`${device.name} hangs over a closed top.`,
+        because: message`Neither its light nor its heat comes through, and what it lies on may char. It belongs inside, hot ones behind a guard.`,
         remedies: [
           {
-            label: message`Hang it higher`,
+            label: message`Hang it inside`,
             call: {
               edit: 'moveDevice',
-              change: { device: device.id, to: { x, y, z: (near?.solid.bounds.z1 ?? z) + clear + 0.01 } },
+              change: { device: device.id, to: { ...device.at, z: design.enclosure.height - 0.05 } },
             },
+          },
+        ],
+        basis: 'practice',
+      },
+    ];
+  });
+};
+
+/** What hangs inside and burns is behind a guard: animals do not draw back from heat that comes from above. */
+export const lampGuarded: Rule = ({ design, catalogue }) =>
+  design.climate.devices.flatMap((device): Finding[] => {
+    const kind = findDeviceKind(catalogue, device.kind);
+    if (!kind || device.guarded || !burns(design.enclosure, device, kind)) return [];
+    return [
+      {
+        code: 'lamp-unguarded',
+        severity: 'severe',
+        place: { at: 'climate', device: device.id },
+        what: message`${device.name} hangs inside without a guard.`,
+        because: message`Its face burns skin and scale, and an animal that climbs to it or lies against it does not draw back in time. A guard that no foot fits through, fixed to the frame and not to the lamp.`,
+        remedies: [
+          {
+            label: message`Put a guard around it`,
+            call: { edit: 'setDevice', change: { device: device.id, change: { guarded: true } } },
           },
         ],
         basis: 'practice',
