@@ -246,22 +246,14 @@ const TOO_STRONG = 4;
 
 function heaterFindings({ heaters, places }: Verdict, design: Design): readonly Finding[] {
   const cold = places.some((it) => !wantedIn(it) && it.under > it.over && it.measure === 'temperature');
-  return heaters.flatMap(({ device, full, needs }): Finding[] => {
-    const own = design.climate.devices.find((it) => it.id === device);
-    if (!own?.thermostat || full < 5) return [];
-    const place: FindingPlace = { at: 'climate', device };
-    if (cold && needs > 0.97 * full)
-      return [
-        {
-          code: 'heater-weak',
-          severity: 'look',
-          place,
-          what: message`${own.name} is too weak: it runs at full power and does not get there.`,
-          because: message`It has ${number(full, 0)} W. A stronger one, one inside the enclosure, or less open top.`,
-          remedies: [],
-          basis: 'computed',
-        },
-      ];
+  const held = heaters.flatMap((it) => {
+    const own = design.climate.devices.find(({ id }) => id === it.device);
+    return own?.thermostat && it.full >= 5 ? [{ ...it, own }] : [];
+  });
+  const weak = cold ? held.filter(({ needs, full }) => needs > 0.97 * full) : [];
+  const [first] = weak;
+  const strong = held.flatMap(({ own, needs, full }): Finding[] => {
+    const place: FindingPlace = { at: 'climate', device: own.id };
     if (needs > 0.5 && full > 60 && full > TOO_STRONG * needs)
       return [
         {
@@ -276,6 +268,26 @@ function heaterFindings({ heaters, places }: Verdict, design: Design): readonly 
       ];
     return [];
   });
+  if (!first) return strong;
+  const all = weak.reduce((sum, it) => sum + it.full, 0);
+  return [
+    {
+      code: 'heater-weak',
+      severity: 'look',
+      place: { at: 'climate', device: first.own.id },
+      what:
+        weak.length === 1
+          ? message`${first.own.name} is too weak: it runs at full power and does not get there.`
+          : message`${weak.length} heaters are too weak together: they run at full power and do not get there.`,
+      because:
+        weak.length === 1
+          ? message`It has ${number(all, 0)} W. A stronger one, one inside the enclosure, or less open top.`
+          : message`They have ${number(all, 0)} W. Stronger ones, some inside the enclosure, or less open top.`,
+      remedies: [],
+      basis: 'computed',
+    },
+    ...strong,
+  ];
 }
 
 function dayFindings(

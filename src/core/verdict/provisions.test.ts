@@ -139,3 +139,29 @@ describe('the bottle of a fogger', () => {
     expect(after.places).toEqual(verdict.places);
   });
 });
+
+describe('heaters that do not get there', () => {
+  const cold = firstDesign('pogona-vitticeps', 'dry');
+  const heaters = cold.climate.devices.filter((it) => it.thermostat);
+  const verdict = judged(cold);
+  const weak = (needs: number) => {
+    const own: Verdict = {
+      ...verdict,
+      places: verdict.places.map((it) =>
+        it.criterion === 'warm' ? { ...it, inside: 0.2, under: 0.8, over: 0 } : it,
+      ),
+      heaters: heaters.map((it) => ({ device: it.id, full: 100, needs })),
+    };
+    return yearFindings(own, cold, catalogue)
+      .filter((it) => it.code === 'heater-weak')
+      .map((it) => words(it as never));
+  };
+
+  it('are told once, all together; with power to spare none is', () => {
+    expect(heaters.length).toBe(2);
+    expect(weak(99)).toEqual([
+      '2 heaters are too weak together: they run at full power and do not get there.',
+    ]);
+    expect(weak(80)).toEqual([]);
+  });
+});
