@@ -184,6 +184,11 @@ describe('a line in a hurry', () => {
     ] as const)('%s', (line, place, animal, kind, id, rule, values) => {
       expect(of(line)).toEqual([[place, animal, kind, id, rule, values, null]]);
     });
+    it('of one enclosure it is meant without its name', () => {
+      const [own] = places;
+      const [told] = quickEntries('mist 20s', [own!], null);
+      expect([told!.place?.id, told!.wrong]).toEqual([own!.id, null]);
+    });
     it('of two enclosures it does not guess, and a name within a word is none', () => {
       const twice = [...places, { id: '3', name: 'Fen', animals: [sedge] }];
       expect(quickEntries('Sedge refused', twice, null)[0]?.wrong).toMatch(/Begin with the name/);

@@ -236,7 +236,7 @@ function withEffect(draft: Draft, place: QuickPlace, said: string): Draft | { re
 /**
  * A line typed in a hurry, such as “bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %”: parts by semicolons, each with
  * the place named before it, or the one that is open; an animal that lives there may be named in it. What is not understood is kept as a note; what cannot be is said.
- * @param open the enclosure that is meant where none is named; null: one must be named
+ * @param open the enclosure that is meant where none is named; null: one must be named, unless there is only one
  * @param locale whose marks of decimals and groups its numbers have
  */
 export function quickEntries(
@@ -245,7 +245,8 @@ export function quickEntries(
   open: QuickPlace | null,
   locale?: string,
 ): readonly QuickEntry[] {
-  let place = open;
+  // Who keeps one enclosure means that one.
+  let place = open ?? (places.length === 1 ? (places[0] ?? null) : null);
   return line
     .split(/;|\n/)
     .map((it) => it.trim())
