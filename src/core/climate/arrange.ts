@@ -1,4 +1,5 @@
 import { burns } from './burns';
+import { USUAL_NOZZLE } from './misting';
 import { withinWalls } from './within';
 import { roomClimate } from '../brief';
 import { findDeviceKind, type Animal, type Catalogue } from '../catalogue';
@@ -18,8 +19,6 @@ const EVENING = 19 * 60;
 const WATER_A_DAY = { dry: 1.6, middle: 1.1, humid: 0.6 } as const;
 /** Lumens a litre of box: at the upper end of what keepers of plants are content with (common practice, 10 to 20). */
 const LUMENS_A_LITRE = { wet: 20, dry: 12 } as const;
-/** kg/s of one fine nozzle, as the catalogue has it. */
-const NOZZLE = 0.0011;
 
 /** Seconds of nozzles, or pulls of a sprayer, by what lives there. */
 function mistFor(
@@ -30,7 +29,7 @@ function mistFor(
 ): Climate['mist'] {
   const times = (seconds: number, ...at: number[]) => at.map((it) => ({ at: it, seconds }));
   const each = (share: number): number =>
-    Math.min(90, Math.max(8, Math.round((WATER_A_DAY[room] * volume * share) / (nozzles * NOZZLE))));
+    Math.min(90, Math.max(8, Math.round((WATER_A_DAY[room] * volume * share) / (nozzles * USUAL_NOZZLE))));
   switch (world) {
     case 'half-water':
       return { by: 'nozzles', times: times(each(0.25), MORNING, EVENING), everyDays: 1, bottle: 0.01 };

@@ -82,6 +82,19 @@ describe('a first nozzle', () => {
       seasons: two.climate.seasons,
     });
   });
+
+  it('where none is, the fix that mists by hand gives as much water: 44 s are 40 pulls again', () => {
+    const bare = {
+      ...fitted,
+      climate: {
+        ...fitted.climate,
+        devices: fitted.climate.devices.filter((it) => it.kind !== 'nozzle-fine'),
+      },
+    };
+    const found = assess(bare, catalogue).findings.find((it) => it.code === 'no-nozzles')!;
+    const { mist } = edited(bare, found.remedies[0]!.call!).climate;
+    expect(mist).toEqual({ ...HAND.climate.mist, times: [{ at: 420, seconds: 40 }] });
+  });
 });
 
 describe('a dimmer', () => {

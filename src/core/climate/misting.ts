@@ -3,6 +3,8 @@ import type { Climate, Design, Device } from '../document/schema';
 
 /** Water of one pull of a hand sprayer, kg (handled ones give 1 to 1.5 mL: common practice). */
 export const A_PULL = 0.0012;
+/** Water of one fine nozzle, kg/s, as the catalogue has it. */
+export const USUAL_NOZZLE = 0.0011;
 /** The bottle a pump is first given, m³: what most stand on. */
 export const FIRST_BOTTLE = 0.01;
 /** m of hose from the bottle, which stands under the box, to its lid: as far again as the box is high. */

@@ -3,6 +3,7 @@ import { catalogue } from '@/catalogue';
 import { firstDesign } from '@/catalogue/testing';
 import { assess } from '../assess';
 import type { Design } from '../document';
+import { METRIC, formatMessage } from '../units';
 import { applyEdit, type EditCall } from './edits';
 
 const edited = (design: Design, ...calls: EditCall[]): Design =>
@@ -33,6 +34,26 @@ describe('branches from wall to wall', () => {
     }
     expect(found(three, 'pole-too-short')).toEqual([]);
     expect(found(three, 'piece-outside')).toEqual([]);
+  });
+
+  it('one that is too short by 12 cm is told so, and its fix lets it reach the wall itself', () => {
+    const [perch] = edited(TALL, { edit: 'addPerch', change: { diameter: 0.02 } }).scape.pieces.slice(-1);
+    const design = edited(TALL, { edit: 'addPerch', change: { diameter: 0.02 } });
+    const short = edited(design, {
+      edit: 'setPiece',
+      change: {
+        piece: perch!.id,
+        change: { body: { shape: 'rod', run: { x: 0.33, y: 0 }, rise: 0, diameter: 0.02, wall: null } },
+      },
+    });
+    const [told] = found(short, 'pole-too-short');
+    expect(formatMessage(told!.what, { prefs: METRIC, locale: 'en-GB' })).toMatch(
+      /ends 12\scm short of the right wall/,
+    );
+    const mended = edited(short, told!.remedies[0]!.call!);
+    expect(mended.scape.pieces.at(-1)!.body).toMatchObject({ run: { x: 0.45, y: 0 } });
+    expect(found(mended, 'pole-too-short')).toEqual([]);
+    expect(found(mended, 'piece-outside')).toEqual([]);
   });
 
   it('between the faces of a background, where one is on the side', () => {

@@ -185,10 +185,19 @@ export function stretched(
   if (!solid) return piece;
   const { width, depth, height } = design.enclosure;
   const half = (body.shape === 'rod' ? body.diameter : body.thickness) / 2;
+  // Its ends are flat: along itself it reaches to the wall, across itself by half its thickness less.
+  const fixed = end === 'head' ? solid.foot : solid.head;
+  const way = Math.hypot(to.x - fixed.x, to.y - fixed.y, to.z - fixed.z);
+  const across = (from: number, till: number): number =>
+    way < 1e-6 ? half : half * Math.sqrt(Math.max(0, 1 - ((till - from) / way) ** 2));
+  const within = (from: number, till: number, most: number): number => {
+    const least = Math.min(across(from, till), most / 2);
+    return clamp(till, least, most - least);
+  };
   const goal = {
-    x: clamp(to.x, Math.min(half, width / 2), width - half),
-    y: clamp(to.y, Math.min(half, depth / 2), depth - half),
-    z: clamp(to.z, Math.min(half, height / 2), height - half),
+    x: within(fixed.x, to.x, width),
+    y: within(fixed.y, to.y, depth),
+    z: within(fixed.z, to.z, height),
   };
   const [foot, head] = end === 'head' ? [solid.foot, goal] : [goal, solid.head];
   const run = { x: mm(head.x - foot.x), y: mm(head.y - foot.y) };

@@ -2,7 +2,7 @@ import { findDeviceKind, findGauze } from '../../catalogue';
 import { burns } from '../../climate/burns';
 import { tooNear } from '../../climate/clearance';
 import { firstThermostat } from '../../climate/controlled';
-import { FIRST_BOTTLE, mistBy, nozzleRate, nozzlesOf } from '../../climate/misting';
+import { FIRST_BOTTLE, USUAL_NOZZLE, mistBy, nozzleRate, nozzlesOf } from '../../climate/misting';
 import type { Design, Device } from '../../document/schema';
 import { heightAt } from '../../ground/floor';
 import { placeLayers } from '../../ground/placedLayers';
@@ -332,7 +332,8 @@ export const mistDriven: Rule = ({ design, catalogue }) => {
             remedies: [
               {
                 label: message`Mist by hand`,
-                call: { edit: 'setClimate', change: { mist: { ...mist, by: 'hand', bottle: null } } },
+                // What was sprayed by the second is pulled by hand: as much water as the usual nozzle gives.
+                call: { edit: 'setClimate', change: mistBy(design.climate, 'hand', USUAL_NOZZLE) },
               },
             ],
             basis: 'computed',

@@ -84,10 +84,10 @@ export const poleTooShort: Rule = ({ design, scape }) => {
     const { head } = solid;
     const half = body.diameter / 2;
     const walls = [
-      { wall: 'left', gap: head.x - half, x: half, y: head.y },
-      { wall: 'right', gap: width - half - head.x, x: width - half, y: head.y },
-      { wall: 'front', gap: head.y - half, x: head.x, y: half },
-      { wall: 'back', gap: depth - half - head.y, x: head.x, y: depth - half },
+      { wall: 'left', gap: head.x - half, x: 0, y: head.y },
+      { wall: 'right', gap: width - half - head.x, x: width, y: head.y },
+      { wall: 'front', gap: head.y - half, x: head.x, y: 0 },
+      { wall: 'back', gap: depth - half - head.y, x: head.x, y: depth },
     ];
     const touches =
       walls.some((it) => it.gap <= NEAR) ||
@@ -111,13 +111,15 @@ export const poleTooShort: Rule = ({ design, scape }) => {
       Math.abs(body.run.x) >= Math.abs(body.run.y) ? (body.run.x > 0 ? 1 : 0) : body.run.y > 0 ? 3 : 2;
     const goal = walls[ahead];
     if (!goal) return [];
+    // It is held by its flat end, which is as far off as the middle of it.
+    const short = goal.gap + half;
     return [
       {
         code: 'pole-too-short',
         severity: 'look',
         place: at(piece.id),
-        what: message`${piece.name} ends ${length(goal.gap)} short of the ${goal.wall} wall.`,
-        because: message`It is ${length(long)} long and held by the ${support.wall} wall alone. Told now, before it is bought: ask for ${length(long + goal.gap)} at least, and cut off what is over.`,
+        what: message`${piece.name} ends ${length(short)} short of the ${goal.wall} wall.`,
+        because: message`It is ${length(long)} long and held by the ${support.wall} wall alone. Told now, before it is bought: ask for ${length(long + short)} at least, and cut off what is over.`,
         remedies: [
           {
             label: message`Let it reach the ${goal.wall} wall`,
