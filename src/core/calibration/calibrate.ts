@@ -97,8 +97,8 @@ export function calibrate(
   });
   onProgress(1);
   const after = errors(told, made, () => true);
-  checkFit(after);
   const [exchange, wetness, gain, warmer, vapour] = pointOf(point);
+  checkFit(after, { exchange, wetness, gain });
   const interval = (i: number): readonly [number, number] => {
     const sd = Math.sqrt(Math.max(0, covariance.get(i, i)));
     return [Math.exp((point[i] ?? 0) - 1.96 * sd), Math.exp((point[i] ?? 0) + 1.96 * sd)];

@@ -1,3 +1,4 @@
+import type { Factors } from '../climate';
 import { DAY, HOUR } from '../physics/constants';
 import { along, type Trace } from '../readings';
 import type { Played, Told } from './play';
@@ -171,12 +172,19 @@ export function checkTraces(
   });
 }
 
+/** Times more or less than drawn that a factor comes to in a box that is drawn at all rightly (common practice). */
+const FAR_FROM_DRAWN = 3;
+/** Share of humidity that a fit may leave which had to go further than that. */
+const LEFT_BY_FAR = 0.1;
+
 /**
- * Refuses what was fitted and still lies far off.
+ * Refuses what was fitted and still lies far off, and what lies off although it was bent beyond what any box as drawn is.
  * @throws UnfitRecord
  */
-export function checkFit({ temperature, humidity }: Errors): void {
-  if ((temperature ?? 0) <= TOO_FAR && (humidity ?? 0) <= TOO_FAR_DAMP) return;
+export function checkFit({ temperature, humidity }: Errors, factors: Factors): void {
+  const bent = Object.values(factors).some((it) => it > FAR_FROM_DRAWN || it < 1 / FAR_FROM_DRAWN);
+  const most = bent ? LEFT_BY_FAR : TOO_FAR_DAMP;
+  if ((temperature ?? 0) <= TOO_FAR && (humidity ?? 0) <= most) return;
   throw new UnfitRecord(
     'no leak, wetness or heat makes the enclosure as it is drawn read that: it is of another one, something in it is not drawn, or something was wrong in those days. See Troubleshoot, and give a stretch in which nothing was',
   );
