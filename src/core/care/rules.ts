@@ -3,7 +3,7 @@ import { changeOvers, seasonsSaid } from '../climate/seasonWords';
 import { allLayers, monthsOf, type Design } from '../document/schema';
 import { grownIn, isYoungAt, restOf } from '../brief';
 import { feedingOf, isWeighed } from './food';
-import { clock, length, light, percent, message, type Message } from '../units';
+import { clock, length, light, percent, message } from '../units';
 import { bottleLasts } from './bottle';
 import { after, daily, inMonths, monthly, weekly, yearly, type CareRule, type Draft } from './rule';
 import { resting } from './resting';
@@ -30,7 +30,6 @@ export const agingLamps = ({ climate }: Design, catalogue: Catalogue): readonly 
 
 /** Hours of UV a day that a tube is worn by. */
 const LIT_HOURS = 12;
-const NOTHING: Message = [];
 const allMonths = Array.from({ length: 12 }, (_, i) => i + 1);
 
 /**
@@ -42,7 +41,7 @@ export function careRules(design: Design, catalogue: Catalogue): readonly CareRu
   const animal = grownIn(design, catalogue);
   const rules: CareRule[] = [];
   const add = (draft: Draft): void => {
-    rules.push({ amount: NOTHING, sitter: false, needsAnimal: false, ...draft });
+    rules.push({ amount: [], sitter: false, needsAnimal: false, ...draft });
   };
   const rest = restOf(design, animal);
   // What goes with an animal that is awake, or that is here.
