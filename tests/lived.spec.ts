@@ -21,15 +21,19 @@ const tab = async (page: Page, room: string, name: string): Promise<void> => {
   await page.getByRole('tab', { name, exact: true }).click();
 };
 
+const fromTheJug = async (page: Page, how: string): Promise<void> => {
+  await tab(page, 'Climate', 'Mist');
+  await page.getByRole('combobox', { name: 'From the jug' }).click();
+  await page.getByRole('option', { name: how }).click();
+};
+
 const LIVED: readonly Lived[] = [
   {
     name: 'Damp below',
     animal: 'fat-tailed',
     sides: ['36 in', '18 in', '18 in'],
     own: async (page) => {
-      await tab(page, 'Climate', 'Mist');
-      await page.getByRole('combobox', { name: 'From the jug' }).click();
-      await page.getByRole('option', { name: 'by measure' }).click();
+      await fromTheJug(page, 'by measure');
       await page.getByRole('textbox', { name: 'Watering 1' }).fill('12 fl oz');
       await page.getByRole('textbox', { name: 'Watering 1' }).press('Enter');
       await expect(page.getByRole('textbox', { name: 'Watering 1' })).toHaveValue(/fl oz|qt|gal/);
@@ -80,9 +84,7 @@ const LIVED: readonly Lived[] = [
     animal: 'sand boa',
     sides: [`3' 0"`, '1 ft 6', '18'],
     own: async (page) => {
-      await tab(page, 'Climate', 'Mist');
-      await page.getByRole('combobox', { name: 'From the jug' }).click();
-      await page.getByRole('option', { name: 'none' }).click();
+      await fromTheJug(page, 'none');
     },
     line: 'fed 1 mouse; 90 F 40 %',
     asked: ['feed', 'dish', 'weigh'],

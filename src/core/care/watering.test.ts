@@ -80,6 +80,8 @@ describe('watering the soil', () => {
   it('is asked for where the forecast keeps the soil, by the week; over drainage, and where there is none, it is not', () => {
     expect(told(watered(null), 'watering').map((it) => it.when)).toEqual([7]);
     expect(told(watered([]), 'watering')).toEqual([]);
+    const dry = { ...gecko, ground: { ...gecko.ground, moistShare: 0 } };
+    expect(told(dry, 'watering')).toEqual([]);
     expect(told(frogs, 'watering')).toEqual([]);
   });
 

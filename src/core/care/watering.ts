@@ -51,7 +51,8 @@ export function watered(design: Design, catalogue: Catalogue, add: (draft: Draft
       sitter: true,
     });
   }
-  const soil = ground.layers.some((it) => it.kind === 'substrate');
+  // Soil that was filled dry to its foot is kept dry.
+  const soil = ground.moistShare > 0 && ground.layers.some((it) => it.kind === 'substrate');
   if (soil && soilIsKept(design))
     add({
       id: 'watering',

@@ -37,9 +37,8 @@ describe('branches from wall to wall', () => {
   });
 
   it('one that is too short by 12 cm is told so, and its fix lets it reach the wall itself', () => {
-    const [perch] = edited(TALL, { edit: 'addPerch', change: { diameter: 0.02 } }).scape.pieces.slice(-1);
-    const design = edited(TALL, { edit: 'addPerch', change: { diameter: 0.02 } });
-    const short = edited(design, {
+    const perch = added[0];
+    const short = edited(three, {
       edit: 'setPiece',
       change: {
         piece: perch!.id,
@@ -51,7 +50,9 @@ describe('branches from wall to wall', () => {
       /ends 12\scm short of the right wall/,
     );
     const mended = edited(short, told!.remedies[0]!.call!);
-    expect(mended.scape.pieces.at(-1)!.body).toMatchObject({ run: { x: 0.45, y: 0 } });
+    expect(mended.scape.pieces.find((it) => it.id === perch!.id)!.body).toMatchObject({
+      run: { x: 0.45, y: 0 },
+    });
     expect(found(mended, 'pole-too-short')).toEqual([]);
     expect(found(mended, 'piece-outside')).toEqual([]);
   });

@@ -6,7 +6,7 @@ import { CREW_LASTS, crewHomeOf, proposeCrew } from '../living/crew';
 import { proposePlanting } from '../living/planting';
 import type { Survey } from '../living/survey';
 import { boundOf } from '../verdict/bound';
-import { provided } from '../verdict/provisions';
+import { withCanisters, withWatering } from '../verdict/provisions';
 import { HOLDS } from '../verdict/criteria';
 import type { Verdict } from '../verdict/answer';
 import { NOTHING, perform, type Seen } from './look';
@@ -119,16 +119,22 @@ export function* propose(
     if (verdict?.answer === 'holds') break;
   }
   // What its keeper brings to it is part of it: a canister that lasts its fogger, water for soil that nothing else waters.
-  if (verdict && !locks?.mist) {
+  const brings = [
+    ...(locks?.buying || typeof locks?.purse === 'number'
+      ? []
+      : [(it: Design, own: Verdict) => withCanisters(it, own, locks?.devices)]),
+    ...(locks?.mist ? [] : [withWatering]),
+  ];
+  for (const bring of brings) {
+    if (!verdict) break;
     const before: { readonly design: Design; readonly verdict: Verdict } = { design, verdict };
-    const next = provided(design, verdict);
-    if (next !== design) {
-      const own = (yield* judge(next)).verdict;
-      const worse = (it: Verdict | null): boolean => !it || RANK[it.answer] > RANK[before.verdict.answer];
-      design = next;
-      verdict = worse(own) ? yield* climbed(next, 60) : own;
-      if (worse(verdict)) ({ design, verdict } = before);
-    }
+    const next = bring(design, verdict);
+    if (next === design) continue;
+    const worse = (it: Verdict | null): boolean => !it || RANK[it.answer] > RANK[before.verdict.answer];
+    const own = (yield* judge(next)).verdict;
+    design = next;
+    verdict = worse(own) ? yield* climbed(next, 60) : own;
+    if (worse(verdict)) ({ design, verdict } = before);
   }
   return { design, verdict, looks, seen };
 }

@@ -9,7 +9,7 @@ import {
   GLANCE,
   judgeDesign,
   poursFor,
-  provided,
+  withCanisters,
   yearFindings,
   type DayTold,
   type Verdict,
@@ -132,10 +132,13 @@ describe('the bottle of a fogger', () => {
     expect(words(dry as never)).toMatch(/its bottle lasts 5.h /);
     const given = applyEdit(thirsty, dry.remedies[0]!.call!, catalogue);
     expect(given.climate.devices.find((it) => it.kind === 'fogger')!.tank).toBe(0.02);
-    expect(provided(thirsty, verdict)).toEqual(given);
+    expect(withCanisters(thirsty, verdict)).toEqual(given);
+    // One that is to stay as it is stays in its bottle.
+    const { id } = given.climate.devices.find((it) => it.kind === 'fogger')!;
+    expect(withCanisters(thirsty, verdict, [id])).toBe(thirsty);
     const after = judged(given);
     expect(told(given, after, 'fogger-bottle-small')).toBeUndefined();
-    expect(provided(given, after)).toBe(given);
+    expect(withCanisters(given, after)).toBe(given);
     expect(after.places).toEqual(verdict.places);
   });
 });

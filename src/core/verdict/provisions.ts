@@ -86,25 +86,35 @@ export function thirstiest({ days }: Pick<Verdict, 'days'>) {
   return [...most].map(([device, it]) => ({ device, ...it }));
 }
 
-/** A design with what its keeper brings to it: canisters that last its foggers, and water for its soil; itself, if it needs none. */
-export function provided(design: Design, verdict: Pick<Verdict, 'days'>): Design {
+/** A design with canisters that last its foggers; itself, if it needs none. @param held foggers that stay as they are, by id */
+export function withCanisters(
+  design: Design,
+  verdict: Pick<Verdict, 'days'>,
+  held: readonly string[] = [],
+): Design {
   const { climate } = design;
   const short = thirstiest(verdict).flatMap(({ device, perDay, days }) => {
     const own = climate.devices.find((it) => it.id === device);
     const tank = canisterFor(perDay);
-    return own && days < SHOULD_LAST && tank > (own.tank ?? 0) ? [{ device, tank }] : [];
+    return own && !held.includes(device) && days < SHOULD_LAST && tank > (own.tank ?? 0)
+      ? [{ device, tank }]
+      : [];
   });
-  const watering = poursFor(verdict, design);
-  if (short.length === 0 && watering === null) return design;
+  if (short.length === 0) return design;
   return {
     ...design,
     climate: {
       ...climate,
-      watering: watering ?? climate.watering,
       devices: climate.devices.map((it) => {
         const more = short.find((own) => own.device === it.id);
         return more ? { ...it, tank: more.tank } : it;
       }),
     },
   };
+}
+
+/** A design with water for its soil, where nothing else waters it; itself, where something does. */
+export function withWatering(design: Design, verdict: Pick<Verdict, 'days'>): Design {
+  const watering = poursFor(verdict, design);
+  return watering === null ? design : { ...design, climate: { ...design.climate, watering } };
 }

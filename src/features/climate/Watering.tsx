@@ -89,7 +89,7 @@ export function Watering({
                 label="Where"
                 value={pour.end}
                 onChange={({ target }) => change(index, { end: target.value as Pour['end'] })}
-                sx={{ width: 125 }}
+                sx={{ width: 112 }}
               >
                 <MenuItem value="warm">warm end</MenuItem>
                 <MenuItem value="cool">cool end</MenuItem>
@@ -100,7 +100,7 @@ export function Watering({
                 label="How"
                 value={pour.into}
                 onChange={({ target }) => change(index, { into: target.value as Pour['into'] })}
-                sx={{ width: 155 }}
+                sx={{ width: 150 }}
               >
                 <MenuItem value="foot">corner or tube</MenuItem>
                 <MenuItem value="top">over the ground</MenuItem>
