@@ -86,14 +86,14 @@ export function Watering({
               />
               <TextField
                 select
-                label="Where"
+                label="End"
                 value={pour.end}
                 onChange={({ target }) => change(index, { end: target.value as Pour['end'] })}
                 sx={{ width: 112 }}
               >
-                <MenuItem value="warm">warm end</MenuItem>
-                <MenuItem value="cool">cool end</MenuItem>
-                <MenuItem value="both">both ends</MenuItem>
+                <MenuItem value="warm">warm</MenuItem>
+                <MenuItem value="cool">cool</MenuItem>
+                <MenuItem value="both">both</MenuItem>
               </TextField>
               <TextField
                 select
