@@ -1,5 +1,6 @@
 import { expect, test, type Page } from './test';
 import { build, demo, saved, sound } from './helpers';
+import { loggedOn } from './logged';
 
 /** Waits until the forecast follows what is on the screen. */
 async function calculated(page: Page): Promise<void> {
@@ -176,22 +177,23 @@ test('a what-if is run; the enclosure is calibrated from a file; nonsense is ref
   await file.setInputFiles(text('time,temp,humidity\nsoon,21,50\nlater,21,50\n'));
   await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('line 2: no column holds dates');
 
-  const misted = [8 + 1 / 6, 13, 19];
-  const rows = (rise: number): string =>
-    Array.from({ length: 48 * 4 }, (_, i) => {
-      const clock = (i / 2) % 24;
-      const day = clock >= 8 && clock < 20;
-      const wet = misted.some((at) => clock >= at && clock < at + 2);
-      const date = new Date(Date.UTC(2026, 0, 10, 0, 30 * i)).toISOString().slice(0, 19);
-      return `${date},${(day ? 25.5 : 21) + Math.sin(i) * 0.2},${(day ? 52 : 66) + (wet ? rise : 0)},21,40`;
-    }).join('\n');
-  const head = 'Time,Temperature,Humidity,Room temperature,Room humidity';
-  await file.setInputFiles(text(`${head}\n${rows(0)}`));
+  // What the warm side would read if it leaked half as much again as it is drawn; and the same, never misted.
+  const lines = loggedOn('demo-hedge', 1.5, 4);
+  const rows = (humidity: (of: (typeof lines)[number]) => number): string =>
+    [
+      'Time,Temperature,Humidity,Room temperature',
+      ...lines.map(
+        (it) => `${it.at},${it.temperature.toFixed(2)},${humidity(it).toFixed(1)},${it.room.toFixed(2)}`,
+      ),
+    ].join('\n');
+  await file.setInputFiles(text(rows((it) => (it.light ? 52 : 66))));
   await page.getByRole('button', { name: 'Calibrate', exact: true }).click();
   await expect(page.getByText(/its mistings leave no trace in “log\.csv”/)).toBeVisible({ timeout: 60_000 });
-  await file.setInputFiles(text(`${head}\n${rows(22)}`));
+  await file.setInputFiles(text(rows((it) => it.humidity)));
   await page.getByRole('button', { name: 'Calibrate', exact: true }).click();
   await expect(page.getByRole('table', { name: 'Errors' })).toBeVisible({ timeout: 120_000 });
+  // The leak it was read with is found again.
+  await expect(page.getByRole('table', { name: 'Factors' })).toContainText(/Air exchange.*1\.[3-7]/i);
   await page.getByRole('button', { name: 'Use this calibration' }).click();
   await expect(page.getByText(/^Calibrated on .* to log\.csv/)).toBeVisible();
   await saved(page);
