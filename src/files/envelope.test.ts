@@ -80,6 +80,7 @@ describe('files of every earlier version', () => {
     'rack-v18',
     'rack-v19',
     'rack-v20',
+    'rack-v21',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -89,6 +90,23 @@ describe('files of every earlier version', () => {
     expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     for (const design of read.value.designs)
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 17 holds walls of another make and filled pieces, also of what stood before a rebuild; before it a box was of one make', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v21.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v20.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    expect(read.value.designs[0]!.enclosure.panels).toEqual([
+      { wall: 'back', material: 'timber', thickness: 0.018 },
+    ]);
+    expect(read.value.designs[2]!.plan.standing!.enclosure.panels).toEqual([
+      { wall: 'left', material: 'acrylic', thickness: 0.004 },
+    ]);
+    const all = before.value.designs.flatMap((it) => [it, it.plan.standing ?? []].flat());
+    expect(all).toHaveLength(5);
+    expect(all.map((it) => it.enclosure.panels)).toEqual(all.map(() => []));
+    expect(read.value.designs[1]!.scape.pieces[0]!.filled).toBe(true);
+    expect(all.flatMap((it) => it.scape.pieces).some((it) => it.filled)).toBe(false);
   });
 
   it('version 16 holds water from the jug, canisters and guards; before it soil was kept, a bottle as it came, and nothing guarded', () => {

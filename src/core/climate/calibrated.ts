@@ -20,7 +20,7 @@ function markOf(value: unknown): string {
  * the top is covered, is in none of them.
  */
 export function marksOf({ enclosure, climate, ground }: Design): Readonly<Record<CalibratedPart, string>> {
-  const { width, depth, height, material, wallThickness, screened, top, front, made } = enclosure;
+  const { width, depth, height, material, wallThickness, screened, panels, top, front, made } = enclosure;
   return {
     shell: markOf([
       width,
@@ -34,6 +34,8 @@ export function marksOf({ enclosure, climate, ground }: Design): Readonly<Record
       made,
       climate.vents,
       climate.topGauze,
+      // Boxes of one make are marked as they ever were.
+      ...(panels.length > 0 ? [panels] : []),
     ]),
     heat: markOf(climate.devices.map(({ kind, at }) => [kind, at])),
     ground: markOf([ground.method, ground.layers, ground.regions]),

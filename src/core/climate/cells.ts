@@ -2,6 +2,7 @@ import { findBackgroundKind, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
 import type { Placed } from '../pieces/place';
 import type { Cell, CellModel, Column } from './box';
+import { lidOf, sideOf, type Made } from '../enclosure/shell';
 import { WALL_STUFF } from './walls';
 
 /** J/m²K of the outermost millimetre of wood or foam that follows the air (from memory). */
@@ -29,7 +30,7 @@ export function cellModel({
   leafy,
   catalogue,
 }: CellInput): CellModel {
-  const { width, depth, height, material, wallThickness, screened, top, topCover } = design.enclosure;
+  const { width, depth, height, top, topCover } = design.enclosure;
   const column = (cell >> 1) as Column;
   const canopy = (cell & 1) === 1;
   const from = canopy ? tierHeight : groundHeight[column];
@@ -38,31 +39,33 @@ export function cellModel({
   const floor = (width / 2) * depth;
   const warmRight = design.scape.warm === 'right';
   const outer = (column === 0) === warmRight ? 'right' : 'left';
-  const walls = [
+  const around = [
     { wall: outer, run: depth },
     { wall: 'back', run: width / 2 },
     { wall: 'front', run: width / 2 },
-  ].filter(({ wall }) => material !== 'mesh' && !screened.some((it) => it === wall));
-  const stuff = material === 'mesh' ? WALL_STUFF.glass : WALL_STUFF[material];
+  ] as const;
+  const walls = around.flatMap(({ wall, run }) => {
+    const made = sideOf(design.enclosure, wall);
+    return made ? [{ wall, run, made }] : [];
+  });
+  const cover = lidOf(design.enclosure);
+  const resists = ({ material, thickness }: Made): number => thickness / WALL_STUFF[material].conducts;
+  const stores = ({ material, thickness }: Made): number =>
+    thickness * WALL_STUFF[material].density * WALL_STUFF[material].heat;
   const side = walls.reduce((sum, { run }) => sum + run, 0) * tall;
   const lid = canopy ? floor * (top === 'solid' ? 1 : topCover) : 0;
   const pane = side + lid;
-  const sides = [
-    { wall: outer, run: depth },
-    { wall: 'back', run: width / 2 },
-    { wall: 'front', run: width / 2 },
-  ].reduce((sum, { run }) => sum + run, 0);
+  const sides = around.reduce((sum, { run }) => sum + run, 0);
   const open = sides * tall - side + (canopy ? floor - lid : 0);
   const behind = (wall: string): number =>
     design.scape.backgrounds.find((it) => it.wall === wall)?.thickness ?? 0;
   // A background insulates its wall.
   const toRoom =
     walls.reduce(
-      (sum, { wall, run }) =>
-        sum + (run * tall) / (wallThickness / stuff.conducts + 0.13 + behind(wall) / 0.05),
+      (sum, { wall, run, made }) => sum + (run * tall) / (resists(made) + 0.13 + behind(wall) / 0.05),
       0,
     ) +
-    lid / (wallThickness / stuff.conducts + 0.1);
+    lid / (resists(cover) + 0.1);
   const own = pieces.filter(({ solid }) => {
     const { x0, x1, z0, z1 } = solid.bounds;
     const z = (z0 + z1) / 2;
@@ -91,7 +94,7 @@ export function cellModel({
     air: Math.max(1e-3, floor * tall - taken),
     pane: {
       area: pane,
-      heat: pane * wallThickness * stuff.density * stuff.heat,
+      heat: walls.reduce((sum, { run, made }) => sum + run * tall * stores(made), lid * stores(cover)),
       toRoom,
     },
     open: Math.max(0, open),

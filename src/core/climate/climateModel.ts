@@ -1,6 +1,7 @@
 import { factorsOf } from './calibrated';
 import { findDeviceKind, type Catalogue, type DeviceKind } from '../catalogue';
 import type { Design, Device } from '../document/schema';
+import { isGauze } from '../enclosure/shell';
 import { siteOf } from '../ground/bodies';
 import type { GroundResult } from '../ground/layers';
 import { placeLayers } from '../ground/placedLayers';
@@ -284,12 +285,12 @@ const MOST_CHAMBERS = 4;
 
 /** Share of what the ground sees that is room: open lid and gauze walls, by view. */
 function skyOf(design: Design, cavity: ReturnType<typeof cavityOf>): number {
-  const { top, topCover, material, screened } = design.enclosure;
+  const { top, topCover } = design.enclosure;
   const open = (patch: number): number => {
     if (patch < 2) return 0;
     if (patch < 4) return top === 'solid' ? 0 : 1 - topCover;
     const wall = patch < 6 ? 'left' : patch < 8 ? 'right' : patch < 12 ? 'front' : 'back';
-    return material === 'mesh' || screened.some((it) => it === wall) ? 1 : 0;
+    return isGauze(design.enclosure, wall) ? 1 : 0;
   };
   let sum = 0;
   for (let ground = 0; ground < 2; ground += 1)

@@ -8,6 +8,7 @@ import { normalise } from '../ground/parts';
 import { blendOf, SQUEEZE, type Blend } from '../ground/water';
 import type { Placed } from '../pieces/place';
 import { NO_AREA, type Column, type ColumnModel, type FootModel, type SoilNode } from './box';
+import { floorOf, sideOf } from '../enclosure/shell';
 import { letsThrough, WALL_STUFF } from './walls';
 
 /** What lies at a place of the floor, m. */
@@ -161,13 +162,29 @@ export function columnModel({
     0,
   );
   const floorArea = half;
+  const tray = floorOf(enclosure);
   const t = enclosure.wallThickness;
-  const stuff = enclosure.material === 'mesh' ? null : WALL_STUFF[enclosure.material];
+  const stuff = tray && WALL_STUFF[tray.material];
   const floorSheets = [
     ...(stuff ? [{ thickness: t, conducts: stuff.conducts }] : []),
     { thickness: 0.018, conducts: 0.13 },
   ];
-  const sideRun = enclosure.width / 2 + enclosure.depth + enclosure.width / 2;
+  // Round the soil: its own end, and half of back and front; what opens or is gauze stands on a sill like the floor.
+  const end = (column === 0) === (design.scape.warm === 'right') ? 'right' : 'left';
+  const around = [
+    { run: enclosure.depth, made: enclosure.screened.includes(end) ? tray : sideOf(enclosure, end) },
+    {
+      run: enclosure.width / 2,
+      made: enclosure.screened.includes('back') ? tray : sideOf(enclosure, 'back'),
+    },
+    {
+      run: enclosure.width / 2,
+      made:
+        enclosure.front === 'doors' || enclosure.screened.includes('front')
+          ? tray
+          : sideOf(enclosure, 'front'),
+    },
+  ];
   const litter = Math.min(
     0.05,
     mean((it) => it.litter, land),
@@ -177,7 +194,19 @@ export function columnModel({
     soil: soil as [SoilNode, SoilNode, SoilNode, SoilNode],
     start: start as [number, number, number, number],
     litter: litter / LITTER_DIFFUSION,
-    sides: stuff ? letsThrough([{ thickness: t, conducts: stuff.conducts }]) * sideRun * deep * 0.5 : 0.5,
+    sides: stuff
+      ? around.reduce(
+          (sum, { run, made }) =>
+            sum +
+            (made
+              ? letsThrough([{ thickness: made.thickness, conducts: WALL_STUFF[made.material].conducts }])
+              : 0) *
+              run *
+              deep *
+              0.5,
+          0,
+        )
+      : 0.5,
     bed: {
       heat: floorArea * (Math.max(0.005, bed) * 1.4e6 + (stuff ? t * stuff.density * stuff.heat : 5000)),
       toSoil: area / (bed > 0 ? bed / 0.35 + 0.01 : 0.02),

@@ -17,6 +17,8 @@ const SHELL = { thickness: 0.012, conducts: 0.2 } as const;
 const SKIN_HEAT = 6000;
 /** W/m²K between what lies on the ground and the ground, through a few millimetres of air and moss (from memory). */
 const ON_GROUND = 4;
+/** Of a hollow full of soil: the share an animal digs free, and water its moist soil gives off, kg/m³ (from memory). */
+const DUG = { free: 0.25, holds: 150 } as const;
 /** Least room that counts as one, m³. */
 const LEAST = 5e-5;
 
@@ -28,10 +30,11 @@ export function chamberOf({ piece, solid, ground }: Placed, cell: Cell): Chamber
   // What stands in the ground is full of it so far up.
   const tall = Math.max(0.02, Math.min(whole, solid.bounds.z1 - ground));
   const free = tall / whole;
-  const air = Math.max(LEAST, solid.encloses > LEAST ? solid.encloses * free : floor * tall * 0.6);
+  const hollow = solid.encloses > LEAST ? solid.encloses * free : floor * tall * 0.6;
+  const air = Math.max(LEAST, piece.filled ? hollow * DUG.free : hollow);
   const outside = Math.max(0.01, solid.surface * FACES_AIR * free);
   const wet = piece.moist ? floor * MOSS_AREA : 0;
-  const holds = piece.moist ? HOLDS * floor : 0;
+  const holds = piece.moist ? (piece.filled ? DUG.holds * hollow : HOLDS * floor) : 0;
   return {
     piece: piece.id,
     cell,

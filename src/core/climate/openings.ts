@@ -1,5 +1,6 @@
 import { findGauze, type Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
+import { gauzeRun } from '../enclosure/shell';
 import { stackLaw, type Gauze, type Opening } from './vents';
 
 /** Air the room's own draught moves through an opening, m/s: k of model section 7, in its middle (to be calibrated). */
@@ -7,7 +8,7 @@ const DRAUGHT = 0.0025;
 
 /** Ways air takes between box and room: strips, vents, top, gauze walls, joints. */
 export function exchangeOf(design: Design, catalogue: Catalogue, ground: number) {
-  const { width, depth, height, material, screened, top, topCover, made, front } = design.enclosure;
+  const { width, depth, height, top, topCover, made, front } = design.enclosure;
   const gauze = findGauze(catalogue, design.climate.topGauze);
   const cloth: Gauze | null = gauze ? { open: gauze.open.value, wire: gauze.wire.value } : null;
   const roof = width * depth;
@@ -46,10 +47,7 @@ export function exchangeOf(design: Design, catalogue: Catalogue, ground: number)
   const low = gather(openings.filter((it) => it.height < split));
   const high = gather(openings.filter((it) => it.height >= split));
   const through = top === 'mesh' ? (gauze?.open.value ?? 0.5) * 0.6 : 1;
-  const sides =
-    material === 'mesh'
-      ? 2 * (width + depth)
-      : screened.reduce((sum, it) => sum + (it === 'left' || it === 'right' ? depth : width), 0);
+  const sides = gauzeRun(design.enclosure);
   const tall = Math.max(0.05, height - ground);
   const side = sides * tall * 0.5 * DRAUGHT * 1.2;
   const volume = roof * height;

@@ -1,5 +1,6 @@
 import { findBackgroundKind, findDeviceKind, findGauze, type Catalogue, type DeviceKind } from '../catalogue';
 import type { Design } from '../document/schema';
+import { lidOf, sideOf } from '../enclosure/shell';
 import { patchOf, PATCHES } from '../light/rays';
 import type { Column, ColumnModel } from './box';
 
@@ -113,10 +114,10 @@ export function lidFor(
   kind: DeviceKind,
 ): { readonly passes: number; readonly takes: number } {
   const { enclosure, climate } = design;
-  const { top, material } = enclosure;
+  const { top } = enclosure;
   const takes = (matter: Matter): number => 1 - matter.reflects[band] - matter.passes[band];
   if (top === 'solid') {
-    const matter: Matter = MATTER[material === 'mesh' ? 'glass' : material];
+    const matter: Matter = MATTER[lidOf(enclosure).material];
     return { passes: matter.passes[band], takes: takes(matter) };
   }
   const gauze = top === 'mesh' ? findGauze(catalogue, climate.topGauze) : undefined;
@@ -167,8 +168,8 @@ const NONE = { pane: 0, hard: 0, soil: 0, water: 0, out: 0 } as const;
 /** The sixteen patches of a box as a band meets them. */
 export function facesOf({ design, catalogue, band, columns, columnOf, tier }: FacesInput): readonly Face[] {
   const { enclosure, scape, climate } = design;
-  const { material, screened, top, topCover, height } = enclosure;
-  const glass: Matter = MATTER[material === 'mesh' ? 'glass' : material];
+  const { top, topCover, height } = enclosure;
+  const lid: Matter = top === 'solid' ? MATTER[lidOf(enclosure).material] : MATTER.glass;
   const gauze = findGauze(catalogue, climate.topGauze);
   const wires = 1 - (gauze?.open.value ?? 0.6);
   const of = (matter: Matter, share: number, to: 'pane' | 'hard' | 'soil' | 'water') => ({
@@ -207,24 +208,24 @@ export function facesOf({ design, catalogue, band, columns, columnOf, tier }: Fa
       top === 'mesh'
         ? net(1 - closed)
         : { reflects: 0, taken: { to: 'pane' as const, by: 0 }, out: 1 - closed };
-    faces[patchOf('lid', side, 0)] = face(of(top === 'solid' ? glass : MATTER.glass, closed, 'pane'), open);
+    faces[patchOf('lid', side, 0)] = face(of(lid, closed, 'pane'), open);
   }
   for (const wall of ['left', 'right', 'front', 'back'] as const) {
     const back = scape.backgrounds.find((it) => it.wall === wall && findBackgroundKind(catalogue, it.kind));
-    const openWall = material === 'mesh' || screened.some((it) => it === wall);
+    const made = sideOf(enclosure, wall);
     for (const high of [0, 1] as const) {
       const [from, to] = high === 0 ? [0, tier] : [tier, height];
       const covered = back
         ? Math.max(0, Math.min(to, back.top ?? height) - Math.max(from, back.bottom)) /
           Math.max(1e-6, to - from)
         : 0;
-      const made = face(
+      const seen = face(
         of(MATTER.background, covered, 'hard'),
-        openWall ? net(1 - covered) : of(glass, 1 - covered, 'pane'),
+        made ? of(MATTER[made.material], 1 - covered, 'pane') : net(1 - covered),
       );
       for (const side of [0, 1] as const)
         if (wall === 'front' || wall === 'back' || (wall === 'left') === (side === 0))
-          faces[patchOf(wall, side, high)] = made;
+          faces[patchOf(wall, side, high)] = seen;
     }
   }
   return faces;

@@ -1,5 +1,6 @@
 import { findBackgroundKind, type Catalogue, type DeviceKind } from '../catalogue';
 import type { Design, Device } from '../document/schema';
+import { isGauze } from '../enclosure/shell';
 import { bounce, cavityOf } from '../light/cavity';
 import { heatFrom } from '../light/field';
 import { landingOf, LEAF_EXTINCTION, PATCHES, type Scene } from '../light/rays';
@@ -274,7 +275,6 @@ export function waterTargets(around: Around, sprays: readonly Spray[], fine: boo
   const { design, scene, columns } = around;
   const floats = fine ? FLOATS.fine : FLOATS.coarse;
   const shares = new Shares();
-  const { material, screened } = design.enclosure;
   for (const { from, drops } of sprays) {
     const each = 1 / (drops.length * sprays.length);
     for (const drop of drops) {
@@ -315,8 +315,7 @@ export function waterTargets(around: Around, sprays: readonly Spray[], fine: boo
             back && drop.z >= back.bottom && drop.z <= (back.top ?? design.enclosure.height) ? true : false;
           if (behind) shares.add({ to: 'hard', cell, share: 0 }, left);
           // What flies through gauze is outside.
-          else if (material === 'mesh' || screened.some((it) => it === wall))
-            shares.add({ to: 'lost', share: 0 }, left);
+          else if (isGauze(design.enclosure, wall)) shares.add({ to: 'lost', share: 0 }, left);
           else shares.add({ to: 'pane', cell, share: 0 }, left);
         }
       }

@@ -11,6 +11,14 @@ export interface Difference {
   readonly sides: readonly Message[];
 }
 
+const WALL_NAMES = {
+  left: 'Left wall',
+  right: 'Right wall',
+  back: 'Back wall',
+  front: 'Front wall',
+  top: 'Closed top',
+} as const;
+
 const mean = (it: Corners): number => (it.frontLeft + it.frontRight + it.backLeft + it.backRight) / 4;
 
 /** What a design is, thing by thing, in words that can be set beside another’s. */
@@ -38,6 +46,9 @@ function linesOf(
     length(enclosure.height),
   ]);
   put('enclosure', 'Made of', [enclosure.material]);
+  for (const { wall, material, thickness } of enclosure.panels)
+    put('enclosure', WALL_NAMES[wall], [material, ', ', length(thickness)]);
+  for (const side of enclosure.screened) put('enclosure', WALL_NAMES[side], ['gauze']);
   put('enclosure', 'Top', [
     enclosure.top,
     ...(enclosure.topCover > 0 ? [', ', percent(enclosure.topCover), ' covered'] : []),

@@ -323,6 +323,38 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 16,
+    name: 'walls of another make than their box, and pieces that are filled',
+    up: (document) => {
+      const told = (of: unknown): unknown => (of ? { panels: [], ...(of as Record<string, unknown>) } : of);
+      const filled = (of: unknown): unknown => {
+        const scape = of as Record<string, unknown> | undefined;
+        return scape?.pieces
+          ? { ...scape, pieces: listOf(scape.pieces).map((it) => ({ filled: false, ...it })) }
+          : of;
+      };
+      const plan = (document.plan ?? {}) as Record<string, unknown>;
+      const standing = plan.standing as Record<string, unknown> | null | undefined;
+      return {
+        ...document,
+        enclosure: told(document.enclosure),
+        scape: filled(document.scape),
+        ...(standing
+          ? {
+              plan: {
+                ...plan,
+                standing: {
+                  ...standing,
+                  enclosure: told(standing.enclosure),
+                  scape: filled(standing.scape),
+                },
+              },
+            }
+          : {}),
+      };
+    },
+  },
 ];
 
 export type Migrated =

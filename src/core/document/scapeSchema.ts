@@ -19,6 +19,8 @@ export const Piece = z.strictObject({
   entrance: extent.nullable(),
   /** Kept moist inside. */
   moist: z.boolean(),
+  /** Hollow, and full of soil to its rim: a den to dig in. */
+  filled: z.boolean(),
   /** Lies under the lamp. */
   basking: z.boolean(),
   /** Of what is planted: water can leave it below. */

@@ -15,7 +15,7 @@ export * from './planSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 16;
+export const DESIGN_VERSION = 17;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 
@@ -106,6 +106,17 @@ export const Bore = z.strictObject({
 });
 export type Bore = z.infer<typeof Bore>;
 
+export const Side = z.enum(['left', 'right', 'back', 'front']);
+export type Side = z.infer<typeof Side>;
+
+/** A wall of another make than its box: a window in a timber wall, panes as its doors. */
+export const Panel = z.strictObject({
+  wall: z.enum([...Side.options, 'top']),
+  material: z.enum(['glass', 'acrylic', 'pvc', 'timber']),
+  thickness: z.number().finite().min(0.0005).max(0.2),
+});
+export type Panel = z.infer<typeof Panel>;
+
 export const Enclosure = z.strictObject({
   /** A box that is carried, or a room of its own built where it stands. */
   build: z.enum(['box', 'walk-in']),
@@ -118,7 +129,9 @@ export const Enclosure = z.strictObject({
   material: z.enum(['glass', 'acrylic', 'pvc', 'timber', 'mesh']),
   wallThickness: z.number().finite().min(0.0005).max(0.2),
   /** Walls that are gauze in a frame though the box is not. */
-  screened: z.array(z.enum(['left', 'right', 'back', 'front'])).max(4),
+  screened: z.array(Side).max(4),
+  /** Walls of another make than the box, at most one each; of the front it is what opens. Gauze goes before it. */
+  panels: z.array(Panel).max(5),
   top: z.enum(['open', 'mesh', 'solid']),
   /** Share of an open or meshed top that is covered. */
   topCover: share,

@@ -1,4 +1,5 @@
-import type { Room, Stage, Enclosure, Design, Point } from '../document/schema';
+import type { Room, Stage, Enclosure, Design, Panel, Point } from '../document/schema';
+import { usualPanel } from '../enclosure/box';
 import { type Edit, inBrief, MAX, inLayers, inGround } from './shared';
 import { clamp } from '../physics/constants';
 
@@ -35,6 +36,25 @@ export const setEnclosure: Edit<Partial<Enclosure>> = (design, change) => {
       watertightHeight: clamp(enclosure.watertightHeight, 0, clamp(enclosure.height, 0.05, MAX)),
     },
   };
+};
+
+/** What a wall can be made as: as its box is, gauze in a frame, or of a material of its own as thick as is usual. */
+export type WallMake = 'box' | 'gauze' | Panel['material'];
+
+/** Makes one wall otherwise than its box; the top is open, gauze or closed by itself. */
+export const setWall: Edit<{ wall: Panel['wall']; as: WallMake }> = (design, { wall, as }, catalogue) => {
+  const box = design.enclosure;
+  const screened = box.screened.filter((it) => it !== wall);
+  const panels = box.panels.filter((it) => it.wall !== wall);
+  if (as === 'gauze')
+    return wall === 'top'
+      ? design
+      : setEnclosure(design, { screened: [...screened, wall], panels }, catalogue);
+  return setEnclosure(
+    design,
+    { screened, panels: as === 'box' ? panels : [...panels, { wall, ...usualPanel(box, wall, as) }] },
+    catalogue,
+  );
 };
 
 /** Regions, holes and tubes keep their place in the floor when the box changes size. */

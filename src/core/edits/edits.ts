@@ -1,6 +1,16 @@
 import type { Catalogue } from '../catalogue';
 import type { Design } from '../document/schema';
-import { rename, setAnimal, setCount, setRoom, setStage, setNote, setPutAway, setEnclosure } from './brief';
+import {
+  rename,
+  setAnimal,
+  setCount,
+  setRoom,
+  setStage,
+  setNote,
+  setPutAway,
+  setEnclosure,
+  setWall,
+} from './brief';
 import { addCare, changeCare, removeCare } from './care';
 import {
   addDevice,
@@ -131,6 +141,7 @@ export const EDITS = {
   setNote,
   setPutAway,
   setEnclosure,
+  setWall,
   turnEnclosure,
   setMethod,
   setWaterDepth,
@@ -253,6 +264,7 @@ export const EDIT_LABELS: Record<EditName, string> = {
   setNote: 'note',
   setPutAway: 'archived or brought back',
   setEnclosure: 'enclosure',
+  setWall: 'enclosure',
   turnEnclosure: 'which way up',
   setMethod: 'drainage method',
   setWaterDepth: 'water depth',

@@ -54,6 +54,7 @@ export const addPiece: Edit<{ kind: string; at?: { x: number; y: number } }> = (
     fixed: row.support.on === 'wall',
     entrance: row.entrance?.value ?? null,
     moist: row.moist ?? false,
+    filled: false,
     basking: false,
     drained: true,
     mass: null,

@@ -117,6 +117,11 @@ function turnedBox(box: Enclosure, front: InFront): Enclosure {
     ...box,
     ...sides,
     ...shell,
+    // What comes to lie below is the floor, of the box’s own make.
+    panels: box.panels.flatMap((it) => {
+      const wall = walls[it.wall];
+      return wall === 'bottom' ? [] : [{ ...it, wall }];
+    }),
     stands: up ? 'on-end' : 'upright',
     watertightHeight: Math.min(box.watertightHeight, up ? sill : sides.height),
   };

@@ -1,4 +1,5 @@
-import type { Enclosure } from '../document/schema';
+import type { Enclosure, Panel } from '../document/schema';
+import { floorOf, lidOf, runOf, sideOf, SIDES, type Made } from './shell';
 
 /**
  * kg/m³ of what walls are made of. Glass 2500: EN 572-1 (soda-lime glass). The others from memory:
@@ -26,37 +27,48 @@ export function usualWall(material: Enclosure['material'], longest: number): num
   return longest <= 1.2 ? 0.006 : 0.008;
 }
 
+/** A pane or board that takes the place of a wall: doors are two, each over half the front. */
+export function usualPanel(
+  box: Pick<Enclosure, 'width' | 'depth' | 'height' | 'front'>,
+  wall: Panel['wall'],
+  material: Panel['material'],
+): Omit<Panel, 'wall'> {
+  const { width, depth, height, front } = box;
+  const run = wall === 'top' ? Math.max(width, depth) : runOf(box, wall);
+  const long = wall === 'front' && front === 'doors' ? run / 2 : run;
+  return { material, thickness: usualWall(material, wall === 'top' ? long : Math.max(long, height)) };
+}
+
 /** Outside of the box, m: its inside and its walls; a room built where it stands has no floor of its own. */
 export function outsideSize(box: Enclosure): Shape {
   const { width, depth, height, wallThickness: t } = box;
   const floor = box.build === 'walk-in' ? 0 : t;
+  // What opens lies within the frame of the box; a gauzed side is a frame as thick as its walls.
+  const thick = (side: (typeof SIDES)[number]): number =>
+    side === 'front' && box.front === 'doors' ? t : (sideOf(box, side)?.thickness ?? t);
   return {
-    width: width + 2 * t,
-    depth: depth + 2 * t,
-    height: height + floor + (box.top === 'solid' ? t : 0),
+    width: width + thick('left') + thick('right'),
+    depth: depth + thick('front') + thick('back'),
+    height: height + floor + (box.top === 'solid' ? lidOf(box).thickness : 0),
   };
 }
-
-/** Length of the walls that are gauze, seen from above, m. */
-const gauzeRun = ({ screened, width, depth }: Enclosure): number =>
-  screened.reduce((sum, wall) => sum + (wall === 'left' || wall === 'right' ? depth : width), 0);
 
 /** Mass of the box with nothing in it, kg: weighed when known, otherwise its walls, floor and lid. */
 export function emptyMass(box: Enclosure): { readonly kg: number; readonly weighed: boolean } {
   if (box.emptyMass !== null) return { kg: box.emptyMass, weighed: true };
-  const { width, depth, height, wallThickness: t } = box;
-  const gauze = gauzeRun(box) * height;
-  const sides = 2 * (width + depth) * height - gauze;
-  const floor = box.build === 'walk-in' ? 0 : width * depth;
+  const { width, depth, height } = box;
+  const face = (made: Made | null): number =>
+    made ? made.thickness * WALL_DENSITY[made.material] : MESH_FACE;
+  const sides = SIDES.reduce((sum, side) => sum + runOf(box, side) * height * face(sideOf(box, side)), 0);
+  const floor = box.build === 'walk-in' ? 0 : width * depth * face(floorOf(box));
   const roof = width * depth;
-  if (box.material === 'mesh')
-    return { kg: (sides + gauze + floor) * MESH_FACE + roof * MESH_LID, weighed: false };
-  const lid = box.top === 'solid' ? roof : 0;
-  const walls = (sides + floor + lid) * t * WALL_DENSITY[box.material];
-  return {
-    kg: walls + gauze * MESH_FACE + (box.top === 'mesh' ? roof * MESH_LID : 0),
-    weighed: false,
-  };
+  const lid =
+    box.top === 'mesh' || box.material === 'mesh'
+      ? roof * MESH_LID
+      : box.top === 'solid'
+        ? roof * face(lidOf(box))
+        : 0;
+  return { kg: sides + floor + lid, weighed: false };
 }
 
 /** m³ inside. */

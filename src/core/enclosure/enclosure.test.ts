@@ -26,6 +26,7 @@ const box: Enclosure = {
   material: 'glass',
   wallThickness: 0.005,
   screened: [],
+  panels: [],
   top: 'open',
   topCover: 0,
   front: 'fixed',

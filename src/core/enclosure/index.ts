@@ -1,4 +1,5 @@
 export * from './box';
+export * from './shell';
 export * from './panes';
 export * from './loads';
 export * from './making';

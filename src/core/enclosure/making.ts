@@ -1,5 +1,6 @@
 import type { Bore, Enclosure } from '../document/schema';
 import { outsideSize } from './box';
+import { floorOf, isGauze, lidOf, sideOf, type Made, type Solid } from './shell';
 
 export interface Piece {
   /** What it is called on the sheet. */
@@ -11,6 +12,8 @@ export interface Piece {
   /** m; absent for gauze. */
   readonly thickness?: number;
   readonly of: 'wall' | 'gauze' | 'door' | 'stud';
+  /** Absent for gauze and studs. */
+  readonly material?: Solid;
   readonly note?: string;
 }
 
@@ -34,27 +37,27 @@ const STUDS_APART = 0.6;
  * of the sides. Sizes follow from the inside of the box and the thickness of its walls; joints are the maker's.
  */
 export function makingOf(box: Enclosure): Making {
-  const { width, depth, height, wallThickness: t, made } = box;
+  const { width, depth, height, made } = box;
   const outer = outsideSize(box);
   const pieces: Piece[] = [];
-  const wall = (name: string, w: number, h: number, note?: string): void => {
-    pieces.push({ name, count: 1, width: w, height: h, thickness: t, of: 'wall', ...(note ? { note } : {}) });
+  const wall = (name: string, w: number, h: number, of: Made | null, note?: string): void => {
+    // A tray in a frame of gauze is the maker’s own.
+    const stuff = of ?? { thickness: box.wallThickness };
+    pieces.push({ name, count: 1, width: w, height: h, ...stuff, of: 'wall', ...(note ? { note } : {}) });
   };
   const gauze = (name: string, w: number, h: number, note?: string): void => {
     pieces.push({ name, count: 1, width: w, height: h, of: 'gauze', ...(note ? { note } : {}) });
   };
-  const isGauze = (side: 'left' | 'right' | 'back' | 'front'): boolean =>
-    box.material === 'mesh' || box.screened.includes(side);
   /** A wall, or gauze in a frame of its own that stands on a sill as high as the box holds water. */
   const side = (name: string, which: 'left' | 'right' | 'back' | 'front', w: number, h: number): void => {
-    if (!isGauze(which)) return wall(name, w, h);
+    if (!isGauze(box, which)) return wall(name, w, h, sideOf(box, which));
     if (box.watertightHeight > 0 && box.watertightHeight < h) {
-      wall(`${name}, sill`, w, box.watertightHeight);
+      wall(`${name}, sill`, w, box.watertightHeight, floorOf(box));
       gauze(`${name}, gauze in a frame`, w, h - box.watertightHeight);
     } else gauze(`${name}, gauze in a frame`, w, h);
   };
 
-  if (box.build === 'box') wall('Floor', outer.width, outer.depth);
+  if (box.build === 'box') wall('Floor', outer.width, outer.depth, floorOf(box));
   const backHeight = height - made.ventHigh;
   side('Back', 'back', outer.width, backHeight);
   if (made.ventHigh > 0) gauze('Vent strip over the back', width, made.ventHigh);
@@ -64,34 +67,34 @@ export function makingOf(box: Enclosure): Making {
   else if (box.front === 'fixed') side('Front', 'front', outer.width, height);
   else {
     const sill = Math.min(box.watertightHeight, Math.max(0, height - made.ventLow - 0.05));
-    if (sill > 0) wall('Front, sill', outer.width, sill, 'holds the ground, and the water');
+    if (sill > 0) wall('Front, sill', outer.width, sill, floorOf(box), 'holds the ground, and the water');
     if (made.ventLow > 0) gauze('Vent strip under the doors', width, made.ventLow);
     pieces.push(doorsOf(box, height - sill - made.ventLow));
   }
-  if (box.top === 'solid') wall('Lid', outer.width, outer.depth);
+  if (box.top === 'solid') wall('Lid', outer.width, outer.depth, lidOf(box));
   if (box.top === 'mesh') gauze('Lid, gauze in a frame', outer.width, outer.depth);
 
-  const board = box.material === 'timber';
   const inside = pieces
-    .filter((piece) => piece.of === 'wall')
-    .reduce((sum, it) => sum + it.width * it.height + 2 * (it.width + it.height) * t, 0);
+    .filter((piece) => piece.of === 'wall' && piece.material === 'timber')
+    .reduce((sum, it) => sum + it.width * it.height + 2 * (it.width + it.height) * (it.thickness ?? 0), 0);
   return {
     pieces,
     bores: made.bores.map((bore) => ({ ...bore, from: bore.wall === 'bottom' ? 'front' : 'floor' })),
-    sealArea: board ? inside : 0,
+    sealArea: inside,
   };
 }
 
 function doorsOf(box: Enclosure, opening: number): Piece {
-  const { width, made, wallThickness } = box;
+  const { width, made } = box;
+  const pane = sideOf(box, 'front');
   const sliding = made.doors === 'sliding';
   return {
     name: sliding ? 'Sliding panes' : 'Hinged leaves',
     count: 2,
     width: sliding ? (width + PASS) / 2 : width / 2 - PLAY,
     height: sliding ? opening - TRACK : opening - 2 * PLAY,
-    thickness: wallThickness,
-    of: 'door',
+    ...(pane ?? {}),
+    of: pane ? 'door' : 'gauze',
     note: sliding ? 'run in a double track; edges ground' : 'closed with a lock the animal cannot push open',
   };
 }
@@ -101,13 +104,14 @@ function walkInFront(box: Enclosure, outerWidth: number, pieces: Piece[]): void 
     width: Math.min(LEAF.width, box.width - 0.1),
     height: Math.min(LEAF.height, box.height - 0.05),
   };
-  const gauze = box.material === 'mesh' || box.screened.includes('front');
+  const made = sideOf(box, 'front');
+  const gauze = made === null;
   pieces.push({
     name: gauze ? 'Front, gauze in a frame' : 'Front',
     count: 1,
     width: outerWidth,
     height: box.height,
-    ...(gauze ? {} : { thickness: box.wallThickness }),
+    ...(made ?? {}),
     of: gauze ? 'gauze' : 'wall',
     note: 'the door is cut out of it',
   });

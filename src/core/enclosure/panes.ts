@@ -1,5 +1,6 @@
 import { GRAVITY, WATER_DENSITY } from '../physics/constants';
-import type { Enclosure } from '../document/schema';
+import type { Enclosure, Side } from '../document/schema';
+import { floorOf, runOf, sideOf, SIDES } from './shell';
 
 /**
  * Bending factor β of a pane held at three edges, its top free, under water as deep as the pane is high, by
@@ -46,12 +47,34 @@ export interface PaneCheck {
   /** Thickness each asks for, m. */
   readonly neededKept: number;
   readonly neededFlooded: number;
+  /** Of the pane that is nearest to its limit: its side, whether it is of another make than the box, and how thick it is, m. */
+  readonly side: Side;
+  readonly own: boolean;
+  readonly thickness: number;
 }
 
-/** What water asks of the panes; undefined where there is no water, or the walls are not glass. */
+/** What water asks of the pane it asks most of; undefined where there is no water, or none of the walls is glass. */
 export function checkPanes(box: Enclosure, kept: number): PaneCheck | undefined {
-  if (box.material !== 'glass' || kept <= 0) return undefined;
-  const long = Math.max(box.width, box.depth);
+  if (kept <= 0) return undefined;
   const flooded = Math.max(kept, box.watertightHeight);
-  return { kept, flooded, neededKept: paneNeeded(long, kept), neededFlooded: paneNeeded(long, flooded) };
+  const panes = SIDES.flatMap((side): PaneCheck[] => {
+    // Under doors and gauze a sill of the box’s own make holds the water.
+    const sill = (side === 'front' && box.front === 'doors') || box.screened.includes(side);
+    const made = sill ? floorOf(box) : sideOf(box, side);
+    if (made?.material !== 'glass') return [];
+    const own = !sill && box.panels.some((it) => it.wall === side);
+    const long = runOf(box, side);
+    return [
+      {
+        kept,
+        flooded,
+        neededKept: paneNeeded(long, kept),
+        neededFlooded: paneNeeded(long, flooded),
+        side,
+        own,
+        thickness: made.thickness,
+      },
+    ];
+  });
+  return panes.sort((a, b) => b.neededFlooded - b.thickness - (a.neededFlooded - a.thickness))[0];
 }

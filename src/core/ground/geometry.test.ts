@@ -221,6 +221,7 @@ describe('the enclosure', () => {
     height: 0.6,
     stands: 'upright',
     screened: [],
+    panels: [],
     material: 'glass',
     wallThickness: 0.005,
     top: 'open',

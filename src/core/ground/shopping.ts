@@ -12,7 +12,9 @@ import {
 import type { BarrierLayer, Design, Hole, Layer } from '../document/schema';
 import { barrierSize, cutFromRoll, sheetsFor, type Cut } from './cut';
 import { within, type Rect } from './floor';
+import { fillOf, soilIn } from './filled';
 import type { GroundResult, LayerResult } from './layers';
+import { mixNeed } from './mix';
 import { choosePacks } from './packs';
 import { legsUnder } from './panel';
 
@@ -132,6 +134,15 @@ export function listsOf(design: Design, laid: GroundResult, catalogue: Catalogue
       }
     }
   }
+
+  // What planters and dens take of the soil beside them.
+  const fill = laid.pieces.reduce((sum, it) => sum + soilIn(it, catalogue), 0);
+  const mix = fillOf(design);
+  if (mix && fill > 1e-6)
+    for (const part of mixNeed(mix, fill, catalogue).ingredients) {
+      const sum = loose.get(part.material) ?? { amount: 0, layers: [] };
+      loose.set(part.material, { ...sum, amount: sum.amount + part.loose });
+    }
 
   for (const [id, { amount, layers }] of loose) {
     const row = materialOf(catalogue, id);

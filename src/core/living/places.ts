@@ -2,6 +2,7 @@ import type { Catalogue } from '../catalogue';
 import { climateModelOf, type ClimateModel } from '../climate/climateModel';
 import { lightHours, windowsOf } from '../climate/timetable';
 import type { Design } from '../document/schema';
+import { isGauze } from '../enclosure/shell';
 import { siteOf } from '../ground/bodies';
 import { heightAt } from '../ground/floor';
 import type { GroundResult } from '../ground/layers';
@@ -212,7 +213,6 @@ export function placesOf(
     }
   }
 
-  const open = new Set<string>(design.enclosure.screened);
   for (const wall of ['back', 'left', 'right'] as const) {
     const run = wall === 'back' ? width : depth;
     const background = design.scape.backgrounds.find((it) => it.wall === wall);
@@ -235,7 +235,7 @@ export function placesOf(
           x,
           y,
           z,
-          rough: background !== undefined || open.has(wall) || design.enclosure.material === 'mesh',
+          rough: background !== undefined || isGauze(design.enclosure, wall),
           depth: 0,
           room: Math.min(z - foot, height - MARGIN - z),
           below: z - foot,
@@ -326,7 +326,7 @@ export function conditionsAt(
       ...(spot.on === 'wall' ? { wall: spot.wall } : {}),
       rough:
         spot.on !== 'wall' ||
-        design.enclosure.material === 'mesh' ||
+        isGauze(design.enclosure, spot.wall) ||
         design.scape.backgrounds.some((it) => it.wall === spot.wall),
       depth: spot.on === 'water' ? Math.max(0, (water ?? foot) - foot) : spot.on === 'ground' ? soil : 0,
       room: spot.on === 'wall' ? Math.min(Math.max(0, z - foot) + 0.1, height - MARGIN - z) : top - z,

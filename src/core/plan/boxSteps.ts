@@ -6,7 +6,7 @@ export function boxSteps({ design, assessment, wet, add }: Work): string {
   const { enclosure, ground } = design;
   // The box.
   let box: string[] = [];
-  if (enclosure.material === 'timber') {
+  if (enclosure.material === 'timber' || enclosure.panels.some((it) => it.material === 'timber')) {
     box = [
       add({
         id: 'box',

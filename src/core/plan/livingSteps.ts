@@ -1,7 +1,7 @@
 import { findDeviceKind, findPieceKind, findPlant } from '../catalogue';
 import { materialsIn } from '../document/schema';
 import type { PieceResult } from '../scape/scape';
-import { message } from '../units';
+import { bag, message } from '../units';
 import { days, type Work } from './work';
 
 /** Steps after which others may begin. */
@@ -29,7 +29,9 @@ export function livingSteps(work: Work, below: readonly string[]): Filled {
         title: 'Set wood, cork and hides',
         why: 'Hides on both sides, perches at several heights, nothing that can fall.',
         tools: ['screws or silicone', 'level'],
-        amounts: standing.map((it) => message`${it.placed.piece.name}`),
+        amounts: standing.map(({ placed: { piece }, fill }) =>
+          fill > 1e-6 ? message`${piece.name}, filled with ${bag(fill)} of soil` : message`${piece.name}`,
+        ),
         hands: 20 + 8 * standing.length,
         after: set,
         cautions: standing.some((it) => it.kind?.group === 'stone') ? ['stone'] : [],

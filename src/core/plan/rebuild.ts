@@ -177,6 +177,15 @@ function groundRows(
   return { rows, there, dug };
 }
 
+/** What cannot be changed while it stands. */
+const shellOf = ({ width, depth, height, material, panels }: Design['enclosure']): readonly unknown[] => [
+  width,
+  depth,
+  height,
+  material,
+  panels,
+];
+
 /** Same thing in the same place: nothing of it is changed but what does not show. */
 const unmoved = (a: Piece, b: Piece): boolean =>
   same([a.kind, a.at, a.body, a.support], [b.kind, b.at, b.body, b.support]);
@@ -191,10 +200,8 @@ export function rebuildOf(design: Design, assessment: Assessment, catalogue: Cat
   if (!was) return undefined;
   const before = asItStood(was, design.plan.standing, catalogue);
   const moved =
-    !same(
-      [was.enclosure.width, was.enclosure.depth, was.enclosure.height, was.enclosure.material],
-      [design.enclosure.width, design.enclosure.depth, design.enclosure.height, design.enclosure.material],
-    ) || was.enclosure.build !== design.enclosure.build;
+    !same(shellOf(was.enclosure), shellOf(design.enclosure)) ||
+    was.enclosure.build !== design.enclosure.build;
   const { rows: lain, there, dug } = groundRows(before, assessment, was, design, moved, catalogue);
   const rows: RebuildRow[] = [...lain];
   const put = (group: RebuildGroup, id: string, name: string, fate: Fate): void => {

@@ -17,7 +17,7 @@ import {
   type BedId,
 } from '../catalogue';
 import { level, sloped } from '../ground/corners';
-import { usualWall } from '../enclosure/box';
+import { usualPanel, usualWall } from '../enclosure/box';
 import { BARRIER_THICKNESS } from '../ground/placedLayers';
 import { mixOfRecipe } from '../edits/mixOfRecipe';
 import {
@@ -129,6 +129,11 @@ function proposeEnclosure(answers: Questionnaire, animal: Animal | undefined, ro
     material,
     wallThickness: usualWall(material, longest),
     screened: [],
+    // Boxes of foamed PVC open by panes of glass (common practice).
+    panels:
+      material === 'pvc'
+        ? [{ wall: 'front', ...usualPanel({ ...size, front: 'doors' }, 'front', 'glass') }]
+        : [],
     top: 'mesh',
     topCover: airy ? 0 : COVER[dampness(world)][room.kind],
     front: 'doors',

@@ -1,5 +1,6 @@
 import { findBackgroundKind, findPieceKind, type Animal, type Catalogue } from '../catalogue';
 import type { Background, Body, Design, Piece, Scape } from '../document/schema';
+import { isGauze } from '../enclosure/shell';
 import { siteAt } from '../ground/bodies';
 import { mean } from '../ground/corners';
 import { nearestLand } from './land';
@@ -76,7 +77,7 @@ function toppingOf({ ground }: Design): number {
 /** Bark for climbers, foam for wet boxes; dry and screened boxes keep their walls. It begins above the barrier. */
 function backgroundsFor(design: Design, animal: Animal | undefined, catalogue: Catalogue): Background[] {
   const { enclosure, ground } = design;
-  if (enclosure.material === 'mesh' || enclosure.screened.includes('back')) return [];
+  if (isGauze(enclosure, 'back')) return [];
   const life = animal?.life.value ?? 'ground';
   const world = animal?.ground.value ?? 'wet';
   const id =

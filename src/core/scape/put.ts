@@ -71,6 +71,7 @@ export function put(plan: Plan, wish: Wish): void {
     fixed: (wish.support ?? row.support).on === 'wall' || row.id === 'basking-stack',
     entrance: wish.entrance === undefined ? (row.entrance?.value ?? null) : wish.entrance,
     moist: wish.moist ?? row.moist ?? false,
+    filled: false,
     basking: wish.basking ?? false,
     drained: true,
     mass: null,

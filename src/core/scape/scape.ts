@@ -1,5 +1,6 @@
 import { findPieceKind, type Animal, type Catalogue, type PieceKind, type Use } from '../catalogue';
 import type { Design, Piece, Scape } from '../document/schema';
+import { soilIn } from '../ground/filled';
 import type { GroundResult } from '../ground/layers';
 import { WATER_DENSITY } from '../physics/constants';
 import { coverShare } from './cover';
@@ -27,7 +28,7 @@ export interface PieceResult {
   readonly uses: readonly Use[];
   /** kg, weighed or calculated from its stuff. */
   readonly mass: number;
-  /** m³ of soil a planter takes. */
+  /** m³ of soil a planter takes, or what is filled as a den. */
   readonly fill: number;
   /** m³ of water a dish or a tub holds. */
   readonly holds: number;
@@ -152,7 +153,7 @@ function resultFor(placed: Placed, { design, ground, wants, soils, catalogue }: 
   const kind = findPieceKind(catalogue, piece.kind);
   const { enclosure, scape } = design;
   const uses = kind?.uses ?? [];
-  const fill = uses.includes('plant') ? solid.encloses : 0;
+  const fill = soilIn(placed, catalogue);
   const vessel =
     isVessel(piece) && !uses.includes('fall') && uses.some((it) => it === 'drink' || it === 'soak');
   const holds = vessel ? solid.encloses * FILLED : 0;

@@ -10,10 +10,11 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { Enclosure } from '@/core/document';
 import { length } from '@/core/units';
-import { outsideSize, usualWall } from '@/core/enclosure';
+import { outsideSize, usualPanel, usualWall } from '@/core/enclosure';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useReader } from '@/ui/units';
+import { WallFields } from './WallFields';
 
 /** Fetched when it is asked for. */
 const TurnDialog = dynamic(() => import('./TurnDialog').then((it) => it.TurnDialog));
@@ -25,7 +26,6 @@ const WORDS = {
   build: { box: 'free-standing', 'walk-in': 'a walk-in, built in place' },
 } as const;
 const SIDE_KEYS = ['width', 'depth', 'height'] as const;
-const SIDES = ['left', 'right', 'back', 'front'] as const;
 
 /** The box: sides, what it is made of, where it opens, what it holds. */
 export function EnclosureFields() {
@@ -64,8 +64,13 @@ export function EnclosureFields() {
         if (!parsed.success) return;
         const change: Partial<Enclosure> = { [key]: parsed.data };
         // Another material comes in another thickness.
-        if (key === 'material')
-          change.wallThickness = usualWall(parsed.data as Enclosure['material'], longest);
+        if (key === 'material') {
+          const material = parsed.data as Enclosure['material'];
+          change.wallThickness = usualWall(material, longest);
+          // Boxes of board and of foamed PVC open by panes of glass; any other make is of one stuff.
+          const panes = box.front === 'doors' && (material === 'pvc' || material === 'timber');
+          change.panels = panes ? [{ wall: 'front', ...usualPanel(box, 'front', 'glass') }] : [];
+        }
         set(change);
       }}
     >
@@ -143,26 +148,8 @@ export function EnclosureFields() {
           {outside ? 'Inside' : 'Outside'}{' '}
           {SIDE_KEYS.map((key) => write(length(outside ? box[key] : outer[key]), { trim: true })).join(' × ')}
         </Box>
-        <Box role="group" aria-label="Walls that are gauze" sx={{ display: 'flex', alignItems: 'center' }}>
-          <Box sx={{ typography: 'body2', color: 'earth.quiet', mr: 0.5 }}>Gauze:</Box>
-          {SIDES.map((wall) => (
-            <FormControlLabel
-              key={wall}
-              disabled={box.material === 'mesh'}
-              control={
-                <Checkbox
-                  size="small"
-                  checked={box.material === 'mesh' || box.screened.includes(wall)}
-                  onChange={(_, on) =>
-                    set({ screened: on ? [...box.screened, wall] : box.screened.filter((it) => it !== wall) })
-                  }
-                />
-              }
-              label={wall}
-            />
-          ))}
-        </Box>
       </Box>
+      <WallFields />
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 1.25 }}>
         <Button variant="outlined" onClick={() => setTurning(true)}>
           {box.stands === 'upright' ? 'Stand it on its end' : 'Lay it back down'}

@@ -13,6 +13,10 @@ const enter = (field: HTMLElement, text: string): void => {
   fireEvent.keyDown(field, { key: 'Enter' });
   fireEvent.blur(field);
 };
+const pick = async (field: string, option: string): Promise<void> => {
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: field }));
+  fireEvent.click(await screen.findByRole('option', { name: option }));
+};
 const read = (name: string): string => box(name).value.replaceAll('\u00a0', ' ');
 
 describe('the enclosure', () => {
@@ -38,21 +42,34 @@ describe('the enclosure', () => {
     expect(read('Width inside')).toBe('80 cm');
   });
 
-  it('walls are screened one by one; a mesh enclosure is gauze all round and asks nothing', async () => {
+  it('each wall is made as the box is, as gauze, or of a make and thickness of its own', async () => {
     const { stored } = await open(<Brief />, made(FROG));
-    const walls = within(screen.getByRole('group', { name: 'Walls that are gauze' }));
-    fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
-    fireEvent.click(walls.getByRole('checkbox', { name: 'back' }));
-    fireEvent.click(walls.getByRole('checkbox', { name: 'left' }));
+    await pick('Left', 'gauze');
+    await pick('Back', 'gauze');
+    await pick('Left', 'as the box');
     await eventually(async () => expect((await stored()).enclosure.screened).toEqual(['back']));
+    await pick('Back', 'timber');
+    enter(box('Back, thickness'), '18 mm');
+    await eventually(async () =>
+      expect((await stored()).enclosure).toMatchObject({
+        screened: [],
+        panels: [{ wall: 'back', material: 'timber', thickness: expect.closeTo(0.018, 9) }],
+      }),
+    );
+    // By hand: 45 cm inside, a pane of 5 mm before it and a board of 18 mm behind.
+    expect(screen.getByText(/^Outside .* × 47\.3 × /)).toBeDefined();
   });
 
-  it('on a mesh enclosure every wall is ticked and none can be changed', async () => {
-    await open(<Brief />, made(FROG, { edit: 'setEnclosure', change: { material: 'mesh' } }));
-    const walls = within(
-      screen.getByRole('group', { name: 'Walls that are gauze' }),
-    ).getAllByRole<HTMLInputElement>('checkbox');
-    expect(walls.every((it) => it.checked && it.disabled)).toBe(true);
+  it('a box of board opens by panes of glass, until they are made otherwise', async () => {
+    const { stored } = await open(<Brief />, made(FROG));
+    await pick('Made of', 'timber');
+    await eventually(async () =>
+      expect((await stored()).enclosure.panels).toEqual([
+        { wall: 'front', material: 'glass', thickness: 0.005 },
+      ]),
+    );
+    await pick('Front doors', 'as the box');
+    await eventually(async () => expect((await stored()).enclosure.panels).toEqual([]));
   });
 
   it('a stand’s rating is judged as soon as it is known, and forgotten when it is cleared', async () => {

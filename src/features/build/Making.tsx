@@ -123,7 +123,7 @@ export function Making() {
           step={0.005}
           onCommit={(ventHigh) => set({ ventHigh })}
         />
-        {box.material === 'timber' && (
+        {making.sealArea > 0 && (
           <>
             <Pick
               label="Board"
@@ -176,6 +176,11 @@ export function Making() {
                   </td>
                   <td className="number">
                     {piece.thickness ? thin(piece.thickness) : piece.of === 'stud' ? '–' : 'gauze'}
+                    {piece.material && piece.material !== box.material && (
+                      <Box sx={{ typography: 'caption', color: 'earth.quiet' }}>
+                        {MATERIAL_WORD[piece.material]}
+                      </Box>
+                    )}
                   </td>
                 </tr>
               ))}

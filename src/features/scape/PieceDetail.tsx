@@ -91,6 +91,11 @@ export function PieceDetail({ result, onGone }: Props) {
           hide={piece.entrance !== null}
           entrance={result.kind?.entrance?.value ?? 0.05}
           moist={piece.moist}
+          filled={
+            solid.encloses > 5e-5 && result.holds === 0 && !result.uses.includes('plant')
+              ? piece.filled
+              : undefined
+          }
           basking={piece.basking}
           fixed={piece.fixed}
           drained={result.uses.includes('plant') ? piece.drained : undefined}
@@ -150,6 +155,8 @@ interface TicksProps {
   /** Its way in, when it becomes a hide, m. */
   readonly entrance: number;
   readonly moist: boolean;
+  /** undefined for what is not hollow. */
+  readonly filled: boolean | undefined;
   readonly basking: boolean;
   readonly fixed: boolean;
   /** undefined for what is not planted. */
@@ -157,7 +164,16 @@ interface TicksProps {
   readonly onSet: Set;
 }
 
-const Ticks = memo(function Ticks({ hide, entrance, moist, basking, fixed, drained, onSet }: TicksProps) {
+const Ticks = memo(function Ticks({
+  hide,
+  entrance,
+  moist,
+  filled,
+  basking,
+  fixed,
+  drained,
+  onSet,
+}: TicksProps) {
   const tick = (label: string, checked: boolean, change: Partial<Piece>) => (
     <FormControlLabel
       control={<Checkbox size="small" checked={checked} onChange={() => onSet(change)} />}
@@ -170,6 +186,7 @@ const Ticks = memo(function Ticks({ hide, entrance, moist, basking, fixed, drain
     <Box sx={{ display: 'flex', flexWrap: 'wrap', mt: 0.5 }}>
       {tick('hide', hide, { entrance: hide ? null : entrance })}
       {hide && tick('kept moist', moist, { moist: !moist })}
+      {filled !== undefined && tick('filled with soil', filled, { filled: !filled })}
       {tick('basking spot', basking, { basking: !basking })}
       {tick('glued or screwed', fixed, { fixed: !fixed })}
       {drained !== undefined && tick('holes in its base', drained, { drained: !drained })}

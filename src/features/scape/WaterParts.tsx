@@ -45,7 +45,7 @@ export function WaterParts({ onPick }: { readonly onPick: (piece: string) => voi
         {panes && panes.kept > 0.005 && (
           <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
             Against {write(length(panes.kept))} of water the calculation asks for panes of{' '}
-            {write(length(panes.neededKept))}; these are {write(length(design.enclosure.wallThickness))}.{' '}
+            {write(length(panes.neededKept))}; these are {write(length(panes.thickness))}.{' '}
             {CAUTIONS.panes.text} <BasisMark basis="cited" source="timoshenko-1959" />
           </Typography>
         )}

@@ -230,7 +230,7 @@ export function Section(props: Props) {
       <g clipPath={`url(#${prefix}-box)`}>
         <PlantLayer plants={standing} {...{ view, x, y, scale }} />
       </g>
-      <Walls {...{ box, across, x, y, plain }} ink={earth.ink} water={earth.water} />
+      <Walls {...{ box, view, across, x, y, plain }} ink={earth.ink} water={earth.water} />
       {held && props.pieces && (
         <PieceEnds
           piece={held.placed.piece}

@@ -1,9 +1,10 @@
 'use client';
 
 import { type Catalogue, bedOfMaterial, materialOf } from '@/core/catalogue';
-import type { Design } from '@/core/document';
+import type { Design, Side } from '@/core/document';
+import { isGauze } from '@/core/enclosure';
 import { liftOutMiddle, PANEL_SHEET } from '@/core/ground';
-import { type Span, type View } from './cut';
+import { VIEWS, type Span, type View } from './cut';
 
 interface LegsProps {
   readonly spans: readonly Span[];
@@ -133,6 +134,7 @@ export function wave(x: number, y: number, width: number): string {
 
 interface WallsProps {
   readonly box: Design['enclosure'];
+  readonly view: View;
   readonly across: number;
   readonly x: (metres: number) => number;
   readonly y: (metres: number) => number;
@@ -142,14 +144,21 @@ interface WallsProps {
 }
 
 /** Sides, floor and lid; the tray that holds water is drawn heavier. */
-export function Walls({ box, across, x, y, plain, ink, water }: WallsProps) {
+export function Walls({ box, view, across, x, y, plain, ink, water }: WallsProps) {
   const stroke = plain ? 1.75 : 2.5;
-  const mesh = box.material === 'mesh' || box.screened.length > 0 ? '5 3' : undefined;
+  const dashed = (side: Side): string | undefined => (isGauze(box, side) ? '5 3' : undefined);
+  const [near, far] = VIEWS[view].edges;
   const top = y(box.height);
   const covered = x(across * (box.top === 'solid' ? 1 : box.topCover));
   return (
     <g fill="none" stroke={ink} strokeWidth={stroke} pointerEvents="none">
-      <path d={`M ${x(0)} ${top} V ${y(0)} H ${x(across)} V ${top}`} strokeDasharray={mesh} />
+      <path d={`M ${x(0)} ${top} V ${y(0)}`} strokeDasharray={dashed(near)} />
+      <path d={`M ${x(across)} ${top} V ${y(0)}`} strokeDasharray={dashed(far)} />
+      <path
+        d={`M ${x(0)} ${y(0)} H ${x(across)}`}
+        strokeLinecap="square"
+        strokeDasharray={box.material === 'mesh' ? '5 3' : undefined}
+      />
       {box.watertightHeight > 0 && (
         <path
           d={`M ${x(0)} ${y(box.watertightHeight)} V ${y(0)} H ${x(across)} V ${y(box.watertightHeight)}`}

@@ -4,6 +4,7 @@ import { tooNear } from '../../climate/clearance';
 import { firstThermostat } from '../../climate/controlled';
 import { FIRST_BOTTLE, USUAL_NOZZLE, mistBy, nozzleRate, nozzlesOf } from '../../climate/misting';
 import type { Design, Device } from '../../document/schema';
+import { isGauze, SIDES } from '../../enclosure/shell';
 import { heightAt } from '../../ground/floor';
 import { placeLayers } from '../../ground/placedLayers';
 import { length, message, difference, tank, flux as power } from '../../units';
@@ -184,7 +185,7 @@ export const lampGuarded: Rule = ({ design, catalogue }) =>
 /** Never a closed box in direct sun. */
 export const directSun: Rule = ({ design }) => {
   const { window, sunlit } = design.climate.room;
-  if (window === null || sunlit < 0.05 || design.enclosure.material === 'mesh') return [];
+  if (window === null || sunlit < 0.05 || SIDES.every((it) => isGauze(design.enclosure, it))) return [];
   return [
     {
       code: 'direct-sun',
@@ -250,7 +251,7 @@ export const airless: Rule = ({ design, animal }) => {
   const open = enclosure.top === 'solid' ? 0 : 1 - enclosure.topCover;
   const vents = climate.vents.reduce((sum, it) => sum + it.area, 0);
   const low = enclosure.front === 'doors' ? enclosure.made.ventLow : 0;
-  const airy = enclosure.material === 'mesh' || enclosure.screened.length > 0;
+  const airy = SIDES.some((it) => isGauze(enclosure, it));
   if (!moist || airy || open > 0.03 || vents > 0.0005 || low + enclosure.made.ventHigh > 0.002) return [];
   const fan = climate.devices.some((it) => it.kind.startsWith('fan-') && it.kind !== 'fan-stirring');
   if (fan) return [];
