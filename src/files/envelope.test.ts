@@ -107,6 +107,15 @@ describe('files of every earlier version', () => {
     expect(all.map((it) => it.enclosure.panels)).toEqual(all.map(() => []));
     expect(read.value.designs[1]!.scape.pieces[0]!.filled).toBe(true);
     expect(all.flatMap((it) => it.scape.pieces).some((it) => it.filled)).toBe(false);
+    // And what stood before it was written down; before it all was described, and nothing settled but by the log.
+    expect(read.value.designs.map((it) => [it.brief.described, it.care.settled])).toEqual([
+      [true, null],
+      [true, null],
+      [true, null],
+      [false, '2026-11-01'],
+    ]);
+    expect(new Set(before.value.designs.map((it) => it.brief.described))).toEqual(new Set([true]));
+    expect(new Set(before.value.designs.map((it) => it.care.settled))).toEqual(new Set([null]));
   });
 
   it('version 16 holds water from the jug, canisters and guards; before it soil was kept, a bottle as it came, and nothing guarded', () => {

@@ -16,6 +16,7 @@ type Word = keyof typeof ANSWER_WORDS;
 const MARK: Readonly<Record<Word, { readonly Icon: typeof CheckIcon; readonly ink: string }>> = {
   calculating: { Icon: HourglassEmptyIcon, ink: 'earth.quiet' },
   unasked: { Icon: HelpOutlineIcon, ink: 'earth.quiet' },
+  undescribed: { Icon: HelpOutlineIcon, ink: 'earth.quiet' },
   holds: { Icon: CheckIcon, ink: 'earth.moss' },
   'holds-but': { Icon: VisibilityOutlinedIcon, ink: 'earth.amber' },
   fails: { Icon: ErrorOutlineIcon, ink: 'earth.clay' },

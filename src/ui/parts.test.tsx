@@ -113,6 +113,7 @@ describe('the ledger', () => {
     const drawn = (verdict: VerdictState): string => {
       draw(
         <Ledger
+          described
           assessment={assessment}
           buying={buying}
           verdict={verdict}

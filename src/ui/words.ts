@@ -1,6 +1,6 @@
 import { many, materialOf, type Basis, type Catalogue } from '@/core/catalogue';
 import type { Plant, RegionName } from '@/core/catalogue';
-import type { Layer, LayerKind, Stage } from '@/core/document';
+import type { Design, Layer, LayerKind, Stage } from '@/core/document';
 import type { Finding, Severity } from '@/core/findings';
 import type { SupplyNeed } from '@/core/scape';
 import { bag, mass, area, tank } from '@/core/units';
@@ -31,6 +31,10 @@ export const SEVERITY_WORD: Record<Severity, string> = {
   note: 'Good to know',
   fine: 'Fine',
 };
+
+/** The place an enclosure opens in: what is lived in is kept, what is not is still made. */
+export const opensIn = ({ brief }: Design): 'keep' | 'ground' =>
+  brief.stage === 'inhabited' || !brief.described ? 'keep' : 'ground';
 
 export const STAGE_WORD: Record<Stage, string> = {
   planned: 'planned',

@@ -95,6 +95,7 @@ function trialOf(from: Design, verdict: VerdictState, to: Design, catalogue: Cat
       return worseIn(verdict.verdict, after.verdict) ?? 'good';
     case 'failed':
     case 'unasked':
+    case 'undescribed':
       return 'good';
   }
 }

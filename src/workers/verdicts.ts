@@ -7,6 +7,7 @@ import type { Judged, VerdictApi } from './verdict.worker';
 import { verdictKey } from './verdictKey';
 
 const UNASKED: VerdictState = { at: 'unasked' };
+const UNDESCRIBED: VerdictState = { at: 'undescribed' };
 const CALCULATING: VerdictState = { at: 'calculating' };
 
 /** Workers: two at the least; a core is left to the page where there are more. */
@@ -67,6 +68,7 @@ export const onVerdicts = (listener: () => void): (() => void) => {
 
 /** What is known of a design now; nothing is begun by asking. */
 export function verdictNow(design: Design, catalogue: Catalogue): VerdictState {
+  if (!design.brief.described) return UNDESCRIBED;
   if (design.brief.animal === null) return UNASKED;
   return states.get(verdictKey(design, catalogue)) ?? CALCULATING;
 }
@@ -85,7 +87,8 @@ export function wantVerdict(
   counts = true,
 ): () => void {
   // Without workers it stays unknown; nothing is calculated on the page itself.
-  if (design.brief.animal === null || typeof Worker === 'undefined') return () => undefined;
+  const { animal, described } = design.brief;
+  if (animal === null || !described || typeof Worker === 'undefined') return () => undefined;
   const key = verdictKey(design, catalogue);
   if (states.has(key)) return () => undefined;
   count += 1;

@@ -12,7 +12,8 @@ function aheadWhere({ place, quantity, at }: Series, design: Design): AheadPoint
 }
 
 /** Whether the next days of a point can be told: of air, of the spot under a lamp, and of the room. */
-export const canLookAhead = (point: Series, design: Design): boolean => aheadWhere(point, design) !== null;
+export const canLookAhead = (point: Series, design: Design): boolean =>
+  design.brief.described && aheadWhere(point, design) !== null;
 
 /**
  * What is asked of the days to come, from readings as they are kept.

@@ -332,7 +332,7 @@ describe('care as its keeper changed it', () => {
       { edit: 'changeCare', change: { rule: 'prune', change: { paused: false } } },
       { edit: 'removeCare', change: { rule: 'own-1' } },
     );
-    expect(back.care).toEqual({ changes: [], own: [] });
+    expect(back.care).toEqual({ changes: [], own: [], settled: null });
     expect(
       edit(hedge!, {
         edit: 'addCare',

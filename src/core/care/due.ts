@@ -91,6 +91,8 @@ export interface Due {
   readonly last: string | null;
   /** Days since it was last done where more than one of its times went by since then without a word; else null. */
   readonly silent: number | null;
+  /** Nobody has told when it was done last, in an enclosure that stood before it was written down. */
+  readonly untold: boolean;
 }
 
 /** All days on which each rule was done or left out on purpose. */
@@ -159,34 +161,47 @@ const later = (a: string | null, b: string | null): string | null =>
  * settled as one that was done is; what is about a thing counts from the day that was fitted, what the keeper added from the
  * day he did. Paused rules are not due, and one that is taken up again is not late for what it missed.
  * @param began day the care of it began, ISO 8601
+ * @param settled day up to which all that comes round is settled, whatever the log says; null: nothing is
  */
 export function dueOf(
   rules: readonly HeldRule[],
   last: ReadonlyMap<string, string>,
   began: string,
   today: string,
+  settled: string | null = null,
 ): readonly Due[] {
   return rules
     .filter((it) => !isPaused(it, today) && isInSeason(it, today))
     .map((rule): Due => {
       const told = last.get(rule.id) ?? null;
       // What was done to the lamp before was not done to this one.
-      const done = told !== null && rule.since !== undefined && told < rule.since ? null : told;
+      const known = told !== null && rule.since !== undefined && told < rule.since ? null : told;
+      const done = settled !== null && isSettled(rule) && settled > (known ?? '') ? settled : known;
       const counts = rule.since ?? rule.added ?? began;
       const missed = nextDay(rule.when, done, counts, today);
       const lapsed = rule.lapses !== undefined && daysTill(missed, today) > rule.lapses;
       const next = lapsed ? nextDay(rule.when, null, today, today) : missed;
       const resumed = later(rule.paused ? rule.until : rule.from, seasonBegan(rule, today));
-      const day = pastSeason(rule, resumed !== null && next < resumed ? resumed : next);
+      // What nobody has told of is not called late: it is asked for today.
+      const untold = known === null && rule.since === undefined && rule.added === null && settled !== null;
+      const asked = pastSeason(rule, resumed !== null && next < resumed ? resumed : next);
+      const day = untold && asked < today ? today : asked;
       const gone = daysTill(
         resumed !== null && resumed > (done ?? counts) ? resumed : (done ?? counts),
         today,
       );
       const silent = gone > 2 * daysBetweenTimes(rule.when) ? gone : null;
-      return { rule, day, late: daysTill(day, today), last: done, silent };
+      return { rule, day, late: daysTill(day, today), last: known, silent, untold };
     })
     .sort((a, b) => b.late - a.late);
 }
+
+/** Days between two times up to which a keeper may say that all is settled: what comes more seldom is about a thing’s age. */
+const OFTEN = 92;
+
+/** Whether a rule is settled when its keeper says all is: not the age of a lamp, nor of anything that wears. */
+const isSettled = ({ when, since }: HeldRule): boolean =>
+  since === undefined && daysBetweenTimes(when) <= OFTEN;
 
 /** Days after which a rule that does not come any more is said to be due. */
 const NEVER = 3650;
@@ -283,6 +298,7 @@ export function awayDays(
   began: string,
   from: string,
   to: string,
+  settled: string | null = null,
 ): readonly SitterDay[] {
   const days: SitterDay[] = [];
   const done = new Map(last);
@@ -292,7 +308,7 @@ export function awayDays(
       it.sitter || it.added !== null || (BY_A_SITTER.has(it.group) && 2 * daysBetweenTimes(it.when) <= span),
   );
   for (let day = from; day <= to; day = dayPlus(day, 1)) {
-    const due = dueOf(asked, done, began, day).filter((it) => it.late >= 0);
+    const due = dueOf(asked, done, began, day, settled).filter((it) => it.late >= 0);
     // As if it were done on each day it is due: the next time follows from it.
     for (const { rule } of due) done.set(rule.id, day);
     days.push({ day, rules: due.map((it) => it.rule) });

@@ -63,7 +63,9 @@ export const Care = z.strictObject({
       }),
     )
     .max(100),
+  /** Day up to which all that comes round is settled, done or not; null: nothing but what the log says. */
+  settled: z.iso.date().nullable(),
 });
 export type Care = z.infer<typeof Care>;
 
-export const BARE_CARE: Care = { changes: [], own: [] };
+export const BARE_CARE: Care = { changes: [], own: [], settled: null };

@@ -325,7 +325,7 @@ const MIGRATIONS: readonly Migration[] = [
   },
   {
     from: 16,
-    name: 'walls of another make than their box, and pieces that are filled',
+    name: 'walls of another make than their box, pieces that are filled, what stood before it was written down',
     up: (document) => {
       const told = (of: unknown): unknown => (of ? { panels: [], ...(of as Record<string, unknown>) } : of);
       const filled = (of: unknown): unknown => {
@@ -338,6 +338,8 @@ const MIGRATIONS: readonly Migration[] = [
       const standing = plan.standing as Record<string, unknown> | null | undefined;
       return {
         ...document,
+        brief: { described: true, ...(document.brief as Record<string, unknown> | undefined) },
+        care: { settled: null, ...(document.care as Record<string, unknown> | undefined) },
         enclosure: told(document.enclosure),
         scape: filled(document.scape),
         ...(standing

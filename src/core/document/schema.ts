@@ -299,6 +299,8 @@ export const Design = z
       note: z.string().max(4000),
       /** Off the rack, but kept. */
       putAway: z.boolean(),
+      /** What stands in it is written down; false: only its box and who lives there, nothing else is known of it. */
+      described: z.boolean(),
     }),
     enclosure: Enclosure,
     ground: Ground,

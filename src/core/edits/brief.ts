@@ -24,6 +24,11 @@ export const setNote: Edit<{ note: string }> = (design, { note }) =>
 
 export const setPutAway: Edit<{ putAway: boolean }> = (design, change) => inBrief(design, change);
 
+/** What stands in it is written down from here on: as is given, or by hand from nothing. */
+export const describe: Edit<{
+  parts: Pick<Design, 'ground' | 'scape' | 'climate' | 'living'> | null;
+}> = (design, { parts }) => ({ ...inBrief(design, { described: true }), ...parts });
+
 export const setEnclosure: Edit<Partial<Enclosure>> = (design, change) => {
   const enclosure = { ...design.enclosure, ...change };
   return {

@@ -26,6 +26,10 @@ export const changeCare: Edit<{
   return inCare(design, { changes: empty ? rest : [...rest, next] });
 };
 
+/** All that came round up to a day is settled, whatever the log says of it; null: only what it says. */
+export const settleCare: Edit<{ settled: string | null }> = (design, { settled }) =>
+  inCare(design, { settled });
+
 export const addCare: Edit<{
   what: string;
   why: string;

@@ -10,8 +10,9 @@ import {
   setPutAway,
   setEnclosure,
   setWall,
+  describe,
 } from './brief';
-import { addCare, changeCare, removeCare } from './care';
+import { addCare, changeCare, removeCare, settleCare } from './care';
 import {
   addDevice,
   addVent,
@@ -238,6 +239,8 @@ export const EDITS = {
   changeCare,
   addCare,
   removeCare,
+  settleCare,
+  describe,
 };
 
 export type EditName = keyof typeof EDITS;
@@ -361,4 +364,6 @@ export const EDIT_LABELS: Record<EditName, string> = {
   changeCare: 'when care is due',
   addCare: 'care of one’s own',
   removeCare: 'care taken away',
+  settleCare: 'what is settled',
+  describe: 'description',
 };

@@ -143,9 +143,16 @@ const RULES: readonly Rule[] = [
   company,
 ];
 
-/** Every rule, the gravest findings first, otherwise in the order of the rules. */
+/** Rules that ask only for the box and who lives there. */
+const OF_ITS_OUTSIDE = new Set<Rule>([boxSize, unanswered, company]);
+
+/**
+ * Every rule, the gravest findings first, otherwise in the order of the rules. Of an enclosure that nobody has described only
+ * what is known is judged.
+ */
 export function judge(context: RuleContext, keep: Keep = fresh): readonly Finding[] {
-  return RULES.flatMap((rule, index) => keep(`rule ${index}`, context, rule)).sort(
-    (a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity],
-  );
+  const { described } = context.design.brief;
+  return RULES.flatMap((rule, index) =>
+    described || OF_ITS_OUTSIDE.has(rule) ? keep(`rule ${index}`, context, rule) : [],
+  ).sort((a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity]);
 }

@@ -1,3 +1,4 @@
 export * from './propose';
 export * from './whole';
+export * from './stands';
 export * from './fork';

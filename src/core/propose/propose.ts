@@ -77,6 +77,7 @@ export function proposeDesign(answers: Questionnaire, catalogue: Catalogue): Des
       since: null,
       note: '',
       putAway: false,
+      described: true,
     },
     enclosure,
     ground: proposeGround({ animal, enclosure, room }, catalogue),

@@ -5,12 +5,14 @@ import { ROOMS, type Answer, type Verdict } from './answer';
 /** What is known of a design’s year. What is not known yet is never shown as good. */
 export type VerdictState =
   | { readonly at: 'unasked' }
+  /** Only its box and its animal are known. */
+  | { readonly at: 'undescribed' }
   | { readonly at: 'calculating' }
   | { readonly at: 'known'; readonly verdict: Verdict; readonly findings: readonly Finding[] }
   | { readonly at: 'failed'; readonly message: string };
 
 /** The five answers, in the same words everywhere. */
-export const ANSWER_WORDS: Readonly<Record<Answer | 'calculating' | 'failed' | 'unasked', string>> = {
+export const ANSWER_WORDS: Readonly<Record<Answer | Exclude<VerdictState['at'], 'known'>, string>> = {
   calculating: 'Being calculated',
   holds: 'Holds',
   'holds-but': 'Holds, but…',
@@ -18,6 +20,7 @@ export const ANSWER_WORDS: Readonly<Record<Answer | 'calculating' | 'failed' | '
   cannot: 'Cannot hold in this room',
   failed: 'Cannot be calculated',
   unasked: 'No animal chosen',
+  undescribed: 'Not described',
 };
 
 /** How grave a finding of the year must be to be the reason of an answer. */
@@ -52,6 +55,8 @@ export function lineOf(state: VerdictState): Message {
       return message`Its year is played: four seasons, three weathers of each.`;
     case 'unasked':
       return message`Choose an animal to forecast its year.`;
+    case 'undescribed':
+      return message`Describe what stands in it to forecast its year.`;
   }
 }
 

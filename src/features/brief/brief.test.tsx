@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { US } from '@/core/units';
 import { eventually, made, open } from '../testing/open';

@@ -37,7 +37,7 @@ export function DueRow({ design, due, animals }: Props) {
   const [note, setNote] = useState('');
   const [typed, setTyped] = useState<Typed>({});
   const [picture, setPicture] = useState<File | null>(null);
-  const { rule, late, last, silent } = due;
+  const { rule, late, last, silent, untold } = due;
   const amount = tell(rule.amount);
   const kind = kindOfRule(rule.id);
   const asked = numbersOf(kind, reader.prefs);
@@ -102,6 +102,11 @@ export function DueRow({ design, due, animals }: Props) {
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <Box sx={{ fontWeight: 600 }}>
             {rule.what}
+            {untold && (
+              <Box component="span" sx={{ color: 'earth.quiet', ml: 1, typography: 'body2' }}>
+                not told yet
+              </Box>
+            )}
             {late > 0 && (
               <Box component="span" sx={{ color: 'earth.clay', fontWeight: 600, ml: 1, typography: 'body2' }}>
                 {late === 1 ? 'since yesterday' : `${late} days late`}

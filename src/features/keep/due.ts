@@ -30,6 +30,7 @@ export function dueIn(
     lastDone(own, localDay),
     design.brief.since ?? today,
     today,
+    design.care.settled,
   );
   const metered = meteredLamp(standingOf(design) ?? design, own, catalogue, localDay);
   if (!metered) return due;

@@ -41,7 +41,8 @@ export function useYardstick(
   points: readonly PointTrack[] | null,
   now: number,
 ): YardstickState {
-  const asked = points && points.length > 0 ? askedOf(design, points, now) : null;
+  // What nobody has described cannot be played: rules alone say what they can.
+  const asked = design.brief.described && points && points.length > 0 ? askedOf(design, points, now) : null;
   const key = asked ? keyOf(design, asked) : null;
   const [done, setDone] = useState<{ readonly key: string; readonly state: YardstickState } | null>(null);
   useEffect(() => {

@@ -25,7 +25,7 @@ import { useReader } from '@/ui/units';
 import { useInSight } from '@/ui/useInSight';
 import { restWords } from '@/ui/restWords';
 import { VerdictMark } from '@/ui/VerdictMark';
-import { animalsWord, STAGE_WORD } from '@/ui/words';
+import { animalsWord, opensIn, STAGE_WORD } from '@/ui/words';
 import { useVerdict } from '@/workers/useVerdict';
 import { useAssessed } from './assessed';
 import { CardPicture } from './Picture';
@@ -84,7 +84,7 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
           <Typography variant="h2" noWrap>
             <Box
               component={NextLink}
-              href={`/e/${design.id}/ground`}
+              href={`/e/${design.id}/${opensIn(design)}`}
               sx={{
                 color: 'inherit',
                 textDecoration: 'none',
@@ -122,7 +122,9 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
                   ? `${open.length} to check${graver ? `: ${tell(graver.what)}` : ''}`
                   : verdict.at === 'known' && verdict.verdict.answer === 'holds'
                     ? 'Nothing to fix.'
-                    : fineWords(findings.filter((it) => it.severity === 'fine').length)}
+                    : !design.brief.described
+                      ? 'Kept as it is.'
+                      : fineWords(findings.filter((it) => it.severity === 'fine').length)}
           </Typography>
         </Box>
       </Box>

@@ -187,6 +187,9 @@ export function Rack({ tools, keeping }: Props) {
                 <Button component={NextLink} href="/new" variant="contained">
                   New enclosure
                 </Button>
+                <Button component={NextLink} href="/new/standing" variant="outlined">
+                  It stands already
+                </Button>
                 <Button
                   variant="outlined"
                   onClick={() =>
@@ -244,6 +247,9 @@ export function Rack({ tools, keeping }: Props) {
                   </Button>
                 </>
               )}
+              <Button component={NextLink} href="/new/standing" variant="outlined">
+                It stands already
+              </Button>
               <Button component={NextLink} href="/new" variant="contained">
                 New enclosure
               </Button>

@@ -55,6 +55,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
         design.brief.since ?? today,
         from,
         to,
+        design.care.settled,
       );
       return days.some((day) => day.rules.length > 0) ? [{ design, days, log: own }] : [];
     });

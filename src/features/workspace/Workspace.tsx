@@ -8,6 +8,7 @@ import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Tooltip from '@mui/material/Tooltip';
+import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useSnackbar } from 'notistack';
@@ -29,7 +30,7 @@ import type { Finding } from '@/core/findings';
 import { Ledger } from '@/ui/shell/Ledger';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useLater } from '@/ui/useLater';
-import { findingPlace } from '@/ui/words';
+import { findingPlace, opensIn } from '@/ui/words';
 import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import type { TwoWindows } from './TwoWindows';
 
@@ -44,6 +45,12 @@ const PLACES = [
   { path: 'keep', label: 'Keep' },
 ] as const;
 
+/** Places that ask for what stands in the enclosure. */
+const OF_ITS_INSIDE = PLACES.slice(1, -1);
+
+/** Shown in place of what cannot be told. */
+const Undescribed = dynamic(() => import('./Undescribed').then((it) => it.Undescribed));
+
 /** Keys hold everywhere but where one types: there they belong to the text. */
 const OUTSIDE_TEXT = ['slider', 'radio', 'option', 'menuitem'] as const;
 
@@ -51,6 +58,10 @@ const OUTSIDE_TEXT = ['slider', 'radio', 'option', 'menuitem'] as const;
 export function Workspace({ tools, children }: { readonly tools: ReactNode; readonly children: ReactNode }) {
   const { design, assessment } = useOpenDesign();
   const { verdict, findings } = useOpenVerdict();
+  const path = usePathname();
+  const inside = design.brief.described
+    ? undefined
+    : OF_ITS_INSIDE.find((it) => path.endsWith(`/${it.path}`));
 
   useEffect(() => {
     document.title = `${design.name} · Rincon`;
@@ -64,9 +75,10 @@ export function Workspace({ tools, children }: { readonly tools: ReactNode; read
       <SavingBar id={design.id} name={design.name} tools={tools} />
       <Clashes />
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        {children}
+        {inside ? <Undescribed place={inside.label} /> : children}
       </Box>
       <Ledger
+        described={design.brief.described}
         assessment={assessment}
         buying={useBuying()}
         verdict={verdict}
@@ -288,7 +300,7 @@ function Others({ id, onPick }: { readonly id: string; readonly onPick: () => vo
           <MenuItem
             key={it.row.id}
             component={NextLink}
-            href={`/e/${it.row.id}/ground`}
+            href={`/e/${it.row.id}/${opensIn(it.row.design)}`}
             selected={it.row.id === id}
             onClick={onPick}
           >

@@ -12,6 +12,8 @@ import { useReader } from '../units';
 
 interface Props {
   readonly assessment: Assessment;
+  /** Whether what stands in it is known. */
+  readonly described: boolean;
   readonly buying: Pick<Buying, 'price' | 'rows'>;
   /** Whether its year holds, and all that is found of it. */
   readonly verdict: VerdictState;
@@ -21,7 +23,7 @@ interface Props {
 }
 
 /** The sums a builder keeps asking for, always in sight. */
-export function Ledger({ assessment, buying, verdict, findings, findingsHref }: Props) {
+export function Ledger({ assessment, described, buying, verdict, findings, findingsHref }: Props) {
   const { write, num } = useReader();
   const { standingMass } = assessment;
   const packs = buying.rows.reduce(
@@ -34,13 +36,15 @@ export function Ledger({ assessment, buying, verdict, findings, findingsHref }: 
   const sound = answer === 'holds' && open === 0;
   const hands =
     standingMass > TWO_PEOPLE ? 'build in place' : standingMass > ONE_PERSON ? 'two people' : 'one person';
-  const sums: readonly (readonly [string, string])[] = [
-    [write(bag(assessment.substrateVolume)), 'soil in place'],
-    [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
-    [write(tank(assessment.waterToMixIn)), 'water to mix in'],
-    [write(mass(standingMass)), `standing, ${hands}`],
-    [num(buying.price, 2), `to buy, ${counted(packs, 'pack or piece', 'packs and pieces')}`],
-  ];
+  const sums: readonly (readonly [string, string])[] = !described
+    ? [[write(tank(assessment.interior)), 'inside']]
+    : [
+        [write(bag(assessment.substrateVolume)), 'soil in place'],
+        [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
+        [write(tank(assessment.waterToMixIn)), 'water to mix in'],
+        [write(mass(standingMass)), `standing, ${hands}`],
+        [num(buying.price, 2), `to buy, ${counted(packs, 'pack or piece', 'packs and pieces')}`],
+      ];
   return (
     <Box
       component="footer"
