@@ -19,6 +19,7 @@ import {
   type Line,
   type ToldEdit,
 } from './acts';
+import { settleAll } from './settle';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
@@ -277,6 +278,9 @@ export function useActs() {
           return record(db, lines, catalogue, Date.now(), pictures, fed);
         }),
       editAndTell: (told: ToldEdit) => readable(() => editAndTell(db, told, catalogue, Date.now())),
+      /** All that came round up to a day is settled in these enclosures. */
+      settleAll: (ids: readonly string[], day: string) =>
+        readable(() => settleAll(db, ids, day, catalogue, Date.now())),
       animalGoes: (gone: Left) => readable(() => animalGoes(db, gone, catalogue, Date.now())),
     }),
     [db, catalogue],

@@ -13,10 +13,9 @@ import type { AnimalRecord } from '@/core/records';
 import { capital } from '@/core/units';
 import { FileButton } from '@/ui/FileButton';
 import { dayWords } from '@/ui/days';
-import { kindOfRule } from '@/ui/entryWords';
 import { useActs } from '@/store';
 import { useReader } from '@/ui/units';
-import { checkNumber, numbersOf } from './entryFields';
+import { MeasuredFields } from './MeasuredFields';
 import { areNumbers, asksNumbers, linesOfTick, measuredFor, type Typed } from './measured';
 import { useAct } from '@/ui/useAct';
 
@@ -39,8 +38,6 @@ export function DueRow({ design, due, animals }: Props) {
   const [picture, setPicture] = useState<File | null>(null);
   const { rule, late, last, silent, untold } = due;
   const amount = tell(rule.amount);
-  const kind = kindOfRule(rule.id);
-  const asked = numbersOf(kind, reader.prefs);
   const things = measuredFor(rule.id, animals);
   const isRight = areNumbers(rule.id, typed, reader);
   const settle = async (outcome: 'done' | 'skipped'): Promise<void> => {
@@ -50,39 +47,7 @@ export function DueRow({ design, due, animals }: Props) {
     await write(said, () => acts.record(lines, picture ? [picture] : []));
   };
   const isAsked = asksNumbers(rule.id);
-  const numbersHere = things.map((thing) => (
-    <Box key={thing.key} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-      {thing.label !== '' && (
-        <Box sx={{ width: { xs: '100%', sm: 84 }, typography: 'body2' }}>{thing.label}</Box>
-      )}
-      {asked
-        .filter(({ name }) => rule.id !== 'probes' || name !== 'uvIndex')
-        .map((it) => {
-          const text = typed[thing.key]?.[it.name] ?? '';
-          return (
-            <TextField
-              key={it.name}
-              label={it.label}
-              value={text}
-              error={checkNumber(text, it, reader) !== true}
-              onChange={(event) =>
-                setTyped({
-                  ...typed,
-                  [thing.key]: { ...typed[thing.key], [it.name]: event.target.value },
-                })
-              }
-              slotProps={{
-                htmlInput: {
-                  inputMode: 'decimal',
-                  ...(thing.label === '' ? {} : { 'aria-label': `${it.label}: ${thing.label}` }),
-                },
-              }}
-              sx={{ width: { xs: 148, sm: 140 } }}
-            />
-          );
-        })}
-    </Box>
-  ));
+  const numbersHere = <MeasuredFields rule={rule.id} {...{ things, typed }} onTyped={setTyped} />;
   return (
     <Box
       component="li"
