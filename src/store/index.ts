@@ -15,7 +15,6 @@ export { onUnreadable, takeOutUnreadable, unreadableNow, type Unreadable } from 
 export * from './readings';
 export * from './useReadings';
 export * from './records';
-export { createStanding } from './stands';
 export * from './useRecords';
 export { loadOtherNames, useOtherNames } from './useOtherNames';
 export * from './pictures';

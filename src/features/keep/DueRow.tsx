@@ -67,11 +67,6 @@ export function DueRow({ design, due, animals }: Props) {
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <Box sx={{ fontWeight: 600 }}>
             {rule.what}
-            {untold && (
-              <Box component="span" sx={{ color: 'earth.quiet', ml: 1, typography: 'body2' }}>
-                not told yet
-              </Box>
-            )}
             {late > 0 && (
               <Box component="span" sx={{ color: 'earth.clay', fontWeight: 600, ml: 1, typography: 'body2' }}>
                 {late === 1 ? 'since yesterday' : `${late} days late`}
@@ -85,7 +80,8 @@ export function DueRow({ design, due, animals }: Props) {
           </Box>
           <Box sx={{ typography: 'body2', color: 'earth.quiet' }}>
             {amount !== '' && `${capital(amount)}. `}
-            {rule.why} {last === null ? 'Not written down yet.' : `Last: ${dayWords(last)}.`}
+            {rule.why}{' '}
+            {untold ? 'Not told yet.' : last === null ? 'Not written down yet.' : `Last: ${dayWords(last)}.`}
           </Box>
         </Box>
         <IconButton

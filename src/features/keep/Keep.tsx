@@ -7,11 +7,11 @@ import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
-import { useSearchParams } from 'next/navigation';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useAnimals, useOpenDesign, useStore } from '@/store';
 import { Fetching } from '@/ui/Fetching';
 import { useToday } from '@/ui/useToday';
+import { useTab } from '@/ui/useTab';
 import { CareTab } from './CareTab';
 import { QuickLine } from './QuickLine';
 import { quickPlaces } from './quickPlaces';
@@ -40,7 +40,7 @@ const TABS = [
   { id: 'equipment', name: 'Equipment' },
 ] as const;
 type KeepTab = (typeof TABS)[number]['id'];
-const tabOf = (asked: string | null): KeepTab => TABS.find((it) => it.id === asked)?.id ?? 'care';
+const IDS = ['care', 'log', 'readings', 'off', 'animals', 'equipment'] as const satisfies readonly KeepTab[];
 const PANELS: Record<KeepTab, (today: string) => ReactNode> = {
   care: (today) => <CareTab today={today} />,
   log: () => <LogTab />,
@@ -54,8 +54,7 @@ const PANELS: Record<KeepTab, (today: string) => ReactNode> = {
 export function Keep() {
   const { design } = useOpenDesign();
   const { catalogue } = useStore();
-  const params = useSearchParams();
-  const [tab, setTab] = useState<KeepTab>(() => tabOf(params.get('tab')));
+  const [tab, setTab] = useTab<KeepTab>(IDS);
   const today = useToday();
   const animals = useAnimals();
   const places = useMemo(() => quickPlaces([design], animals, catalogue), [design, animals, catalogue]);

@@ -3,6 +3,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
@@ -10,6 +12,7 @@ import { memo, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { findAnimal } from '@/core/catalogue';
 import { culturesDue, type CultureDue } from '@/core/living/cultureCare';
+import type { Entry } from '@/core/log';
 import { homeOf, type AnimalRecord } from '@/core/records';
 import { capital, counted } from '@/core/units';
 import {
@@ -29,6 +32,7 @@ import { dayWords } from '@/ui/days';
 import { restWords } from '@/ui/restWords';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
+import { useDraft } from '@/ui/useDraft';
 import { Windowed } from '@/ui/Windowed';
 import { animalsWord, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
@@ -37,14 +41,20 @@ import { keepingDues, type BoxDue } from './due';
 import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
+import { LongOverdue } from './LongOverdue';
 import { QuickLine } from './QuickLine';
+import { tasksOf } from './tasks';
 import { quickPlaces } from './quickPlaces';
 
 // What is due today is shown before what may come; most keepers plan no comparison.
 const Ahead = dynamic(() => import('./Ahead').then((it) => it.Ahead));
+const ByTask = dynamic(() => import('./ByTask').then((it) => it.ByTask));
 const Comparisons = dynamic(() => import('./Comparisons').then((it) => it.Comparisons));
 
 const WEEK = 7;
+/** Enclosures in which something is due up to which the round goes by enclosure; more are gone round by task. */
+const FEW = 8;
+const NO_LINES: readonly Entry[] = [];
 const NOBODY: readonly AnimalRecord[] = [];
 
 /** Who lives where. */
@@ -82,9 +92,12 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const living = useMemo(() => byHome(animals ?? []), [animals]);
   const standing = useAlarms(ready);
   const { open: planned } = useComparisons();
-  const kept = boxes?.filter((it) => it.due.length > 0) ?? [];
-  const open = kept.filter((it) => it.due.some((own) => own.late >= 0));
+  const kept = useMemo(() => boxes?.filter((it) => it.due.length > 0) ?? [], [boxes]);
+  const open = useMemo(() => kept.filter((it) => it.due.some((own) => own.late >= 0)), [kept]);
+  const [chosen, setBy] = useDraft('round by');
+  const by = chosen === 'task' || chosen === 'box' ? chosen : open.length > FEW ? 'task' : 'box';
   const now = open.flatMap((it) => it.due.filter((own) => own.late >= 0));
+  const tasks = useMemo(() => tasksOf(open), [open]);
   const minutes = now.reduce((sum, it) => sum + it.rule.minutes, 0);
   return (
     <Box sx={{ minHeight: '100dvh' }}>
@@ -143,14 +156,31 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               )}
               open={null}
             />
-            <Windowed
-              items={open}
-              keyOf={(it) => it.design.id}
-              estimate={({ due }) => 40 + 66 * due.filter((it) => it.late >= 0).length}
-              gap={16}
-            >
-              {(it) => <DueHere {...it} today={today} animals={living.get(it.design.id) ?? NOBODY} />}
-            </Windowed>
+            {open.length > 1 && (
+              <ToggleButtonGroup
+                exclusive
+                size="small"
+                value={by}
+                onChange={(_, next: string | null) => next && setBy(next)}
+                aria-label="The round"
+              >
+                <ToggleButton value="box">By enclosure</ToggleButton>
+                <ToggleButton value="task">By task</ToggleButton>
+              </ToggleButtonGroup>
+            )}
+            <LongOverdue boxes={open} today={today} />
+            {by === 'task' && open.length > 1 ? (
+              <ByTask tasks={tasks} animals={living} log={log ?? NO_LINES} />
+            ) : (
+              <Windowed
+                items={open}
+                keyOf={(it) => it.design.id}
+                estimate={({ due }) => 40 + 66 * due.filter((it) => it.late >= 0).length}
+                gap={16}
+              >
+                {(it) => <DueHere {...it} today={today} animals={living.get(it.design.id) ?? NOBODY} />}
+              </Windowed>
+            )}
             <CultureDues dues={tubsNow} today={today} />
             {planned.length > 0 && <Comparisons designs={ready} />}
             <Ahead designs={ready} standing={standing ?? []} />

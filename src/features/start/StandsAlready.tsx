@@ -13,7 +13,7 @@ import { findAnimal } from '@/core/catalogue';
 import type { Enclosure } from '@/core/document';
 import { proposeSize, standsAlready } from '@/core/propose';
 import { capital, counted, length } from '@/core/units';
-import { createStanding, loadOtherNames, useStore } from '@/store';
+import { loadOtherNames, useActs, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { DateField } from '@/ui/fields/DateField';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -43,7 +43,8 @@ const namesIn = (text: string): readonly string[] =>
 
 /** An enclosure that has stood for long: who lives in it and since when, one after the other. */
 export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
-  const { db, catalogue } = useStore();
+  const { catalogue } = useStore();
+  const acts = useActs();
   const { write } = useReader();
   const router = useRouter();
   const today = useToday();
@@ -79,7 +80,7 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
       catalogue,
     );
     try {
-      await createStanding(db, design, called, Date.now());
+      await acts.createStanding(design, called);
     } catch (error) {
       setFailed(error instanceof Error ? error.message : 'it could not be written');
       return;

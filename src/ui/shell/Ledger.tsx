@@ -79,14 +79,20 @@ export function Ledger({ assessment, described, buying, verdict, findings, findi
           sx={{
             typography: 'h2',
             lineHeight: 1.2,
-            color: sound || answer === 'calculating' ? 'earth.ledgerInk' : 'earth.ledgerAmber',
+            color: sound || answer === 'calculating' || !described ? 'earth.ledgerInk' : 'earth.ledgerAmber',
           }}
           aria-live="polite"
         >
           {ANSWER_WORDS[answer]}
         </Box>
         <Box sx={{ typography: 'caption', color: 'earth.ledgerQuiet' }}>
-          {open > 0 ? `${open} to check` : answer === 'holds' ? 'nothing to fix' : `${fine} checked and fine`}
+          {open > 0
+            ? `${open} to check`
+            : !described
+              ? 'kept as it is'
+              : answer === 'holds'
+                ? 'nothing to fix'
+                : `${fine} checked and fine`}
         </Box>
       </Box>
     </Box>

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { findAnimal } from '@/core/catalogue';
 import { animalRecord, homeOf, type AnimalRecord } from '@/core/records';
@@ -30,7 +31,9 @@ export function AnimalsTab() {
   const book = useRecordBook();
   const { edit } = useEditing();
   const reader = useReader();
-  const [picked, setPicked] = useState<string | null>(null);
+  // The address may name the animal that is sought.
+  const asked = useSearchParams().get('animal');
+  const [picked, setPicked] = useState<string | null>(asked);
   const today = useToday();
   const mine = animals?.filter((it) => it.homes.some((home) => home.design === design.id)) ?? [];
   // Who moved has its history where it lived.
