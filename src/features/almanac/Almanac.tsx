@@ -69,6 +69,8 @@ export function Almanac({ tools }: { readonly tools: ReactNode }) {
           value={kind}
           onChange={(_, next: Kind) => setKind(next)}
           aria-label="Parts of the almanac"
+          variant="scrollable"
+          scrollButtons={false}
           sx={{ mb: 1.5 }}
         >
           {TABS.map((it) => (

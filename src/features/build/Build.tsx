@@ -6,11 +6,11 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useState } from 'react';
 import { fileName, listsCsv } from '@/files';
 import { useBuying, useOpenDesign } from '@/store';
 import { download } from '@/ui/download';
 import { useReader } from '@/ui/units';
+import { useTab } from '@/ui/useTab';
 import { BuyTab } from './BuyTab';
 import { CutTab } from './CutTab';
 import { Making } from './Making';
@@ -24,13 +24,15 @@ const TABS = {
 } as const;
 type Sheet = keyof typeof TABS;
 const ORDER = Object.keys(TABS) as Sheet[];
+/** What is open first, though it is not the first of the row. */
+const NAMES = ['buy', ...ORDER.filter((it) => it !== 'buy')] as const;
 
 /** The plan of the build, what to buy, cut and have made, and the sheets to print. */
 export function Build() {
   const { design, assessment } = useOpenDesign();
   const buying = useBuying();
   const reader = useReader();
-  const [tab, setTab] = useState<Sheet>('buy');
+  const [tab, setTab] = useTab<Sheet>(NAMES);
   const { Sheet } = TABS[tab];
 
   return (

@@ -8,14 +8,13 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
 import { BOARDS, CAUTIONS, SEALS } from '@/catalogue';
 import { Bore, Enclosure } from '@/core/document';
 import { outsideSize, sealingOf, type Making as Made, type Piece } from '@/core/enclosure';
 import { capital, counted, formatQuantity, length, mass, tank, area } from '@/core/units';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 import { useReader } from '@/ui/units';
 
 const USE_WORD: Record<Bore['use'], string> = {
@@ -141,52 +140,56 @@ export function Making() {
         )}
       </Box>
 
-      <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1.5fr 1fr' }, gap: 2.5, alignItems: 'start' }}>
-        <Card>
-          <PlainTable label="Pieces">
-            <thead>
-              <tr>
-                <th scope="col">Piece</th>
-                <th scope="col" className="number">
-                  count
-                </th>
-                <th scope="col" className="number">
-                  size {cm}
-                </th>
-                <th scope="col" className="number">
-                  thick
-                </th>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.5fr) minmax(0, 1fr)' },
+          gap: 2.5,
+          alignItems: 'start',
+        }}
+      >
+        <TableCard label="Pieces">
+          <thead>
+            <tr>
+              <th scope="col">Piece</th>
+              <th scope="col" className="number">
+                count
+              </th>
+              <th scope="col" className="number">
+                size {cm}
+              </th>
+              <th scope="col" className="number">
+                thick
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {making.pieces.map((piece) => (
+              <tr key={piece.name}>
+                <td>
+                  {piece.name}
+                  {piece.note && (
+                    <Box sx={{ typography: 'caption', color: 'earth.quiet', whiteSpace: 'normal' }}>
+                      {tell(piece.note)}
+                    </Box>
+                  )}
+                </td>
+                <td className="number">{piece.count}</td>
+                <td className="number">
+                  {write(length(piece.width), { bare: true })} × {write(length(piece.height), { bare: true })}
+                </td>
+                <td className="number">
+                  {piece.thickness ? thin(piece.thickness) : piece.of === 'stud' ? '–' : 'gauze'}
+                  {piece.material && piece.material !== box.material && (
+                    <Box sx={{ typography: 'caption', color: 'earth.quiet' }}>
+                      {MATERIAL_WORD[piece.material]}
+                    </Box>
+                  )}
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {making.pieces.map((piece) => (
-                <tr key={piece.name}>
-                  <td>
-                    {piece.name}
-                    {piece.note && (
-                      <Box sx={{ typography: 'caption', color: 'earth.quiet', whiteSpace: 'normal' }}>
-                        {tell(piece.note)}
-                      </Box>
-                    )}
-                  </td>
-                  <td className="number">{piece.count}</td>
-                  <td className="number">
-                    {write(length(piece.width), { bare: true })} ×{' '}
-                    {write(length(piece.height), { bare: true })}
-                  </td>
-                  <td className="number">
-                    {piece.thickness ? thin(piece.thickness) : piece.of === 'stud' ? '–' : 'gauze'}
-                    {piece.material && piece.material !== box.material && (
-                      <Box sx={{ typography: 'caption', color: 'earth.quiet' }}>
-                        {MATERIAL_WORD[piece.material]}
-                      </Box>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </PlainTable>
-        </Card>
+            ))}
+          </tbody>
+        </TableCard>
         <Elevation box={box} making={making} />
       </Box>
 
@@ -215,12 +218,6 @@ export function Making() {
     </Box>
   );
 }
-
-const Card = ({ children }: { readonly children: ReactNode }) => (
-  <Box sx={{ bgcolor: 'earth.card', border: 1, borderColor: 'earth.rule', borderRadius: '12px' }}>
-    {children}
-  </Box>
-);
 
 interface PickProps {
   readonly label: string;

@@ -18,6 +18,7 @@ import { Fetching } from '@/ui/Fetching';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
 import { VerdictMark } from '@/ui/VerdictMark';
+import { useTab } from '@/ui/useTab';
 import type { DeviceTools } from './DeviceMarks';
 import { Drawing } from './Drawing';
 import { EquipmentTab } from './EquipmentTab';
@@ -50,6 +51,8 @@ const TABS = [
   { value: 'calibration', label: 'Calibrate' },
 ] as const;
 type ClimateTab = (typeof TABS)[number]['value'];
+const [FIRST, ...OTHERS] = TABS;
+const NAMES = [FIRST.value, ...OTHERS.map((it) => it.value)] as const;
 
 const SPANS: readonly Span[] = ['day', 'week', 'year'];
 const SEASONS: readonly Season[] = ['winter', 'spring', 'summer', 'autumn'];
@@ -60,7 +63,7 @@ export function Climate() {
   const { design } = useOpenDesign();
   const { verdict, findings } = useOpenVerdict();
   const { edit } = useEditing();
-  const [tab, setTab] = useState<ClimateTab>('forecast');
+  const [tab, setTab] = useTab<ClimateTab>(NAMES);
   const [span, setSpan] = useState<Span>('day');
   const [season, setSeason] = useState<Season>('winter');
   const [overlay, setOverlay] = useState<OverlayName>('warmth');
@@ -79,7 +82,7 @@ export function Climate() {
       onMove: (device, to, gesture) => edit({ edit: 'moveDevice', change: { device, to } }, gesture),
       onRemove: (device) => edit({ edit: 'removeDevice', change: { device } }),
     }),
-    [edit, selected],
+    [edit, selected, setTab],
   );
   const mended = useRemedies(design, catalogue, verdict, findings);
   const here = useTried(mended.filter((it) => it.place.at === 'climate' || it.code.startsWith('room-')));
@@ -147,6 +150,8 @@ export function Climate() {
             value={tab}
             onChange={(_, next: ClimateTab) => setTab(next)}
             aria-label="Parts of the climate"
+            variant="scrollable"
+            scrollButtons={false}
             sx={{ mb: 1.5, '& .MuiTab-root': { minWidth: 0, px: 1.25 } }}
           >
             {TABS.map((it) => (

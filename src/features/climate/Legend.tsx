@@ -18,19 +18,31 @@ export function Legend({ scale, hatched }: { readonly scale: Scale; readonly hat
       <Box
         component="ol"
         aria-label={`Colours of ${scale.name}`}
-        sx={{ display: 'flex', listStyle: 'none', m: 0, p: 0 }}
+        sx={{
+          display: 'flex',
+          flex: `0 1 ${32 * scale.colours.length}px`,
+          minWidth: 220,
+          listStyle: 'none',
+          m: 0,
+          p: 0,
+        }}
       >
         {scale.colours.map((colour, index) => (
-          <Box key={colour + String(index)} component="li" sx={{ textAlign: 'center' }}>
-            <Box sx={{ width: 32, height: 8, bgcolor: colour }} />
+          <Box
+            key={colour + String(index)}
+            component="li"
+            sx={{ position: 'relative', flex: '0 1 32px', minWidth: 0, height: 24 }}
+          >
+            <Box sx={{ height: 8, bgcolor: colour }} />
             <Box
               component="span"
               sx={{
-                display: 'inline-block',
-                minWidth: 24,
+                position: 'absolute',
+                left: 0,
+                top: 8,
                 fontSize: '0.68rem',
                 fontVariantNumeric: 'tabular-nums',
-                transform: 'translateX(-16px)',
+                transform: 'translateX(-50%)',
               }}
             >
               {index === 0 ? ' ' : scale.write(scale.limits[index - 1] ?? 0)}

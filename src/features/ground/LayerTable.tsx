@@ -61,7 +61,16 @@ export function LayerTable({ place, stack, selected, onSelect }: Props) {
     kg > 0 && kg < 0.05 ? `<${num(0.1, 1)}` : write(mass(kg), { bare: true });
 
   return (
-    <Box sx={{ mt: 1.75, bgcolor: 'earth.card', border: 1, borderColor: 'earth.rule', borderRadius: '12px' }}>
+    <Box
+      sx={{
+        mt: 1.75,
+        bgcolor: 'earth.card',
+        border: 1,
+        borderColor: 'earth.rule',
+        borderRadius: '12px',
+        overflowX: 'auto',
+      }}
+    >
       <PlainTable label="Layers">
         <thead>
           <tr>

@@ -44,7 +44,7 @@ export function MixEditor({ layer, result }: Props) {
         recipe={layer.mix.recipe}
         packingLoss={layer.mix.packingLoss}
       />
-      <Box sx={{ mt: 1, '& th, & td': { px: '6px !important' } }}>
+      <Box sx={{ mt: 1, overflowX: 'auto', '& th, & td': { px: '6px !important' } }}>
         <PlainTable label="Ingredients">
           <thead>
             <tr>

@@ -28,6 +28,7 @@ import { useEditing, useOpenDesign, useStore } from '@/store';
 import { Fetching } from '@/ui/Fetching';
 import { FindingList } from '@/ui/FindingList';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { useTab } from '@/ui/useTab';
 import { GroupTab } from './GroupTab';
 import { AHEAD, LivingDrawing, type LivingView } from './LivingDrawing';
 import type { PlantTools } from './PlantMarks';
@@ -51,6 +52,8 @@ const TABS = [
   { value: 'move-in', label: 'Moving in' },
 ] as const;
 type LivingTab = (typeof TABS)[number]['value'];
+const [FIRST, ...OTHERS] = TABS;
+const NAMES = [FIRST.value, ...OTHERS.map((it) => it.value)] as const;
 
 /** What lives in the box: plants and crew place by place, and what becomes of them; the animal in its company. */
 export function Living() {
@@ -58,7 +61,7 @@ export function Living() {
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
   const { enqueueSnackbar } = useSnackbar();
-  const [tab, setTab] = useState<LivingTab>('plants');
+  const [tab, setTab] = useTab<LivingTab>(NAMES);
   const [view, setView] = useState<LivingView>('front');
   const [months, setMonths] = useState(0);
   const [picked, setPicked] = useState<string | null>(null);
@@ -80,7 +83,7 @@ export function Living() {
         edit({ edit: 'setPlant', change: { plant, change: { spot } } }, gesture),
       onRemove: (plant) => edit({ edit: 'removePlant', change: { plant } }),
     }),
-    [chosen, edit],
+    [chosen, edit, setTab],
   );
 
   // Fits follow a moved plant a moment later: the drawing does not wait for them.

@@ -43,15 +43,27 @@ export function Bands({ mixes, targets, state }: Props) {
     [targets, mixes],
   );
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', columnGap: 1.5 }}>
-      <Box sx={{ pt: `${ROW}px` }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) auto' },
+        columnGap: 1.5,
+      }}
+    >
+      {/* Of no use where it does not stand beside its rows. */}
+      <Box sx={{ pt: `${ROW}px`, display: { xs: 'none', sm: 'block' } }}>
         <Chart
           label="Where each mix lies against its band. The figures stand in the table beside it."
           height={rows.length * ROW}
           option={option}
         />
       </Box>
-      <Box sx={{ '& td, & th': { px: '6px !important', py: '0 !important' } }}>
+      <Box
+        role="group"
+        aria-label="What they will be like, table"
+        tabIndex={0}
+        sx={{ overflowX: 'auto', '& td, & th': { px: '6px !important', py: '0 !important' } }}
+      >
         <PlainTable label="What they will be like">
           <thead>
             <tr>

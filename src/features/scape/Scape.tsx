@@ -12,6 +12,7 @@ import { FindingList } from '@/ui/FindingList';
 import type { PieceTools } from '@/ui/section/pieces/ResizeHandles';
 import { SectionPane, type PaneView } from '@/ui/section/SectionPane';
 import { TwoPanes } from '@/ui/shell/TwoPanes';
+import { useTab } from '@/ui/useTab';
 import { useTried } from '@/workers/useTried';
 import { Backgrounds } from './Backgrounds';
 import { BoxFields } from './BoxFields';
@@ -25,6 +26,8 @@ const TABS = [
   { value: 'box', label: 'Warm side and access' },
 ] as const;
 type ScapeTab = (typeof TABS)[number]['value'];
+const [FIRST, ...OTHERS] = TABS;
+const NAMES = [FIRST.value, ...OTHERS.map((it) => it.value)] as const;
 
 /** What stands, lies and hangs in the box: the place where it is laid out. */
 export function Scape() {
@@ -32,7 +35,7 @@ export function Scape() {
   const { design, assessment } = useOpenDesign();
   const { edit } = useEditing();
   const [chosen, setChosen] = useState<string | null>(null);
-  const [tab, setTab] = useState<ScapeTab>('pieces');
+  const [tab, setTab] = useTab<ScapeTab>(NAMES);
   const [view, setView] = useState<PaneView>('front');
   const [wall, setWall] = useState<string | null>(null);
 
@@ -52,7 +55,7 @@ export function Scape() {
         edit({ edit: 'setPiece', change: { piece, change: { body } } }, gesture),
       onRemove: (piece) => edit({ edit: 'removePiece', change: { piece } }),
     }),
-    [edit],
+    [edit, setTab],
   );
   const tools = useMemo((): PieceTools => ({ ...acts, selected }), [acts, selected]);
   const propose = useCallback(() => {
@@ -63,10 +66,13 @@ export function Scape() {
     edit({ edit: 'clearScape', change: {} });
     setChosen(null);
   }, [edit]);
-  const onAdded = useCallback((id: string) => {
-    setChosen(id);
-    setTab('pieces');
-  }, []);
+  const onAdded = useCallback(
+    (id: string) => {
+      setChosen(id);
+      setTab('pieces');
+    },
+    [setTab],
+  );
 
   const here = useTried(
     assessment.findings.filter(
@@ -145,7 +151,14 @@ const ScapeTabs = memo(function ScapeTabs({
   readonly onTab: (tab: ScapeTab) => void;
 }) {
   return (
-    <Tabs value={tab} onChange={(_, next: ScapeTab) => onTab(next)} aria-label="Hardscape" sx={{ mb: 1.5 }}>
+    <Tabs
+      value={tab}
+      onChange={(_, next: ScapeTab) => onTab(next)}
+      aria-label="Hardscape"
+      variant="scrollable"
+      scrollButtons={false}
+      sx={{ mb: 1.5 }}
+    >
       {TABS.map((it) => (
         <Tab
           key={it.value}

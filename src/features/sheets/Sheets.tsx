@@ -44,6 +44,8 @@ export function Sheets() {
             value={name}
             onChange={(_, next: Name) => setName(next)}
             aria-label="Sheet"
+            variant="scrollable"
+            scrollButtons={false}
             sx={{ flex: 1, ml: { md: 2 } }}
           >
             {(Object.keys(SHEETS) as Name[]).map((it) => (

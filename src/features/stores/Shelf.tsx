@@ -18,7 +18,7 @@ import { packWords } from '@/ui/BuyTable';
 import { NumberField } from '@/ui/fields/PlainFields';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { Message } from '@/ui/Message';
-import { PlainTable } from '@/ui/PlainTable';
+import { TableCard } from '@/ui/TableCard';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
 import { useReader } from '@/ui/units';
 import { useUndoable } from '@/ui/useUndoable';
@@ -329,7 +329,7 @@ function Lots({ row, lots }: { readonly row: Material; readonly lots: readonly L
       <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
         What it is made up of, first to use first
       </Typography>
-      <PlainTable label="Lots">
+      <TableCard label="Lots">
         <thead>
           <tr>
             <th scope="col">since</th>
@@ -369,7 +369,7 @@ function Lots({ row, lots }: { readonly row: Material; readonly lots: readonly L
             );
           })}
         </tbody>
-      </PlainTable>
+      </TableCard>
     </>
   );
 }
@@ -385,7 +385,7 @@ function History({ row, moves }: { readonly row: Material; readonly moves: reado
       <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
         The book
       </Typography>
-      <PlainTable label="The book">
+      <TableCard label="The book">
         <thead>
           <tr>
             <th scope="col">when</th>
@@ -427,7 +427,7 @@ function History({ row, moves }: { readonly row: Material; readonly moves: reado
             </tr>
           ))}
         </tbody>
-      </PlainTable>
+      </TableCard>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.75 }}>
         What was bought or taken together is undone together. Nothing is struck out of the book.
       </Typography>

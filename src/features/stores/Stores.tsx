@@ -55,6 +55,9 @@ export function Stores({ tools, bench }: Props) {
             // At once: asking the server for the same page would let a click go to the tab one is leaving.
             onChange={(_, next: StoresTab) => window.history.replaceState(null, '', `${path}?tab=${next}`)}
             aria-label="Stores"
+            variant="scrollable"
+            scrollButtons={false}
+            sx={{ minWidth: 0 }}
           >
             {TABS.map((it) => (
               <Tab

@@ -9,23 +9,21 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { isTaken, KEYS } from '@/ui/keys';
 import { useLater } from '@/ui/useLater';
 import type { Finder } from './Finder';
 
-const KEYS: readonly (readonly [string, string])[] = [
-  ['/', 'find an enclosure or a place'],
-  ['?', 'this list'],
-  ['1 2 3 4', 'Brief, Ground, Hardscape, Build of the open enclosure'],
-  ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'redo'],
+/** Keys that hold in one place only, where they are bound. */
+const ELSEWHERE: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'on a handle or a number: one step more or less'],
   ['Shift ↑ ↓', 'a fifth of a step'],
   ['← ↑ → ↓', 'on a region of the plan or one of its corners: move it'],
   ['← ↑ → ↓', 'on a piece: move it; Page Up and Page Down: to the back and to the front'],
   ['Del', 'on a piece: take it out'],
   ['Enter', 'take over what was typed; on a layer of the drawing: pick it'],
-  ['Esc', 'drop what was typed'],
+  ['Esc', 'drop what was typed; close what is open'],
 ];
+const LIST = [...Object.values(KEYS).map((it) => [it.shown, it.does] as const), ...ELSEWHERE];
 
 /** `/` finds, `?` lists the keys; the button is there for those who would rather click. */
 export function Find() {
@@ -43,8 +41,12 @@ export function Find() {
       if (!come) close();
     });
   };
-  useHotkeys('/', find, { useKey: true, preventDefault: true });
-  useHotkeys('?', () => setOpen('keys'), { useKey: true, preventDefault: true });
+  useHotkeys(KEYS.find.bound, find, { useKey: true, preventDefault: true, ignoreEventWhen: isTaken });
+  useHotkeys(KEYS.keys.bound, () => setOpen('keys'), {
+    useKey: true,
+    preventDefault: true,
+    ignoreEventWhen: isTaken,
+  });
   return (
     <>
       <Button
@@ -74,8 +76,8 @@ export function Find() {
             component="dl"
             sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
           >
-            {KEYS.map(([key, does]) => (
-              <Box key={key} sx={{ display: 'contents' }}>
+            {LIST.map(([key, does]) => (
+              <Box key={`${key} ${does}`} sx={{ display: 'contents' }}>
                 <Box component="dt" sx={{ fontWeight: 650 }}>
                   {key}
                 </Box>

@@ -4,55 +4,115 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
 import { findAnimal } from '@/core/catalogue';
-import { useDesigns, useStore } from '@/store';
+import { homeOf } from '@/core/records';
+import { useAnimals, useDesigns, useStore } from '@/store';
+import { PLACES } from '@/ui/keys';
+import { seek } from '@/ui/seek';
+import { opensIn } from '@/ui/words';
 
-/** Places of an enclosure, and what they are called behind its name; the first is the enclosure itself. */
-const PLACES = [
-  ['ground', ''],
-  ['brief', 'brief'],
-  ['scape', 'hardscape'],
-  ['living', 'living'],
-  ['climate', 'climate'],
-  ['build', 'build'],
-  ['keep', 'keep'],
+/** Parts of places that are sought by name, by their address. */
+const PARTS = [
+  ['climate?tab=seasons', 'seasons'],
+  ['climate?tab=find', 'what holds'],
+  ['climate?tab=drills', 'what if'],
+  ['climate?tab=calibration', 'calibrate'],
+  ['build', 'to buy'],
+  ['build?tab=plan', 'plan'],
+  ['build?tab=cut', 'to cut'],
+  ['keep?tab=log', 'log'],
+  ['keep?tab=readings', 'readings'],
+  ['keep?tab=off', 'troubleshoot'],
+  ['keep?tab=animals', 'animals'],
+  ['keep?tab=equipment', 'equipment'],
   ['sheets', 'sheets'],
 ] as const;
 
-/** Finds an enclosure or a place by parts of its name. */
+const OUTSIDE = [
+  { label: 'Rack', hint: 'all enclosures', href: '/' },
+  { label: 'Today', hint: 'what is due', href: '/today' },
+  { label: 'New enclosure', hint: 'three questions', href: '/new' },
+  { label: 'It stands already', hint: 'write down what is kept', href: '/new/standing' },
+  { label: 'Compare', hint: 'enclosures side by side', href: '/compare' },
+  { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
+  { label: 'A sheet for the sitter', hint: 'while you are away', href: '/sitter' },
+  { label: 'Stores', hint: 'materials, shelf, prices, recipes', href: '/stores' },
+  { label: 'Almanac', hint: 'animals and what they ask for', href: '/almanac' },
+] as const;
+
+interface Found {
+  readonly label: string;
+  readonly hint: string;
+  readonly href: string;
+}
+
+/** So many are shown at once; a word more finds the rest. */
+const SHOWN = 40;
+
+/** Finds an enclosure, an animal by its name, or a place: by parts of its name, slips of spelling forgiven. */
 export function Finder({ onDone }: { readonly onDone: () => void }) {
   const { catalogue } = useStore();
   const router = useRouter();
-  const designs = useDesigns() ?? [];
-  const entries = [
-    { label: 'Rack', hint: 'all enclosures', href: '/' },
-    { label: 'New enclosure', hint: 'three questions', href: '/new' },
-    { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
-    { label: 'Stores', hint: 'materials, shelf, prices, recipes', href: '/stores' },
-    { label: 'Almanac', hint: 'animals and what they ask for', href: '/almanac' },
-    ...designs.flatMap((it) => {
-      if (it.state !== 'ready') return [];
-      const { id, design } = it.row;
-      const hint = findAnimal(catalogue, design.brief.animal)?.english ?? 'no animal yet';
-      return PLACES.map(([place, word]) => ({
-        label: word === '' ? design.name : `${design.name}, ${word}`,
-        hint,
-        href: `/e/${id}/${place}`,
-      }));
-    }),
-  ];
+  const designs = useDesigns();
+  const animals = useAnimals();
+  const entries = useMemo((): readonly Found[] => {
+    const ready = (designs ?? []).flatMap((it) => (it.state === 'ready' ? [it.row.design] : []));
+    const names = new Map(ready.map((it) => [it.id, it.name]));
+    const species = (id: string | null): string => findAnimal(catalogue, id)?.english ?? 'no animal yet';
+    return [
+      ...OUTSIDE,
+      ...ready.map((it) => ({
+        label: it.name,
+        hint: species(it.brief.animal),
+        href: `/e/${it.id}/${opensIn(it)}`,
+      })),
+      ...(animals ?? []).flatMap((it) => {
+        const home = homeOf(it);
+        const name = home === null ? undefined : names.get(home);
+        return name === undefined
+          ? []
+          : [
+              {
+                label: it.name,
+                hint: `${species(it.kind)} in ${name}`,
+                href: `/e/${home}/keep?tab=animals&animal=${it.id}`,
+              },
+            ];
+      }),
+      ...ready.flatMap((it) => [
+        ...PLACES.map(({ path, label }) => ({
+          label: `${it.name}, ${label.toLowerCase()}`,
+          hint: species(it.brief.animal),
+          href: `/e/${it.id}/${path}`,
+        })),
+        ...PARTS.map(([path, word]) => ({
+          label: `${it.name}, ${word}`,
+          hint: species(it.brief.animal),
+          href: `/e/${it.id}/${path}`,
+        })),
+      ]),
+    ];
+  }, [designs, animals, catalogue]);
   return (
     <Autocomplete
       open
       autoHighlight
       disableCloseOnSelect
       options={entries}
-      getOptionKey={(entry) => entry.href}
+      getOptionKey={(entry) => `${entry.label} ${entry.href}`}
+      // The list is all there is of the dialog: closed, so is that.
+      onClose={(_, reason) => {
+        if (reason === 'escape') onDone();
+      }}
+      noOptionsText="Nothing is called that"
       filterOptions={(options, { inputValue }) => {
         const words = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
-        return options.filter((it) =>
+        const exact = options.filter((it) =>
           words.every((word) => `${it.label} ${it.hint}`.toLowerCase().includes(word)),
         );
+        const found = exact.length > 0 ? exact : seek(entries, inputValue, (it) => [it.label, it.hint]);
+        return found.slice(0, SHOWN);
       }}
       onChange={(_, entry) => {
         if (!entry) return;
@@ -65,7 +125,9 @@ export function Finder({ onDone }: { readonly onDone: () => void }) {
           <Box sx={{ color: 'earth.quiet', fontSize: '0.84rem' }}>{entry.hint}</Box>
         </Box>
       )}
-      renderInput={(params) => <TextField {...params} autoFocus label="Find an enclosure or a place" />}
+      renderInput={(params) => (
+        <TextField {...params} autoFocus label="Find an enclosure, an animal or a place" />
+      )}
       slotProps={{
         popper: { disablePortal: true, sx: { position: 'static !important', transform: 'none !important' } },
       }}

@@ -28,22 +28,12 @@ import type { Catalogue } from '@/core/catalogue';
 import { fieldWords } from '@/core/compare/fields';
 import type { Finding } from '@/core/findings';
 import { Ledger } from '@/ui/shell/Ledger';
+import { isTaken, KEYS, PLACES } from '@/ui/keys';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useLater } from '@/ui/useLater';
 import { findingPlace, opensIn } from '@/ui/words';
 import { useOpenVerdict } from '@/workers/useOpenVerdict';
 import type { TwoWindows } from './TwoWindows';
-
-/** The places inside an enclosure, in the order of work. */
-const PLACES = [
-  { path: 'brief', label: 'Brief' },
-  { path: 'ground', label: 'Ground' },
-  { path: 'scape', label: 'Hardscape' },
-  { path: 'living', label: 'Living' },
-  { path: 'climate', label: 'Climate' },
-  { path: 'build', label: 'Build' },
-  { path: 'keep', label: 'Keep' },
-] as const;
 
 /** Places that ask for what stands in the enclosure. */
 const OF_ITS_INSIDE = PLACES.slice(1, -1);
@@ -140,19 +130,22 @@ const Bar = memo(function Bar({ id, name, tools, save, undo, redo, refused }: Ba
   }, [refused, catalogue, enqueueSnackbar]);
 
   useHotkeys(
-    PLACES.map((_, index) => String(index + 1)),
+    [...KEYS.places.bound],
     (_, hotkey) => {
       const place = PLACES[Number(hotkey.keys?.[0]) - 1];
       if (place) router.push(`${base}/${place.path}`);
     },
-    { useKey: true, enableOnFormTags: OUTSIDE_TEXT },
+    { useKey: true, enableOnFormTags: OUTSIDE_TEXT, ignoreEventWhen: isTaken },
     [base],
   );
-  useHotkeys('mod+z', () => void travel(-1), { preventDefault: true, enableOnFormTags: OUTSIDE_TEXT }, [
-    travel,
-  ]);
   useHotkeys(
-    'mod+shift+z, mod+y',
+    KEYS.undo.bound,
+    () => void travel(-1),
+    { preventDefault: true, enableOnFormTags: OUTSIDE_TEXT },
+    [travel],
+  );
+  useHotkeys(
+    KEYS.redo.bound,
     () => void travel(1),
     { preventDefault: true, enableOnFormTags: OUTSIDE_TEXT },
     [travel],
@@ -277,7 +270,7 @@ function Switcher({ id, name }: { readonly id: string; readonly name: string }) 
         aria-haspopup="menu"
         aria-label={`Enclosure: ${name}`}
         onClick={(event) => setAnchor(event.currentTarget)}
-        sx={{ maxWidth: 200 }}
+        sx={{ maxWidth: 200, flexShrink: 0 }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
           {name}

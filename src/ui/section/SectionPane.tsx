@@ -147,7 +147,7 @@ interface ToolsProps {
 const PaneTools = memo(function PaneTools(props: ToolsProps) {
   const { view, overlay, free, onView, onOverlay, onSave, onPrint } = props;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
       <ToggleButtonGroup
         exclusive
         size="small"

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import NextLink from 'next/link';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 
 export interface PlaceLink {
   readonly href: string;
@@ -21,6 +21,18 @@ interface Props {
 
 /** The bar along the top: whose place, which places there are, and the tools that hold everywhere. */
 export function TopBar({ open, places, tools }: Props) {
+  const row = useRef<HTMLElement>(null);
+  const here = places.find((it) => it.current)?.href;
+  // The place that is open is in sight, however far to the right it stands.
+  useEffect(() => {
+    const nav = row.current;
+    const link = nav?.querySelector<HTMLElement>('[aria-current]');
+    if (!nav || !link) return;
+    const { offsetLeft, offsetWidth } = link;
+    const left = offsetLeft - nav.offsetLeft;
+    if (left < nav.scrollLeft || left + offsetWidth > nav.scrollLeft + nav.clientWidth)
+      nav.scrollLeft = Math.max(0, left + offsetWidth / 2 - nav.clientWidth / 2);
+  }, [here]);
   return (
     <Box
       component="header"
@@ -59,16 +71,19 @@ export function TopBar({ open, places, tools }: Props) {
       {open}
       <Box
         component="nav"
+        ref={row}
         aria-label="Places"
         sx={{
           display: 'flex',
           gap: 0.5,
           ml: { md: 2 },
           order: { xs: 3, md: 0 },
-          // On a phone the places are pushed sideways, not cut off.
-          overflowX: { xs: 'auto', md: 'visible' },
+          // Where they do not fit the places are pushed sideways, not cut off.
+          overflowX: { xs: 'auto', xl: 'visible' },
+          scrollbarWidth: 'thin',
+          minWidth: 0,
           maxWidth: '100%',
-          py: { xs: 0.25, md: 0 },
+          py: 0.25,
         }}
       >
         {places.map((place) => (
@@ -108,6 +123,7 @@ export function TopBar({ open, places, tools }: Props) {
         sx={{
           display: 'flex',
           alignItems: 'center',
+          flexShrink: 0,
           gap: { xs: 0.5, md: 1 },
           '& .MuiButton-root': { whiteSpace: 'nowrap', minWidth: { xs: 0, md: 64 }, px: { xs: 1.25, md: 2 } },
         }}
