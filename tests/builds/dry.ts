@@ -120,7 +120,7 @@ export const DRY: readonly Build[] = [
     size: { width: 2.4, depth: 1.4, height: 2.2 },
     room: 'middle',
     made: [
-      { edit: 'setEnclosure', change: { build: 'walk-in', material: 'timber', top: 'mesh' } },
+      { edit: 'setEnclosure', change: { build: 'walk-in', material: 'timber', panels: [], top: 'mesh' } },
       { edit: 'addPiece', change: { kind: 'soaking-tub', at: { x: 0.6, y: 0.5 } } },
       { edit: 'addPiece', change: { kind: 'soaking-tub', at: { x: 1.8, y: 0.5 } } },
       tubOf(0.8, 0.6, 0.35),

@@ -419,10 +419,12 @@ describe('the rows', () => {
 });
 
 describe('the words', () => {
-  it('five answers and what is not one of them; unknown is never good', () => {
+  it('five answers and three that are none; unknown is never good', () => {
     expect(wordOf({ at: 'calculating' })).toBe('calculating');
     expect(ANSWER_WORDS.calculating).toBe('Being calculated');
-    expect(new Set(Object.values(ANSWER_WORDS)).size).toBe(7);
+    expect(new Set(Object.values(ANSWER_WORDS)).size).toBe(8);
+    expect(ANSWER_WORDS.undescribed).toBe('Not described');
+    expect(lineOf({ at: 'undescribed' }).join('')).toBe('Describe what stands in it to forecast its year.');
     expect(lineOf({ at: 'calculating' }).join('')).not.toMatch(/holds|fine|fix/i);
     expect(allFindings([], { at: 'calculating' })).toEqual([]);
   });

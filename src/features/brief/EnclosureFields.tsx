@@ -71,6 +71,9 @@ export function EnclosureFields() {
           const panes = box.front === 'doors' && (material === 'pvc' || material === 'timber');
           change.panels = panes ? [{ wall: 'front', ...usualPanel(box, 'front', 'glass') }] : [];
         }
+        // A room has a door in its front, no panes.
+        if (key === 'build' && parsed.data === 'walk-in')
+          change.panels = box.panels.filter((it) => it.wall !== 'front');
         set(change);
       }}
     >
