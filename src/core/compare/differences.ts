@@ -182,7 +182,10 @@ const nameOf = (layer: Layer, catalogue: Catalogue): string =>
 export function differencesOf(designs: readonly Design[], catalogue: Catalogue): readonly Difference[] {
   const all = designs.map((it) => linesOf(it, catalogue));
   const whats = [...new Set(all.flatMap((it) => [...it.keys()]))];
+  // What is only planned differs from what is lived in by that, and not as a box.
+  const planned = designs.some((it) => it.brief.stage === 'planned');
   const found = whats.flatMap((what): Difference[] => {
+    if (planned && what === 'Since') return [];
     const sides = all.map((it) => it.get(what)?.said ?? ['–']);
     if (new Set(sides.map((it) => JSON.stringify(it))).size === 1) return [];
     const where = all.find((it) => it.has(what))?.get(what)?.where ?? 'brief';

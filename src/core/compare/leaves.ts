@@ -18,7 +18,7 @@ const NO_VALUE = /^(id|name|note|putAway|file|on|tag|pictures?)$/;
 /** Said in one line already, with all that it is. */
 const SAID: readonly RegExp[] = [
   /^brief\.(animal|count|since|room\.(kind|temperature|humidity))$/,
-  /^enclosure\.(width|depth|height|material|top|topCover|made\.ventLow)$/,
+  /^enclosure\.(width|depth|height|material|top|topCover|panels.*|screened|made\.ventLow)$/,
   /^ground\.(method|(layers|regions\.[^.]+\.layers)\.[^.]+\.(kind|material|thickness\..*|mix\.parts.*|mix\.recipe))$/,
   /^scape\.(pieces\.[^.]+\.kind|backgrounds\.[^.]+\.kind)$/,
   /^living\.(plants\.[^.]+\.kind|crew\.[^.]+\.(kind|count))$/,
@@ -82,7 +82,9 @@ export function allDifferencesOf(designs: readonly Design[], catalogue: Catalogu
   const lines = differencesOf(designs, catalogue);
   const all = designs.map((it) => leavesOf(it, catalogue));
   const ids = [...new Set(all.flatMap((it) => [...it.keys()]))];
+  const planned = designs.some((it) => it.brief.stage === 'planned');
   const rest = ids.flatMap((id): Difference[] => {
+    if (planned && id === 'brief.stage') return [];
     const sides = all.map((it) => it.get(id));
     // What is missing on one side with the thing it belongs to is told by that thing.
     if (sides.some((it) => it === undefined)) return [];

@@ -16,6 +16,7 @@ import {
   type ReactNode,
 } from 'react';
 import type { Design } from '@/core/document';
+import { variantOf } from '@/core/propose/copies';
 import { capital } from '@/core/units';
 import {
   changeDesign,
@@ -85,9 +86,9 @@ function useCardActions(): Pick<
   );
   const onDuplicate = useCallback(
     async (design: Design): Promise<void> => {
-      const copy = { ...design, id: crypto.randomUUID(), name: `${design.name.slice(0, 70)} copy` };
+      const copy = variantOf(design, crypto.randomUUID(), `${design.name.slice(0, 70)} copy`);
       await createDesign(db, copy, Date.now());
-      enqueueSnackbar(`“${copy.name}” stands beside it.`, {
+      enqueueSnackbar(`“${copy.name}” stands beside it, planned.`, {
         action: (
           <Button component={NextLink} href={`/compare?of=${design.id},${copy.id}`} color="inherit">
             Compare the two
