@@ -1,5 +1,6 @@
 import { expect, test, type Page } from './test';
 import { demo, saved, sound } from './helpers';
+import { keepersTable } from './keepersTable';
 
 /** Writes down an enclosure that stands already, on the page that is open for it. */
 async function stands(page: Page, name: string, names = ''): Promise<void> {
@@ -74,6 +75,50 @@ test('what stands already is written down from who lives there; Today is true at
   await expect(page.getByText('All is done.')).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(late).toBeVisible();
+});
+
+test('forty enclosures and ninety animals come out of a table, once its faults are mended; taken back in one', async ({
+  page,
+}) => {
+  await page.goto('/new/standing');
+  await page.getByRole('link', { name: 'Take it from there' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'From a spreadsheet' })).toBeVisible();
+  const rows = page.getByRole('textbox', { name: 'Rows, with their headings' });
+  const table = keepersTable();
+  // Twelve of its species are written with a slip.
+  let slips = 0;
+  const torn = table.replaceAll('crested gecko', (it) => ((slips += 1) <= 12 ? 'crestd gecko' : it));
+  await rows.fill(torn);
+  await expect(page.getByRole('status').filter({ hasText: '12 cells to mend first' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'What is wrong' }).getByRole('row').nth(1)).toContainText(
+    '“crestd gecko” is not in the almanac. Is “crested gecko” meant?',
+  );
+  const put = page.getByRole('button', { name: 'Write down 40 enclosures and 90 animals' });
+  await expect(put).toBeDisabled();
+  await sound(page, 'a table with faults');
+  await page
+    .getByLabel('Table of enclosures, a file')
+    .setInputFiles({ name: 'rack.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await expect(page.getByText('40 enclosures and 90 animals, all of it read')).toBeVisible();
+  await put.click();
+  await expect(page.getByRole('heading', { name: '40 enclosures' })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'The rack is empty' })).toBeVisible();
+  await page.goto('/new/sheet');
+  await rows.fill(table);
+  await put.click();
+  await expect(page.getByRole('heading', { name: '40 enclosures' })).toBeVisible();
+
+  // Today is true at once: nothing late, and one tap for forty.
+  await page.goto('/today');
+  await expect(page.locator('[data-task=look]')).toContainText('40 enclosures');
+  await expect(page.getByText(/days late/)).toHaveCount(0);
+  // Each animal has its weight, of the day it was weighed.
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Find an enclosure, an animal or a place' }).fill('A17');
+  await page.getByRole('option', { name: /^A17/ }).click();
+  await expect(page.getByRole('tab', { name: 'Animals', selected: true })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Animals' })).toContainText('47');
 });
 
 test('weights of several enclosures are typed in one grid; one that is a tenth lighter is told', async ({

@@ -5,7 +5,6 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { DAY_MS } from '@/core/physics/constants';
 import { catalogue as shipped, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
-import type { Design } from '@/core/document';
 import { asOf } from '@/core/brief/age';
 import type { PlannedComparison } from '@/core/compare/planned';
 import type { Shelf } from '@/core/ground';
@@ -21,7 +20,7 @@ import {
   type ToldEdit,
 } from './acts';
 import { settleAll } from './settle';
-import { createStanding } from './stands';
+import { createStanding, type StandingBox } from './stands';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
@@ -280,8 +279,8 @@ export function useActs() {
           return record(db, lines, catalogue, Date.now(), pictures, fed);
         }),
       editAndTell: (told: ToldEdit) => readable(() => editAndTell(db, told, catalogue, Date.now())),
-      createStanding: (design: Design, names: readonly string[]) =>
-        readable(() => createStanding(db, design, names, Date.now())),
+      createStanding: (boxes: readonly StandingBox[]) =>
+        readable(() => createStanding(db, boxes, Date.now())),
       /** All that came round up to a day is settled in these enclosures. */
       settleAll: (ids: readonly string[], day: string) =>
         readable(() => settleAll(db, ids, day, catalogue, Date.now())),

@@ -1,30 +1,74 @@
 import type { Design } from '@/core/document';
-import { animalRecord } from '@/core/records';
+import type { Draft } from '@/core/log';
+import { animalRecord, type AnimalRecord } from '@/core/records';
 import type { RinconDatabase } from './database';
-import { changed, putRecords } from './records';
+import { deleteDesign } from './designs';
+import { strike, writeEntries } from './log';
+import { changed, changeRecord, putRecords } from './records';
 import { createDesign } from './steps';
 
+/** An animal of an enclosure that stands already. */
+export interface StandingAnimal {
+  readonly name: string;
+  readonly rest?: Partial<AnimalRecord>;
+  /** Day it came there, if it is not that of its enclosure. */
+  readonly since?: string | null;
+  /** kg, and the moment it weighed that. */
+  readonly weight?: { readonly mass: number; readonly at: number } | null;
+}
+export interface StandingBox {
+  readonly design: Design;
+  readonly animals: readonly StandingAnimal[];
+}
+
 /**
- * Writes an enclosure down that stands already, with its animals by name, each at home there since it has been lived in: all
- * or nothing of it.
+ * Writes enclosures down that stand already, with their animals by name, each at home there since it has been lived in: all
+ * or nothing of it. Gives how all of it is taken back.
  */
 export async function createStanding(
   db: RinconDatabase,
-  design: Design,
-  names: readonly string[],
+  boxes: readonly StandingBox[],
   now: number,
-): Promise<void> {
-  const animals = names.map((name) =>
-    changed(
-      animalRecord(crypto.randomUUID(), design.id, design.brief.since, {
-        name,
-        kind: design.brief.animal,
-      }),
-      now,
-    ),
+): Promise<() => Promise<void>> {
+  const all = [db.designs, db.steps, db.animals, db.log, db.pictures];
+  const animals = boxes.flatMap(({ design, animals: own }) =>
+    own.map(({ name, rest, since, weight }) => ({
+      weight: weight ?? null,
+      design: design.id,
+      record: changed(
+        animalRecord(crypto.randomUUID(), design.id, since ?? design.brief.since, {
+          name,
+          kind: design.brief.animal,
+          ...rest,
+        }),
+        now,
+      ),
+    })),
   );
-  await db.transaction('rw', db.designs, db.steps, db.animals, async () => {
-    await createDesign(db, design, now);
-    await putRecords(db, 'animals', animals);
+  const weights = animals.flatMap(({ weight, design, record }) =>
+    weight ? [{ design, at: weight.at, draft: weightOf(record.id, weight.mass) }] : [],
+  );
+  return db.transaction('rw', all, async () => {
+    for (const { design } of boxes) await createDesign(db, design, now);
+    await putRecords(
+      db,
+      'animals',
+      animals.map((it) => it.record),
+    );
+    const lines = await writeEntries(db, weights, now);
+    return () =>
+      db.transaction('rw', all, async () => {
+        const later = Date.now();
+        for (const { design } of boxes) await deleteDesign(db, design.id, later);
+        for (const { record } of animals) await changeRecord(db, 'animals', record.id, { gone: true }, later);
+        await strike(db, lines, true, later);
+      });
   });
 }
+
+const weightOf = (animal: string, mass: number): Draft => ({
+  kind: 'weight',
+  values: { mass },
+  text: '',
+  animal,
+});

@@ -80,7 +80,7 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
       catalogue,
     );
     try {
-      await acts.createStanding(design, called);
+      await acts.createStanding([{ design, animals: called.map((it) => ({ name: it })) }]);
     } catch (error) {
       setFailed(error instanceof Error ? error.message : 'it could not be written');
       return;
@@ -253,6 +253,11 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
             {written.length === 0 ? (
               <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
                 “And another” keeps animal, size and make for the next: a row of alike boxes is one name each.
+                Is it all in a spreadsheet?{' '}
+                <Link component={NextLink} href="/new/sheet">
+                  Take it from there
+                </Link>
+                .
               </Typography>
             ) : (
               <Box component="ul" sx={{ m: 0, pl: 2.25 }}>

@@ -34,6 +34,7 @@ const OUTSIDE = [
   { label: 'Today', hint: 'what is due', href: '/today' },
   { label: 'New enclosure', hint: 'three questions', href: '/new' },
   { label: 'It stands already', hint: 'write down what is kept', href: '/new/standing' },
+  { label: 'From a spreadsheet', hint: 'all that is kept, at once', href: '/new/sheet' },
   { label: 'Compare', hint: 'enclosures side by side', href: '/compare' },
   { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
   { label: 'A sheet for the sitter', hint: 'while you are away', href: '/sitter' },
