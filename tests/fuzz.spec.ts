@@ -9,6 +9,8 @@ import { expect, test } from './test';
 
 /** ms the copy of the server is asked nonsense for; how many askers at once. */
 const LASTS = 20_000;
+/** So much is asked at least, however long a busy machine takes for it. */
+const LEAST = 300;
 const ASKERS = 6;
 const SEED = 2026;
 
@@ -116,13 +118,14 @@ test('twenty seconds of nonsense: the server answers each, fails at none, and go
       });
     expect((await onBench()).status).toBe(200);
     const before = megabytes(pid);
+    const asks = (): number => [...counts.values()].reduce((sum, n) => sum + n, 0);
     const until = Date.now() + LASTS;
     // One of the generated may take it off. A kept connection may be closed just as it is used again: the next second comes.
     const again = setInterval(() => void onBench().catch(() => undefined), 1000);
     await Promise.all(
       Array.from({ length: ASKERS }, async (_, own) => {
         for (const one of fc.sample(asked, { numRuns: 5000, seed: SEED + own })) {
-          if (Date.now() > until) return;
+          if (Date.now() > until && asks() > LEAST) return;
           const status = await ask(url, one);
           counts.set(status, (counts.get(status) ?? 0) + 1);
           if (status >= 500 && status !== 501)
@@ -137,7 +140,7 @@ test('twenty seconds of nonsense: the server answers each, fails at none, and go
     const told = [...counts].sort(([a], [b]) => a - b).map(([status, n]) => `${status}: ${n}`);
     console.log(`${told.join(', ')}; ${before.toFixed(0)} MB, then ${megabytes(pid).toFixed(0)} MB`);
     expect(wrong).toEqual([]);
-    expect([...counts.values()].reduce((sum, n) => sum + n, 0)).toBeGreaterThan(300);
+    expect(asks()).toBeGreaterThan(LEAST);
     // Nothing of it is kept: what was held for a moment is of the order of what a page takes.
     expect(megabytes(pid) - before).toBeLessThan(400);
     await expect.poll(async () => (await fetch(`${url}/today`)).status).toBe(200);
