@@ -282,7 +282,8 @@ test('an enclosure to be made: a walk-in of sealed wood, its holes, its pieces; 
   await page.getByRole('option', { name: 'timber' }).click();
   await page.getByRole('combobox', { name: 'Built as' }).click();
   await page.getByRole('option', { name: /walk-in/ }).click();
-  await page.getByRole('checkbox', { name: 'front' }).check();
+  await page.getByRole('combobox', { name: 'Front wall' }).click();
+  await page.getByRole('option', { name: 'gauze' }).click();
   // The same box by its outside: 1 m inside and two walls.
   const wall = number(await page.getByRole('textbox', { name: 'Wall thickness' }).inputValue());
   await page.getByRole('checkbox', { name: 'Sides given outside' }).check();

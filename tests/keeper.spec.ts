@@ -108,6 +108,7 @@ test('forty enclosures and ninety animals come out of a table, once its faults a
   await rows.fill(table);
   await put.click();
   await expect(page.getByRole('heading', { name: '40 enclosures' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Box 40' })).toBeAttached();
 
   // Today is true at once: nothing late, and one tap for forty.
   await page.goto('/today');

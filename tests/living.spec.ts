@@ -83,7 +83,9 @@ test('from bare ground to a planted, stocked enclosure by proposal, then by hand
   const list = page.getByRole('table', { name: 'Plant nursery' });
   await expect(list.getByText('Nerve plant', { exact: false })).toBeVisible();
   await page.goBack();
+  // The tab that was open is open again.
   await page.reload();
+  await page.getByRole('tab', { name: 'Plants' }).click();
   await expect(rows(page)).toHaveCount(planted + 2);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(rows(page)).toHaveCount(planted + 1);

@@ -102,6 +102,10 @@ test('two hundred enclosures: only what is in sight stands on the page, and all 
   const told = (await page.getByText(/[\d,]+ things in \d+ enclosures/).textContent()) ?? '';
   const things = Number(/(\d+) things/.exec(told.replace(/[,.](?=\d)/g, ''))?.[1]);
   expect(things).toBeGreaterThan(500);
+  // By task it is a page of rows; by enclosure it is as long as the rack.
+  await expect(page.locator('[data-task]').first()).toBeVisible();
+  expect((await weight(page)).elements).toBeLessThan(4000);
+  await page.getByRole('button', { name: 'By enclosure' }).click();
   const first = page.getByRole('button', { name: /^Done: / }).first();
   await first.click();
   await expect(page.getByText(new RegExp(`${(things - 1).toLocaleString('en-GB')} things`))).toBeVisible();

@@ -5,7 +5,13 @@ import type { Enclosure, Panel } from '@/core/document';
 import { useEditing, useOpenDesign } from '@/store';
 import { QuantityField } from '@/ui/fields/QuantityField';
 
-const NAMES = { left: 'Left', right: 'Right', back: 'Back', front: 'Front', top: 'Closed top' } as const;
+const NAMES = {
+  left: 'Left wall',
+  right: 'Right wall',
+  back: 'Back wall',
+  front: 'Front wall',
+  top: 'Closed top',
+} as const;
 const MAKES = { glass: 'glass', acrylic: 'acrylic', pvc: 'foamed PVC', timber: 'timber' } as const;
 type Name = keyof typeof NAMES;
 
@@ -22,7 +28,7 @@ export function WallFields() {
   const box = design.enclosure;
   const walls = (Object.keys(NAMES) as Name[]).filter((wall) => wall !== 'top' || box.top === 'solid');
   const label = (wall: Name): string =>
-    wall === 'front' && box.front === 'doors' ? 'Front doors' : NAMES[wall];
+    wall === 'front' && box.front === 'doors' && box.build === 'box' ? 'Front doors' : NAMES[wall];
   return (
     <Box role="group" aria-label="Walls of another make" sx={{ mt: 1 }}>
       <Box sx={{ typography: 'body2', color: 'earth.quiet', mb: 1 }}>

@@ -44,12 +44,12 @@ describe('the enclosure', () => {
 
   it('each wall is made as the box is, as gauze, or of a make and thickness of its own', async () => {
     const { stored } = await open(<Brief />, made(FROG));
-    await pick('Left', 'gauze');
-    await pick('Back', 'gauze');
-    await pick('Left', 'as the box');
+    await pick('Left wall', 'gauze');
+    await pick('Back wall', 'gauze');
+    await pick('Left wall', 'as the box');
     await eventually(async () => expect((await stored()).enclosure.screened).toEqual(['back']));
-    await pick('Back', 'timber');
-    enter(box('Back, thickness'), '18 mm');
+    await pick('Back wall', 'timber');
+    enter(box('Back wall, thickness'), '18 mm');
     await eventually(async () =>
       expect((await stored()).enclosure).toMatchObject({
         screened: [],

@@ -42,6 +42,8 @@ export function ByTask({ tasks, animals, log }: Props) {
 }
 
 const NOBODY: readonly AnimalRecord[] = [];
+/** Enclosures whose numbers are shown at once. */
+const AT_ONCE = 12;
 /** Share of its weight by which an animal is lighter than it was that should worry (common practice: a tenth). */
 const WORRYING = 0.1;
 
@@ -53,7 +55,8 @@ function TaskRow({ task, animals, log }: { readonly task: Task } & Omit<Props, '
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const [typed, setTyped] = useState<Readonly<Record<string, Typed>>>({});
   const isAsked = asksNumbers(rule.id);
-  const [more, setMore] = useState(isAsked);
+  // What asks for numbers shows where they go; of many enclosures only when it is asked to.
+  const [more, setMore] = useState(isAsked && boxes.length <= AT_ONCE);
   const title = taskTitle(task);
   const thingsOf = ({ design }: TaskIn) =>
     measuredFor(rule.id, animals.get(design.id) ?? NOBODY).map((it) =>

@@ -135,11 +135,13 @@ function Seen({ sheet, many, onPut }: SeenProps) {
   return (
     <Box sx={{ mt: 2.5, display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5 }}>
-        <Typography variant="h2" sx={{ flex: '1 1 240px' }} role="status">
-          {faults.length === 0
-            ? `${what}, all of it read`
-            : `${counted(faults.length, 'cell')} to mend first`}
-        </Typography>
+        <Box role="status" sx={{ flex: '1 1 240px' }}>
+          <Typography variant="h2">
+            {faults.length === 0
+              ? `${what}, all of it read`
+              : `${counted(faults.length, 'cell')} to mend first`}
+          </Typography>
+        </Box>
         <Button
           variant="contained"
           disabled={faults.length > 0 || boxes.length === 0}
@@ -174,7 +176,10 @@ function Seen({ sheet, many, onPut }: SeenProps) {
                 <tr key={`${it.line} ${it.column} ${it.message}`}>
                   <td className="number">{it.line}</td>
                   <td>{it.column}</td>
-                  <td style={{ whiteSpace: 'normal' }}>{capital(it.message)}.</td>
+                  <td style={{ whiteSpace: 'normal' }}>
+                    {capital(it.message)}
+                    {it.message.endsWith('?') ? '' : '.'}
+                  </td>
                 </tr>
               ))}
             </tbody>
