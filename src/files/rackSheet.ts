@@ -103,7 +103,7 @@ const METRES = { cm: 0.01, mm: 0.001, m: 1, in: 0.0254, '"': 0.0254, ft: 0.3048 
 const KILOGRAMS = { g: 0.001, kg: 1, oz: 0.028349523125, lb: 0.45359237 } as const;
 const MATERIALS: readonly (readonly [RegExp, Enclosure['material']])[] = [
   [/glass/, 'glass'],
-  [/acryl|perspex|plexi/, 'acrylic'],
+  [/acryl/, 'acrylic'],
   [/pvc|plastic|polyprop/, 'pvc'],
   [/wood|timber|ply|osb|board/, 'timber'],
   [/mesh|gauze|screen/, 'mesh'],

@@ -5,7 +5,7 @@ import { careNow, dueOf, lastDone } from '../care';
 import { Design } from '../document';
 import { applyEdit } from '../edits';
 import { entryOf } from '../log';
-import { dayPlus } from '../time';
+import { dayPlus, localDay } from '../time';
 import { standsAlready, usualInside, type Standing } from '.';
 
 const TODAY = '2026-11-18';
@@ -31,7 +31,7 @@ const due = (design: Design, on: string, done: readonly (readonly [string, strin
           { id: rule + day, design: 'a', at: Date.parse(`${day}T09:00:00Z`), changed: 0 },
         ),
       ),
-      (at) => new Date(at).toISOString().slice(0, 10),
+      localDay,
     ),
     design.brief.since ?? on,
     on,

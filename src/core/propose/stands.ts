@@ -1,10 +1,11 @@
 import { roomClimate } from '../brief';
 import { findAnimal, type Catalogue } from '../catalogue';
 import { BARE_LIVING, EMPTY_SCAPE, type Design } from '../document/schema';
-import { applyEdit, type EditCall } from '../edits/edits';
+import { applyEdit } from '../edits/edits';
 import { usualPanel, usualWall } from '../enclosure/box';
 import { dayPlus } from '../time';
 import { proposeDesign, proposeGround, proposeSize } from './propose';
+import { LAID_OUT } from './whole';
 
 /** What a keeper says of an enclosure that has stood for long. */
 export interface Standing {
@@ -64,12 +65,6 @@ export function standsAlready(told: Standing, today: string, catalogue: Catalogu
   };
 }
 
-const USUAL: readonly EditCall[] = [
-  { edit: 'proposeScape', change: {} },
-  { edit: 'proposeClimate', change: {} },
-  { edit: 'proposeLiving', change: {} },
-];
-
 /** What usually stands in such an enclosure for such an animal, to be changed to what is there. */
 export function usualInside(
   design: Design,
@@ -82,6 +77,6 @@ export function usualInside(
   );
   const { school } = BARE_LIVING;
   const laid: Design = { ...design, ground, living: { ...design.living, school } };
-  const { scape, climate, living } = USUAL.reduce((it, call) => applyEdit(it, call, catalogue), laid);
+  const { scape, climate, living } = LAID_OUT.reduce((it, call) => applyEdit(it, call, catalogue), laid);
   return { ground, scape, climate, living };
 }

@@ -4,7 +4,7 @@ import { proposeDesign } from './propose';
 import type { Design } from '../document/schema';
 
 /** What is laid out once the ground is: what stands in the box, what makes its climate, and what lives there beside the animal. */
-const LAID_OUT: readonly EditCall[] = [
+export const LAID_OUT: readonly EditCall[] = [
   { edit: 'proposeScape', change: {} },
   { edit: 'proposeClimate', change: {} },
   { edit: 'proposeLiving', change: {} },
