@@ -91,7 +91,10 @@ export interface Due {
   readonly last: string | null;
   /** Days since it was last done where more than one of its times went by since then without a word; else null. */
   readonly silent: number | null;
-  /** Nobody has told when it was done last, in an enclosure that stood before it was written down. */
+  /**
+   * Nobody has told when it was done last, in an enclosure that stood before it was written down or was settled by a word;
+   * and it has not come round since.
+   */
   readonly untold: boolean;
 }
 
@@ -176,14 +179,16 @@ export function dueOf(
       const told = last.get(rule.id) ?? null;
       // What was done to the lamp before was not done to this one.
       const known = told !== null && rule.since !== undefined && told < rule.since ? null : told;
-      const done = settled !== null && isSettled(rule) && settled > (known ?? '') ? settled : known;
+      // What nobody has told of is asked for, not called late; until it has come round once more without a word.
+      const never = known === null && rule.since === undefined && rule.added === null && settled !== null;
+      const untold = never && daysTill(settled, today) <= daysBetweenTimes(rule.when);
+      const counted = settled !== null && (isSettled(rule) || (never && !untold));
+      const done = counted && settled > (known ?? '') ? settled : known;
       const counts = rule.since ?? rule.added ?? began;
       const missed = nextDay(rule.when, done, counts, today);
       const lapsed = rule.lapses !== undefined && daysTill(missed, today) > rule.lapses;
       const next = lapsed ? nextDay(rule.when, null, today, today) : missed;
       const resumed = later(rule.paused ? rule.until : rule.from, seasonBegan(rule, today));
-      // What nobody has told of is not called late: it is asked for today.
-      const untold = known === null && rule.since === undefined && rule.added === null && settled !== null;
       const asked = pastSeason(rule, resumed !== null && next < resumed ? resumed : next);
       const day = untold && asked < today ? today : asked;
       const gone = daysTill(

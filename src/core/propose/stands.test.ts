@@ -87,6 +87,21 @@ describe('an enclosure that stands already', () => {
     expect(Math.max(...late.map((it) => it.late))).toBe(991);
   });
 
+  it('what is not told of while it comes round once more is late from then on', () => {
+    const looks = (day: string) => due(stands(), day).find((it) => it.rule.id === 'look');
+    expect(looks('2026-11-18')).toMatchObject({ day: '2026-11-18', late: 0, untold: true });
+    expect(looks('2026-11-30')).toMatchObject({ late: 0, untold: false, silent: 13, last: null });
+    const glass = (day: string) => due(stands(), day).find((it) => it.rule.id === 'glass');
+    expect(glass('2026-11-24')).toMatchObject({ late: 0, untold: true });
+    expect(glass('2026-11-27')).toMatchObject({ day: '2026-11-24', late: 3, untold: false });
+    // Its powders are asked for from the first day on, and late once as long as they keep has gone by.
+    const powders = (day: string) => due(stands(), day).find((it) => it.rule.id === 'powders');
+    expect(powders('2026-12-20')).toMatchObject({ late: 0, untold: true });
+    const kept = powders(TODAY)!.rule.when;
+    if (kept.by !== 'since') throw new Error('powders are counted from when they were opened');
+    expect(powders(dayPlus('2026-11-17', kept.days + 5))).toMatchObject({ late: 5, untold: false });
+  });
+
   it('what the log tells later counts from there', () => {
     const told = due(stands(), '2026-11-20', [['glass', '2026-11-19']]).find((it) => it.rule.id === 'glass');
     expect(told).toMatchObject({ day: '2026-11-26', last: '2026-11-19', untold: false });
