@@ -292,7 +292,7 @@ function PriceField({ label, price, own, onCommit }: PriceProps) {
   const { num, parse } = useReader();
   const [text, setText] = useState(num(price, 2));
   const value = parse(text);
-  const wrong = text.trim() !== '' && !(value !== null && value > 0 && value < 1e6);
+  const wrong = text.trim() !== '' && !(value !== null && value >= 0 && value < 1e6);
   const commit = (): void => {
     if (text.trim() === '') {
       setText(num(price, 2));
@@ -304,7 +304,7 @@ function PriceField({ label, price, own, onCommit }: PriceProps) {
       variant="standard"
       value={text}
       error={wrong}
-      helperText={wrong ? 'More than nothing.' : undefined}
+      helperText={wrong ? 'A price, or 0 for a gift.' : undefined}
       onChange={(event) => setText(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => event.key === 'Enter' && commit()}

@@ -178,7 +178,10 @@ describe('the buying list', () => {
     await type.clear(price);
     await type.type(price, 'free{Enter}');
     expect(onPrice).not.toHaveBeenCalled();
-    expect(screen.getByText('More than nothing.')).toBeDefined();
+    expect(screen.getByText('A price, or 0 for a gift.')).toBeDefined();
+    await type.clear(price);
+    await type.type(price, '0{Enter}');
+    expect(onPrice).toHaveBeenLastCalledWith(`washed-sand/${first!.id}`, 0);
   });
 
   it('bought, every pack is a line of the shelf’s book: packs times what one holds', () => {

@@ -3,6 +3,7 @@ import type { BarrierLayer, Design } from '../document/schema';
 import type { GroundResult } from './layers';
 import { barrierSize, cutFromRoll } from './cut';
 import { nestOnRoll, type Nesting, type Piece } from './nest';
+import { offered } from './packs';
 import { bagsOf, isArea, type Lists, type Purchase, type Shelf } from './shopping';
 
 /** Barriers of one material, from all the enclosures, on one roll. */
@@ -116,8 +117,9 @@ function sharedRolls(builds: Parameters<typeof jointLists>[0], catalogue: Catalo
         },
       ];
     });
-    offers.sort((a, b) => a.strips - b.strips || a.price - b.price || a.nesting.waste - b.nesting.waste);
-    const best = offers[0];
+    const best = offered(offers, (it) => it.roll).toSorted(
+      (a, b) => a.strips - b.strips || a.price - b.price || a.nesting.waste - b.nesting.waste,
+    )[0];
     return best ? [best] : [];
   });
 }

@@ -1,4 +1,4 @@
-import type { VolumePack } from '../catalogue';
+import type { Basis, VolumePack } from '../catalogue';
 
 export interface PackChoice {
   readonly packs: readonly { readonly pack: VolumePack; readonly count: number }[];
@@ -6,6 +6,19 @@ export interface PackChoice {
   readonly volume: number;
   readonly leftOver: number;
   readonly price: number;
+}
+
+interface Priced {
+  readonly price: { readonly basis: Basis };
+}
+
+/**
+ * Choices that are on offer: of packs whose price the builder wrote down, and all of them where he wrote none. A typical
+ * price is no offer: it does not take the place of a pack a shop was asked for.
+ */
+export function offered<T>(choices: readonly T[], packOf: (choice: T) => Priced): readonly T[] {
+  const asked = choices.filter((it) => packOf(it).price.basis === 'measured');
+  return asked.length > 0 ? asked : choices;
 }
 
 const EPS = 1e-12;

@@ -15,7 +15,7 @@ import { within, type Rect } from './floor';
 import { fillOf, soilIn } from './filled';
 import type { GroundResult, LayerResult } from './layers';
 import { mixNeed } from './mix';
-import { choosePacks } from './packs';
+import { choosePacks, offered } from './packs';
 import { legsUnder } from './panel';
 
 export interface Purchase {
@@ -68,7 +68,7 @@ const sizeOf = ({ x0, x1, y0, y1 }: Rect) => ({ width: x1 - x0, depth: y1 - y0 }
 /** The roll for a barrier over a field of the floor, with its cut: fewest joins, then price, then waste. */
 export function bestRoll(layer: BarrierLayer, field: Rect, catalogue: Catalogue) {
   const piece = barrierSize(layer, sizeOf(field));
-  const offers = materialOf(catalogue, layer.material)
+  const choices = materialOf(catalogue, layer.material)
     .packs.filter(isArea)
     .filter((pack) => pack.width > layer.overlap)
     .map((pack) => {
@@ -78,8 +78,10 @@ export function bestRoll(layer: BarrierLayer, field: Rect, catalogue: Catalogue)
       const count = stripsPerRoll > 0 ? Math.ceil(cut.strips / stripsPerRoll) : Infinity;
       return { pack, cut, count, price: count * pack.price.value };
     })
-    .filter((offer) => Number.isFinite(offer.count))
-    .sort((a, b) => a.cut.strips - b.cut.strips || a.price - b.price || a.cut.waste - b.cut.waste);
+    .filter((offer) => Number.isFinite(offer.count));
+  const offers = [...offered(choices, (it) => it.pack)].sort(
+    (a, b) => a.cut.strips - b.cut.strips || a.price - b.price || a.cut.waste - b.cut.waste,
+  );
   return { piece, offer: offers[0] };
 }
 
@@ -160,7 +162,7 @@ export function listsOf(design: Design, laid: GroundResult, catalogue: Catalogue
 
 /** Whole packs of loose goods for what the shelf does not hold; undefined when nobody sells it. */
 export function bagsOf(row: Material, amount: number, fromShelf: number): Purchase | undefined {
-  const packs = row.packs.filter(isVolume);
+  const packs = offered(row.packs.filter(isVolume), (it) => it);
   if (packs.length === 0) return undefined;
   const choice = choosePacks(amount - fromShelf, packs);
   return {
@@ -270,7 +272,7 @@ function panelOf(
       const count = sheetsFor(piece, pack) * plies(pack);
       return { pack, count, price: count * pack.price.value };
     });
-    const best = offers.sort((a, b) => a.price - b.price)[0];
+    const best = [...offered(offers, (it) => it.pack)].sort((a, b) => a.price - b.price)[0];
     return {
       sheets: best?.count ?? 0,
       buy: best
@@ -324,7 +326,7 @@ function panelOf(
     const count = Math.ceil(legs.count / each);
     return [{ pack, count, price: count * pack.price.value }];
   });
-  const best = offers.sort((a, b) => a.price - b.price)[0];
+  const best = [...offered(offers, (it) => it.pack)].sort((a, b) => a.price - b.price)[0];
   return {
     cut: [
       panel,

@@ -1,4 +1,5 @@
 import { materialOf, type Catalogue, type Material } from '../catalogue';
+import { offered } from '../ground/packs';
 import { normalise } from '../ground/parts';
 import { isVolume } from '../ground/shopping';
 import { Builder } from './program';
@@ -291,7 +292,7 @@ export function formulate(problem: MixProblem, catalogue: Catalogue, loosened: L
     builder.row(`taken ${id}`, 0, Infinity, [...use, [shelf, -1]]);
     const sold = problem.buyable === null || problem.buyable.includes(id);
     const most = problem.builds.reduce((sum, it) => sum + it.placed, 0) * LITRES;
-    const offers = sold && inStretch === 0 ? row.packs.filter(isVolume) : [];
+    const offers = sold && inStretch === 0 ? offered(row.packs.filter(isVolume), (it) => it) : [];
     const supplied = offers.map((pack) => {
       const litres = pack.volume * LITRES;
       // As many as would fill every build with it, and one over.

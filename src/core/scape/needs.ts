@@ -7,7 +7,7 @@ import {
   type Supply,
 } from '../catalogue';
 import type { Background, Cutout } from '../document/scapeSchema';
-import { choosePacks } from '../ground/packs';
+import { choosePacks, offered } from '../ground/packs';
 import type { Back } from '../pieces/backs';
 
 export interface SupplyNeed {
@@ -145,7 +145,11 @@ export function suppliesFor(
     if (!supply || amount <= 1e-9) return [];
     const choice = choosePacks(
       amount,
-      supply.packs.map((pack) => ({ ...pack, form: 'bag' as const, volume: pack.amount.value })),
+      offered(supply.packs, (it) => it).map((pack) => ({
+        ...pack,
+        form: 'bag' as const,
+        volume: pack.amount.value,
+      })),
     );
     return [
       {
