@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import readXlsx from 'read-excel-file/universal';
 import { writeFile } from 'node:fs/promises';
 import { expect, test } from './test';
 import { ENVELOPE_VERSION } from '@/files';
@@ -51,8 +53,15 @@ test('a new builder: three questions to the buying list', async ({ page }) => {
   await expect.poll(sum).toBeGreaterThan(was);
 
   const list = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as CSV' }).click();
-  expect((await list).suggestedFilename()).toBe('moss-corner-list.csv');
+  await page.getByRole('button', { name: 'Save as a table' }).click();
+  await page.getByRole('menuitem', { name: /XLSX/ }).click();
+  const book = await list;
+  expect(book.suggestedFilename()).toBe('moss-corner-lists.xlsx');
+  // Another program finds the same sum, of numbers.
+  const [buy] = await readXlsx(new Blob([new Uint8Array(readFileSync(await book.path()))]));
+  const [head, ...rows] = buy!.data;
+  const told = rows.map((it) => it[head!.indexOf('Price')]).filter((it) => typeof it === 'number');
+  expect(told.reduce((all, it) => all + it, 0)).toBeCloseTo(await sum(), 1);
 });
 
 test('an expert in inches and gallons @years', async ({ page }) => {

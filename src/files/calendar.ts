@@ -4,7 +4,7 @@ import { seasonEnds, type CareRule } from '@/core/care';
 import { dayPlus } from '@/core/time';
 import type { BuildPlan } from '@/core/plan';
 import { asMessage, formatMessage } from '@/core/units';
-import type { FileWords } from './csv';
+import type { FileWords } from './lists';
 
 const dateOf = (day: string): [number, number, number] => {
   const [year = 1970, month = 1, date = 1] = day.split('-').map(Number);

@@ -21,7 +21,9 @@ import { tries } from '../../tests/effort';
 import { mangled, mangledText } from '../../tests/mangle';
 import {
   equipmentCsv,
-  listsCsv,
+  buyTable,
+  csvOfTable,
+  cutTable,
   logCsv,
   NO_STORES,
   readBackup,
@@ -72,7 +74,8 @@ function used({ designs: all, own, log, animals, equipment, shelf }: Envelope): 
     const assessment = assess(design, rows);
     const plan = planOf(design, assessment, rows, TODAY);
     const due = dueOf(careNow(design, rows), new Map(), design.brief.since ?? TODAY, TODAY);
-    expect(listsCsv(buyingOf([{ design, assessment }], rows), assessment, reader)).toContain('\n');
+    expect(csvOfTable(buyTable(buyingOf([{ design, assessment }], rows), reader))).toContain('\n');
+    expect(csvOfTable(cutTable(assessment, reader))).toContain('\n');
     expect(planCalendar(plan, design, reader)).toMatch(/^BEGIN:VCALENDAR/);
     if (due.length > 0) expect(careCalendar([{ ...design, due }], reader)).toMatch(/^BEGIN:VCALENDAR/);
     expect(mergeDesigns(design, design, designs[0]!).design).toEqual(designs[0]);

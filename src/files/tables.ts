@@ -1,20 +1,28 @@
 import type { Design } from '@/core/document';
 import type { Entry } from '@/core/log';
 import type { AnimalRecord, EquipmentRecord } from '@/core/records';
-import { csvOf } from './cell';
+import { csvOfTable, type DataCell, type DataColumn, type DataTable } from './dataTable';
 
 const moment = (at: number): string => new Date(at).toISOString();
-const said = (value: number | string | boolean | null): string => (value === null ? '' : String(value));
+const said = (value: number | string | boolean | null | undefined): DataCell =>
+  value === undefined ? null : typeof value === 'boolean' ? String(value) : value;
+/** Columns of text, but for those that are told. */
+const headed = (
+  titles: readonly string[],
+  holds: Readonly<Partial<Record<string, DataColumn['holds']>>>,
+): readonly DataColumn[] => titles.map((title) => ({ title, holds: holds[title] ?? 'text' }));
+const numbers = (...titles: readonly string[]): Record<string, 'number'> =>
+  Object.fromEntries(titles.map((it) => [it, 'number' as const]));
 
 /** The log for a spreadsheet, the oldest line first; struck lines are left out. */
-export function logCsv(
+export function logTable(
   log: readonly Entry[],
   designs: readonly Design[],
   animals: readonly AnimalRecord[],
-): string {
+): DataTable {
   const boxes = new Map(designs.map((it) => [it.id, it.name]));
   const names = new Map(animals.map((it) => [it.id, it.name]));
-  return csvOf([
+  const columns = headed(
     [
       'time',
       'enclosure',
@@ -41,7 +49,17 @@ export function logCsv(
       'z_m',
       'clock_ahead_of_utc_min',
     ],
-    ...log
+    {
+      time: 'moment',
+      ...numbers('temperature_C', 'humidity', 'uv_index', 'seconds', 'count', 'left', 'mass_kg'),
+      ...numbers('ammonia_mg_L', 'nitrite_mg_L', 'nitrate_mg_L', 'ph', 'x_m', 'y_m', 'z_m'),
+      ...numbers('clock_ahead_of_utc_min'),
+    },
+  );
+  return {
+    name: 'Log',
+    columns,
+    rows: log
       .filter((it) => !it.gone)
       .map(({ values, ...it }) => [
         moment(it.at),
@@ -67,15 +85,16 @@ export function logCsv(
         said(values.x),
         said(values.y),
         said(values.z),
-        said(it.ahead ?? null),
+        said(it.ahead),
       ]),
-  ]);
+  };
 }
+export const logCsv = (...given: Parameters<typeof logTable>): string => csvOfTable(logTable(...given));
 
 /** Animals for a spreadsheet. */
-export function animalsCsv(animals: readonly AnimalRecord[], designs: readonly Design[]): string {
+export function animalsTable(animals: readonly AnimalRecord[], designs: readonly Design[]): DataTable {
   const boxes = new Map(designs.map((it) => [it.id, it.name]));
-  return csvOf([
+  const columns = headed(
     [
       'name',
       'kind',
@@ -90,7 +109,12 @@ export function animalsCsv(animals: readonly AnimalRecord[], designs: readonly D
       'left',
       'note',
     ],
-    ...animals
+    { hatched: 'day', left: 'day' },
+  );
+  return {
+    name: 'Animals',
+    columns,
+    rows: animals
       .filter((it) => !it.gone)
       .map((it) => [
         it.name,
@@ -108,15 +132,21 @@ export function animalsCsv(animals: readonly AnimalRecord[], designs: readonly D
         it.left ?? '',
         it.note,
       ]),
-  ]);
+  };
 }
+export const animalsCsv = (...given: Parameters<typeof animalsTable>): string =>
+  csvOfTable(animalsTable(...given));
 
 /** Equipment for a spreadsheet. */
-export function equipmentCsv(equipment: readonly EquipmentRecord[], designs: readonly Design[]): string {
+export function equipmentTable(equipment: readonly EquipmentRecord[], designs: readonly Design[]): DataTable {
   const boxes = new Map(designs.map((it) => [it.id, it.name]));
-  return csvOf([
-    ['enclosure', 'name', 'installed', 'guaranteed_to', 'failed', 'in_reserve', 'months', 'note'],
-    ...equipment
+  return {
+    name: 'Equipment',
+    columns: headed(
+      ['enclosure', 'name', 'installed', 'guaranteed_to', 'failed', 'in_reserve', 'months', 'note'],
+      { installed: 'day', guaranteed_to: 'day', failed: 'day' },
+    ),
+    rows: equipment
       .filter((it) => !it.gone)
       .map((it) => [
         boxes.get(it.design) ?? it.design,
@@ -128,5 +158,50 @@ export function equipmentCsv(equipment: readonly EquipmentRecord[], designs: rea
         it.months.join(' '),
         it.note,
       ]),
-  ]);
+  };
+}
+export const equipmentCsv = (...given: Parameters<typeof equipmentTable>): string =>
+  csvOfTable(equipmentTable(...given));
+
+/** Enclosures for a spreadsheet: what each is, who lives there and since when. */
+export function enclosuresTable(
+  designs: readonly Design[],
+  nameOf: (animal: string) => string | undefined,
+): DataTable {
+  return {
+    name: 'Enclosures',
+    columns: headed(
+      [
+        'enclosure',
+        'species',
+        'how_many',
+        'stage',
+        'since',
+        'room',
+        'shelf',
+        'width_m',
+        'depth_m',
+        'height_m',
+        'made_of',
+        'archived',
+        'note',
+      ],
+      { since: 'day', ...numbers('how_many', 'width_m', 'depth_m', 'height_m') },
+    ),
+    rows: designs.map(({ name, brief, enclosure }) => [
+      name,
+      brief.animal === null ? '' : (nameOf(brief.animal) ?? brief.animal),
+      brief.count,
+      brief.stage,
+      brief.since,
+      brief.place.room,
+      brief.place.shelf,
+      enclosure.width,
+      enclosure.depth,
+      enclosure.height,
+      enclosure.material,
+      brief.putAway ? 'yes' : '',
+      brief.note,
+    ]),
+  };
 }

@@ -6,9 +6,10 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { fileName, listsCsv } from '@/files';
+import { buyTable, csvOfTable, cutTable, fileName, xlsxOf } from '@/files';
 import { useBuying, useOpenDesign } from '@/store';
 import { download } from '@/ui/download';
+import { SaveMenu } from '@/ui/SaveMenu';
 import { useReader } from '@/ui/units';
 import { useTab } from '@/ui/useTab';
 import { BuyTab } from './BuyTab';
@@ -34,6 +35,9 @@ export function Build() {
   const reader = useReader();
   const [tab, setTab] = useTab<Sheet>(NAMES);
   const { Sheet } = TABS[tab];
+  const buy = () => buyTable(buying, reader);
+  const cut = () => cutTable(assessment, reader);
+  const named = (what: string): string => `${fileName(design.name).replace(/\.rincon\.json$/, '')}-${what}`;
 
   return (
     <Box className="rincon-page" sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 2.5, py: 2 }}>
@@ -62,19 +66,23 @@ export function Build() {
             ))}
           </Tabs>
           {(tab === 'buy' || tab === 'cut') && (
-            <Button
-              variant="outlined"
-              className="no-print"
-              onClick={() =>
-                download(
-                  fileName(`${design.name} list`).replace(/\.rincon\.json$/, '.csv'),
-                  listsCsv(buying, assessment, reader),
-                  'text/csv',
-                )
-              }
-            >
-              Save as CSV
-            </Button>
+            <SaveMenu
+              label="Save as a table"
+              choices={[
+                {
+                  words: 'Both lists, a spreadsheet (XLSX)',
+                  save: () => xlsxOf([buy(), cut()]).then((it) => download(named('lists.xlsx'), it, it.type)),
+                },
+                {
+                  words: 'To buy, CSV',
+                  save: () => download(named('to-buy.csv'), csvOfTable(buy()), 'text/csv'),
+                },
+                {
+                  words: 'To cut, CSV',
+                  save: () => download(named('to-cut.csv'), csvOfTable(cut()), 'text/csv'),
+                },
+              ]}
+            />
           )}
           <Button
             component={NextLink}

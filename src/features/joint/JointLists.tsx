@@ -13,10 +13,11 @@ import type { SharedRoll } from '@/core/ground';
 import type { Design } from '@/core/document';
 import { length, percent } from '@/core/units';
 import { ANSWER_WORDS, wordOf } from '@/core/verdict';
-import { listsCsv } from '@/files';
+import { buyTable, csvOfTable, xlsxOf } from '@/files';
 import { useDesigns, useSetPrice, useShelfBook, useSpare, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
 import { download } from '@/ui/download';
+import { SaveMenu } from '@/ui/SaveMenu';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
@@ -84,15 +85,23 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
               <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
                 One purchase for several
               </Typography>
-              <Button
-                variant="outlined"
-                className="no-print"
-                onClick={() =>
-                  download('rincon-one-purchase.csv', listsCsv(buying, undefined, reader), 'text/csv')
-                }
-              >
-                Save as CSV
-              </Button>
+              <SaveMenu
+                label="Save as a table"
+                choices={[
+                  {
+                    words: 'A spreadsheet (XLSX)',
+                    save: () =>
+                      xlsxOf([buyTable(buying, reader)]).then((it) =>
+                        download('rincon-one-purchase.xlsx', it, it.type),
+                      ),
+                  },
+                  {
+                    words: 'CSV',
+                    save: () =>
+                      download('rincon-one-purchase.csv', csvOfTable(buyTable(buying, reader)), 'text/csv'),
+                  },
+                ]}
+              />
               <Button variant="outlined" className="no-print" onClick={() => window.print()}>
                 Print
               </Button>

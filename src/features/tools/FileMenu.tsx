@@ -25,7 +25,7 @@ import { useTakeIn } from './useTakeIn';
 
 /** Export, import, demo. `open` gives the enclosure on screen, where there is one. */
 export function FileMenu({ open }: { readonly open?: () => Design }) {
-  const { db, settings, set } = useStore();
+  const { db, catalogue, settings, set } = useStore();
   const { enqueueSnackbar } = useSnackbar();
   const backup = useBackup();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -103,6 +103,17 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
           }}
         >
           Back everything up, with pictures
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            void later(
+              () => import('./saveSpreadsheet'),
+              (it) => it.saveSpreadsheet(db, catalogue),
+            );
+          }}
+        >
+          Save as a spreadsheet
         </MenuItem>
         <MenuItem
           onClick={() => {
