@@ -11,13 +11,16 @@ import { applyEdit } from '@/core/edits';
 import { DESIGN_VERSION } from '@/core/document';
 import { entryOf } from '@/core/log';
 import { shelfAmounts, stockOf } from '@/core/shelf';
-import { METRIC } from '@/core/units';
+import Papa from 'papaparse';
+import { METRIC, US } from '@/core/units';
 import {
   ENVELOPE_VERSION,
   type Envelope,
   envelopeJsonSchema,
   fileName,
-  listsCsv,
+  buyTable,
+  csvOfTable,
+  cutTable,
   MAX_BYTES,
   NO_STORES,
   readEnvelope,
@@ -81,6 +84,7 @@ describe('files of every earlier version', () => {
     'rack-v19',
     'rack-v20',
     'rack-v21',
+    'rack-v22',
   ])('%s opens for ever, with all that it held', (name) => {
     const read = readEnvelope(readFileSync(`tests/fixtures/${name}.rincon.json`, 'utf8'));
     expect(read.ok).toBe(true);
@@ -90,6 +94,21 @@ describe('files of every earlier version', () => {
     expect(read.value.prices).toEqual({ 'charcoal/bag-5l': 11.5 });
     for (const design of read.value.designs)
       expect(assess(design, catalogue).standingMass).toBeGreaterThan(20);
+  });
+
+  it('version 18 holds the room and shelf an enclosure stands on; before it nobody was asked', () => {
+    const read = readEnvelope(readFileSync('tests/fixtures/rack-v22.rincon.json', 'utf8'));
+    const before = readEnvelope(readFileSync('tests/fixtures/rack-v21.rincon.json', 'utf8'));
+    if (!read.ok || !before.ok) throw new Error('not read');
+    expect(read.value.designs.map((it) => it.brief.place)).toEqual([
+      { room: 'Nature room', shelf: 'Window sill' },
+      { room: 'Nature room', shelf: '' },
+      { room: '', shelf: '' },
+      { room: 'Cellar', shelf: 'Steel rack, 2nd board' },
+    ]);
+    expect(before.value.designs.map((it) => it.brief.place)).toEqual(
+      before.value.designs.map(() => ({ room: '', shelf: '' })),
+    );
   });
 
   it('version 17 holds walls of another make and filled pieces, also of what stood before a rebuild; before it a box was of one make', () => {
@@ -701,16 +720,33 @@ describe('the list as CSV, RFC 4180', () => {
     const design = demo[2]!;
     const assessment = assess(design, catalogue);
     const buying = buyingOf([{ design, assessment }], catalogue, {}, 0.1);
-    const csv = listsCsv(buying, assessment, { prefs: METRIC, locale: 'en' });
+    const csv = csvOfTable(buyTable(buying, { prefs: METRIC, locale: 'de' }));
     expect(csv.endsWith('\r\n')).toBe(true);
-    const records = csv
-      .trimEnd()
-      .split('\r\n')
-      // A comma inside quotes parts no fields.
-      .map((it) => it.replace(/"[^"]*"/g, (cell) => cell.replaceAll(',', ';')).split(','));
-    expect(new Set(records.map((it) => it.length))).toEqual(new Set([11]));
-    const sum = records.filter((it) => it[0] === 'buy').reduce((all, it) => all + Number(it.at(-2)), 0);
-    expect(sum).toBeCloseTo(buying.price, 2);
+    const { data, errors } = Papa.parse<Record<string, string>>(csv.trimEnd(), { header: true });
+    expect(errors).toEqual([]);
+    expect(data).toHaveLength(buying.rows.length);
+    expect(data.reduce((all, it) => all + Number(it.Price), 0)).toBeCloseTo(buying.price, 2);
+    // Every amount is a number, whatever marks its reader writes, in the unit that stands beside it.
+    for (const it of data)
+      for (const amount of ['Needed', 'In the enclosure', 'From the shelf', 'To spare', 'Left over'])
+        expect(it[amount], `${it.Item} ${amount}`).toMatch(/^\d+(\.\d+)?(e-\d+)?$/);
+    const soil = buying.rows.find((it) => it.measure === 'volume')!;
+    const row = data.find((it) => it.Item === soil.name)!;
+    expect(row.Unit).toBe('L');
+    expect(Number(row.Needed)).toBeCloseTo(soil.needed * 1000, 3);
+  });
+  it('what is cut is a table of its own, its sides in the reader’s unit', () => {
+    const assessment = assess(demo[2]!, catalogue);
+    const table = cutTable(assessment, { prefs: US, locale: 'en' });
+    expect(table.columns.map((it) => it.title)).toEqual([
+      'Item',
+      'Pieces',
+      'Width (in)',
+      'Depth or height (in)',
+    ]);
+    expect(table.rows).toHaveLength(assessment.scape.backs.length + assessment.lists.cut.length);
+    const [first] = assessment.lists.cut;
+    expect(table.rows.find((it) => it[0] === first!.name)![2]).toBeCloseTo(first!.width / 0.0254, 3);
   });
   it.each([
     '=1+1',
@@ -736,8 +772,8 @@ describe('the list as CSV, RFC 4180', () => {
     const design = demo[0]!;
     const buying = buyingOf([{ design, assessment: assess(design, catalogue) }], catalogue);
     const row = { ...buying.rows[0]!, name: '=HYPERLINK("x"), moss' };
-    expect(listsCsv({ ...buying, rows: [row] }, undefined, { prefs: METRIC, locale: 'en' })).toContain(
-      `buy,${row.shop},"'=HYPERLINK(""x""), moss",`,
+    expect(csvOfTable(buyTable({ ...buying, rows: [row] }, { prefs: METRIC, locale: 'en' }))).toContain(
+      `${row.shop},"'=HYPERLINK(""x""), moss",`,
     );
   });
 });

@@ -155,20 +155,30 @@ export const writeSingle = (
   own: OwnRows,
   written: Date,
   belongings: Belongings = NO_STORES,
-): string =>
-  writeEnvelope(
-    [design],
+): string => writeSeveral([design], own, written, belongings);
+
+/** Text of a file holding some enclosures with all that belongs to them, and nothing that does not. */
+export function writeSeveral(
+  designs: readonly Design[],
+  own: OwnRows,
+  written: Date,
+  belongings: Belongings,
+): string {
+  const ids = new Set(designs.map((it) => it.id));
+  return writeEnvelope(
+    designs,
     {
       ...NO_STORES,
-      own: rowsUsedBy([design], own),
-      log: belongings.log.filter((it) => it.design === design.id),
-      animals: belongings.animals.filter((it) => it.homes.some((home) => home.design === design.id)),
-      equipment: belongings.equipment.filter((it) => it.design === design.id),
-      points: belongings.points.filter((it) => it.design === design.id),
+      own: rowsUsedBy(designs, own),
+      log: belongings.log.filter((it) => ids.has(it.design)),
+      animals: belongings.animals.filter((it) => it.homes.some((home) => ids.has(home.design))),
+      equipment: belongings.equipment.filter((it) => ids.has(it.design)),
+      points: belongings.points.filter((it) => ids.has(it.design)),
       trails: belongings.trails,
     },
     written,
   );
+}
 
 const fault = <T>(place: string, message: string): Read<T> => ({ ok: false, place, message });
 

@@ -59,6 +59,7 @@ describe('a keeper’s table', () => {
         size: null,
         material: 'glass',
         since: null,
+        place: { room: '', shelf: '' },
         note: '',
         animals: [],
       },

@@ -22,6 +22,8 @@ export const SHEET_FIELDS = [
   'depth',
   'height',
   'made',
+  'room',
+  'shelf',
   'note',
 ] as const;
 export type SheetField = (typeof SHEET_FIELDS)[number];
@@ -42,6 +44,8 @@ const HEADINGS: Readonly<Record<SheetField, RegExp>> = {
   depth: /depth|\bdeep\b/,
   height: /height|\bhigh\b|\btall\b/,
   made: /made|material|built/,
+  room: /\broom\b|where|place/,
+  shelf: /\bshelf\b|\brack\b|\bboard\b/,
   note: /note|what is in|contents|remark|comment/,
 };
 
@@ -54,6 +58,7 @@ export interface SheetBox {
   readonly size: { readonly width: number; readonly depth: number; readonly height: number } | null;
   readonly material: Enclosure['material'];
   readonly since: string | null;
+  readonly place: { readonly room: string; readonly shelf: string };
   readonly note: string;
   readonly animals: readonly SheetAnimal[];
 }
@@ -288,6 +293,7 @@ export function readRackSheet(text: string, known: Known): RackSheet {
         size,
         material: material ?? 'glass',
         since,
+        place: { room: cell('room').slice(0, 60), shelf: cell('shelf').slice(0, 60) },
         note: cell('note').slice(0, 4000),
         animals: own ? [own] : [],
       });
@@ -319,6 +325,10 @@ export function readRackSheet(text: string, known: Known): RackSheet {
             ? since
             : before.since
           : (before.since ?? since),
+      place: {
+        room: before.place.room || cell('room').slice(0, 60),
+        shelf: before.place.shelf || cell('shelf').slice(0, 60),
+      },
       note: before.note || cell('note').slice(0, 4000),
       // A row each is one each, unless a row says how many.
       count: many === '' ? before.count + (own ? 1 : 0) : Math.max(before.count, count),
@@ -349,6 +359,8 @@ export const sheetTemplate = (): string =>
       'Depth',
       'Height',
       'Made of',
+      'Room',
+      'Shelf',
       'Note',
     ],
     [
@@ -365,6 +377,8 @@ export const sheetTemplate = (): string =>
       '45 cm',
       '60 cm',
       'glass',
+      'Back room',
+      'Top',
       'two bromeliads',
     ],
     [
@@ -381,6 +395,8 @@ export const sheetTemplate = (): string =>
       '45 cm',
       '45 cm',
       'timber',
+      'Back room',
+      'Floor',
       '',
     ],
   ]);

@@ -6,6 +6,7 @@ import { DAY_MS } from '@/core/physics/constants';
 import { catalogue as shipped, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
 import { asOf } from '@/core/brief/age';
+import type { Design } from '@/core/document';
 import type { PlannedComparison } from '@/core/compare/planned';
 import type { Shelf } from '@/core/ground';
 import type { Entry } from '@/core/log';
@@ -19,7 +20,7 @@ import {
   type Line,
   type ToldEdit,
 } from './acts';
-import { settleAll } from './settle';
+import { changeAll, type EditForAll } from './forAll';
 import { createStanding, type StandingBox } from './stands';
 import { RinconDatabase, type PictureRow } from './database';
 import { layDemo, loadDemo } from './demo';
@@ -178,6 +179,23 @@ export function useDesigns() {
   );
 }
 
+/** Rooms enclosures stand in, and shelves, read when they are asked for. */
+export function usePlacesKnown() {
+  const { db } = useStore();
+  const [places, setPlaces] = useState<readonly Design['brief']['place'][]>([]);
+  const load = (): void =>
+    void listDesigns(db).then((all) =>
+      setPlaces(all.flatMap((it) => (it.state === 'ready' ? [it.row.design.brief.place] : []))),
+    );
+  const tidy = (words: readonly string[]): readonly string[] =>
+    [...new Set(words)].filter((it) => it !== '').sort((a, b) => a.localeCompare(b));
+  return {
+    load,
+    rooms: tidy(places.map((it) => it.room)),
+    shelvesIn: (room: string) => tidy(places.flatMap((it) => (it.room === room ? [it.shelf] : []))),
+  };
+}
+
 /** Writes down the builder's own price of a pack; null brings the typical one back. */
 export function useSetPrice() {
   const { db } = useStore();
@@ -281,9 +299,9 @@ export function useActs() {
       editAndTell: (told: ToldEdit) => readable(() => editAndTell(db, told, catalogue, Date.now())),
       createStanding: (boxes: readonly StandingBox[]) =>
         readable(() => createStanding(db, boxes, Date.now())),
-      /** All that came round up to a day is settled in these enclosures. */
-      settleAll: (ids: readonly string[], day: string) =>
-        readable(() => settleAll(db, ids, day, catalogue, Date.now())),
+      /** One edit in several enclosures. */
+      changeAll: (ids: readonly string[], how: EditForAll) =>
+        readable(() => changeAll(db, ids, how, catalogue, Date.now())),
       animalGoes: (gone: Left) => readable(() => animalGoes(db, gone, catalogue, Date.now())),
     }),
     [db, catalogue],

@@ -93,6 +93,15 @@ const Settings = z.object({
   comparisons: rows(PlannedComparison),
   /** Enclosures whose devices are listened to. */
   joined: z.array(z.string()).catch([]),
+  /** How the rack is looked at: sorted, grouped, as cards or a list; and its keeper's own order, by ids. */
+  rack: z
+    .object({
+      sort: z.string().max(20),
+      group: z.string().max(20),
+      as: z.enum(['cards', 'list']),
+      order: z.array(z.string().max(80)).max(2000),
+    })
+    .catch({ sort: 'name', group: 'none', as: 'cards', order: [] }),
   /** When everything was last exported, ms since 1970; null: never. */
   exported: z.number().nullable().catch(null),
 });
@@ -115,6 +124,7 @@ export const DEFAULT_SETTINGS: Settings = {
   away: null,
   comparisons: [],
   joined: [],
+  rack: { sort: 'name', group: 'none', as: 'cards', order: [] },
   exported: null,
 };
 
@@ -165,6 +175,7 @@ export const KEPT_SETTINGS = [
   'away',
   'bench',
   'comparisons',
+  'rack',
 ] as const;
 
 /** Settings from a backup, where nothing is set here. */

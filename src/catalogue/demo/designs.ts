@@ -312,14 +312,24 @@ function planted(before: Design): Design {
   };
 }
 
+const SHELVES: Readonly<Record<string, string>> = {
+  'demo-bog-shelf': 'By the door, top',
+  'demo-hedge': 'By the door, below',
+  'demo-limestone': 'Under the window',
+  'demo-dry-wash': 'Under the window',
+};
+
 /** The four enclosures of the nature room. */
 export function demoDesigns(catalogue: Catalogue): readonly Design[] {
   const step = (design: Design, call: EditCall): Design => applyEdit(design, call, catalogue);
   return SCENES.map(({ answers, edits }) => {
-    const laid = [...edits, PROPOSE, { edit: 'proposeClimate', change: {} } as const].reduce(
-      step,
-      proposeDesign(answers, catalogue),
-    );
+    const place = { room: 'Nature room', shelf: SHELVES[answers.id] ?? '' };
+    const laid = [
+      { edit: 'setPlace', change: place } as const,
+      ...edits,
+      PROPOSE,
+      { edit: 'proposeClimate', change: {} } as const,
+    ].reduce(step, proposeDesign(answers, catalogue));
     return planted(crewed(step(fittedOut(laid), { edit: 'proposeLiving', change: {} })));
   });
 }

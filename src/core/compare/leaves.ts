@@ -39,7 +39,7 @@ function leavesOf(design: Design, catalogue: Catalogue): ReadonlyMap<string, Lea
     where: Difference['where'],
   ): void => {
     const key = path.at(-1) ?? '';
-    if (path.length > 1 && NO_VALUE.test(key)) return;
+    if (path.length > 1 && (NO_VALUE.test(key) || path.join('.') === 'brief.place')) return;
     if (Array.isArray(value) && value.length > 0 && value.every(isThing)) {
       const seen = new Map<string, number>();
       const list: readonly Readonly<Record<string, unknown>>[] = value;

@@ -357,6 +357,14 @@ const MIGRATIONS: readonly Migration[] = [
       };
     },
   },
+  {
+    from: 17,
+    name: 'the room and the shelf it stands on',
+    up: (document) => ({
+      ...document,
+      brief: { place: { room: '', shelf: '' }, ...(document.brief as Record<string, unknown> | undefined) },
+    }),
+  },
 ];
 
 export type Migrated =

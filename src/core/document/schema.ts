@@ -15,7 +15,7 @@ export * from './planSchema';
 export * from './scapeSchema';
 
 /** The document. Everything in SI: metres, kilograms, °C, fractions. Nothing that can be computed is stored. */
-export const DESIGN_VERSION = 17;
+export const DESIGN_VERSION = 18;
 
 const size = z.number().finite().min(0.05, 'must be at least 0.05 m').max(MAX_LENGTH);
 
@@ -297,6 +297,8 @@ export const Design = z
       /** Day the stage began, ISO 8601; null when not written down. */
       since: z.iso.date().nullable(),
       note: z.string().max(4000),
+      /** Where it stands, in its keeper's words; empty: not told. */
+      place: z.strictObject({ room: z.string().max(60), shelf: z.string().max(60) }),
       /** Off the rack, but kept. */
       putAway: z.boolean(),
       /** What stands in it is written down; false: only its box and who lives there, nothing else is known of it. */

@@ -22,6 +22,15 @@ export const setStage: Edit<{ stage: Stage; since: string | null }> = (design, c
 export const setNote: Edit<{ note: string }> = (design, { note }) =>
   inBrief(design, { note: note.slice(0, 4000) });
 
+/** Where it stands; the shelf is that of its room, and is not known in another one. */
+export const setPlace: Edit<Partial<Design['brief']['place']>> = (design, change) => {
+  const { place } = design.brief;
+  const tidy = (text: string): string => text.trim().replace(/\s+/g, ' ').slice(0, 60);
+  const room = tidy(change.room ?? place.room);
+  const shelf = change.shelf ?? (room === place.room ? place.shelf : '');
+  return inBrief(design, { place: { room, shelf: tidy(shelf) } });
+};
+
 export const setPutAway: Edit<{ putAway: boolean }> = (design, change) => inBrief(design, change);
 
 /** What stands in it is written down from here on: as is given, or by hand from nothing. */

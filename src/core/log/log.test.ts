@@ -46,6 +46,38 @@ describe('a line in a hurry', () => {
     expect(draft!.kind).toBe(kind);
     expect(draft!.values).toMatchObject(values);
   });
+  it('“all” and the name of a room mean each of them, with the animal that lives there', () => {
+    const places: readonly QuickPlace[] = [
+      { id: '1', name: 'Box 1', room: 'Cellar', animals: [{ id: 'a', name: 'Drip' }] },
+      { id: '2', name: 'Box 10', room: 'Cellar' },
+      { id: '3', name: 'Hall', room: 'Back room' },
+    ];
+    const told = (line: string) =>
+      quickEntries(line, places, null).map((it) => [
+        it.place?.id,
+        it.animal?.id ?? null,
+        it.draft?.kind,
+        it.draft?.values.seconds ?? it.draft?.values.mass ?? null,
+      ]);
+    expect(told('all mist 20 s')).toEqual([
+      ['1', null, 'mist', 20],
+      ['2', null, 'mist', 20],
+      ['3', null, 'mist', 20],
+    ]);
+    expect(told('CELLAR weighed 42 g')).toEqual([
+      ['1', 'a', 'weight', 0.042],
+      ['2', null, 'weight', 0.042],
+    ]);
+    expect(told('back room mist 5s; box 1 mist 9s')).toEqual([
+      ['3', null, 'mist', 5],
+      ['1', null, 'mist', 9],
+    ]);
+    // A box that is called like a room is meant by its name; “all” alone is nothing to write down.
+    const named = [...places, { id: '4', name: 'Cellar', room: 'Hall' }];
+    expect(quickEntries('cellar clean', named, null).map((it) => it.place?.id)).toEqual(['4']);
+    expect(quickEntries('all', places, null).map((it) => it.draft)).toEqual([null]);
+  });
+
   it('a number is not told twice', () => {
     expect(one('eggs 2 under bark').draft!.text).toBe('under bark');
     expect(one('born 3, all stay').draft!.text).toBe('all stay');

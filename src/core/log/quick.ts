@@ -4,6 +4,8 @@ import type { Draft, EntryKind, EntryValues } from './entry';
 export interface QuickPlace {
   readonly id: string;
   readonly name: string;
+  /** The room it stands in; empty or left out: not told. */
+  readonly room?: string;
   /** Animals that live there, by their names. */
   readonly animals?: readonly QuickAnimal[];
   /** Lamps that are replaced by their age. */
@@ -81,6 +83,24 @@ function placeIn(
     const [only] = found;
     if (only && found.length === 1) return { place: only, rest: words.slice(count).join(' ') };
     if (found.length > 1) return { unclear: found.map((it) => it.name) };
+  }
+  return null;
+}
+
+/** All places, or those of a room, where the words begin with either; and the words after it. */
+function manyIn(
+  text: string,
+  places: readonly QuickPlace[],
+): { readonly of: readonly QuickPlace[]; readonly rest: string } | null {
+  const words = text.trim().split(/\s+/);
+  if (/^(all|everyone|everything|everywhere)$/i.test(words[0] ?? ''))
+    return { of: places, rest: words.slice(1).join(' ') };
+  for (let count = Math.min(6, words.length); count > 0; count -= 1) {
+    const said = plain(words.slice(0, count).join(' '));
+    const of = places.filter((it) => plain(it.room ?? '') === said);
+    // What is called like a room is meant by its name.
+    if (of.length > 0 && !places.some((it) => plain(it.name) === said))
+      return { of, rest: words.slice(count).join(' ') };
   }
   return null;
 }
@@ -235,7 +255,7 @@ function withEffect(draft: Draft, place: QuickPlace, said: string): Draft | { re
 
 /**
  * A line typed in a hurry, such as “bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %”: parts by semicolons, each with
- * the place named before it, or the one that is open; an animal that lives there may be named in it. What is not understood is kept as a note; what cannot be is said.
+ * the place named before it, or the one that is open; “all” and the name of a room mean every one of them; an animal that lives there may be named in it. What is not understood is kept as a note; what cannot be is said.
  * @param open the enclosure that is meant where none is named; null: one must be named, unless there is only one
  * @param locale whose marks of decimals and groups its numbers have
  */
@@ -251,33 +271,41 @@ export function quickEntries(
     .split(/;|\n/)
     .map((it) => it.trim())
     .filter((it) => it !== '')
-    .map((source): QuickEntry => {
-      const wrong = (why: string): QuickEntry => ({ source, place, animal: null, draft: null, wrong: why });
-      const found = placeIn(source, places);
-      if (found && 'unclear' in found) {
-        const why = `Which one: ${found.unclear.join(' or ')}?`;
-        return { source, place: null, animal: null, draft: null, wrong: why };
-      }
-      // Where no place is named or open, an animal tells it.
-      const [home, ...more] = found || place ? [] : places.filter((it) => animalIn(source, it.animals ?? []));
-      place = found?.place ?? place ?? (more.length === 0 ? (home ?? null) : null);
-      if (!place) return wrong('Begin with the name of an enclosure.');
-      const said = found ? found.rest : source;
-      if (said === '') return wrong(`What about ${place.name}?`);
-      const animals = place.animals ?? [];
-      const spoken = animalIn(said, animals);
-      const of = draftOf(spoken?.rest ?? said, locale);
-      // A reading is of a place, even of one that an animal is called after.
-      const named = 'draft' in of && of.draft.kind === 'reading' ? null : spoken;
-      const read = named === spoken ? of : draftOf(said, locale);
-      if ('wrong' in read) return wrong(`${read.wrong}.`);
-      const [only, ...others] = animals;
-      const isOnly = only !== undefined && others.length === 0;
-      const animal = named?.animal ?? (isOnly && OF_ONE.has(read.draft.kind) ? only : null);
-      // Where one lives, what it is fed is what the box is fed.
-      const rule = animal && isOnly && read.draft.kind === 'feed' ? 'feed' : null;
-      const draft = animal ? { ...read.draft, animal: animal.id, ...(rule ? { rule } : {}) } : read.draft;
-      const whole = withEffect(draft, place, said);
-      return 'wrong' in whole ? wrong(whole.wrong) : { source, place, animal, draft: whole, wrong: null };
+    .flatMap((source): readonly QuickEntry[] => {
+      const many = manyIn(source, places);
+      // Each of them says for itself what it makes of the words.
+      return many && many.rest !== ''
+        ? many.of.flatMap((it) => quickEntries(many.rest, [it], it, locale))
+        : [understood(source)];
     });
+
+  function understood(source: string): QuickEntry {
+    const wrong = (why: string): QuickEntry => ({ source, place, animal: null, draft: null, wrong: why });
+    const found = placeIn(source, places);
+    if (found && 'unclear' in found) {
+      const why = `Which one: ${found.unclear.join(' or ')}?`;
+      return { source, place: null, animal: null, draft: null, wrong: why };
+    }
+    // Where no place is named or open, an animal tells it.
+    const [home, ...more] = found || place ? [] : places.filter((it) => animalIn(source, it.animals ?? []));
+    place = found?.place ?? place ?? (more.length === 0 ? (home ?? null) : null);
+    if (!place) return wrong('Begin with the name of an enclosure.');
+    const said = found ? found.rest : source;
+    if (said === '') return wrong(`What about ${place.name}?`);
+    const animals = place.animals ?? [];
+    const spoken = animalIn(said, animals);
+    const of = draftOf(spoken?.rest ?? said, locale);
+    // A reading is of a place, even of one that an animal is called after.
+    const named = 'draft' in of && of.draft.kind === 'reading' ? null : spoken;
+    const read = named === spoken ? of : draftOf(said, locale);
+    if ('wrong' in read) return wrong(`${read.wrong}.`);
+    const [only, ...others] = animals;
+    const isOnly = only !== undefined && others.length === 0;
+    const animal = named?.animal ?? (isOnly && OF_ONE.has(read.draft.kind) ? only : null);
+    // Where one lives, what it is fed is what the box is fed.
+    const rule = animal && isOnly && read.draft.kind === 'feed' ? 'feed' : null;
+    const draft = animal ? { ...read.draft, animal: animal.id, ...(rule ? { rule } : {}) } : read.draft;
+    const whole = withEffect(draft, place, said);
+    return 'wrong' in whole ? wrong(whole.wrong) : { source, place, animal, draft: whole, wrong: null };
+  }
 }

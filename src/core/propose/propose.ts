@@ -76,6 +76,7 @@ export function proposeDesign(answers: Questionnaire, catalogue: Catalogue): Des
       stage: 'planned',
       since: null,
       note: '',
+      place: { room: '', shelf: '' },
       putAway: false,
       described: true,
     },

@@ -20,6 +20,8 @@ export interface Standing {
   /** Day it has been lived in since; null: not said. */
   readonly since: string | null;
   readonly note: string;
+  /** Where it stands; left out: not said. */
+  readonly place?: Design['brief']['place'];
 }
 
 /**
@@ -50,6 +52,7 @@ export function standsAlready(told: Standing, today: string, catalogue: Catalogu
       stage: told.animal === null ? 'growing-in' : 'inhabited',
       since: told.since !== null && told.since > today ? today : told.since,
       note: told.note,
+      place: told.place ?? bare.brief.place,
       described: false,
     },
     enclosure: {

@@ -12,10 +12,11 @@ import { findAnimal } from '@/core/catalogue';
 import { proposeGround } from '@/core/propose';
 import { Stage, type Design } from '@/core/document';
 import { mass, tank, pressure } from '@/core/units';
-import { loadOtherNames, useEditing, useOpenDesign, useStore } from '@/store';
+import { loadOtherNames, useEditing, useOpenDesign, usePlacesKnown, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { NameField } from '@/ui/fields/NameField';
 import { NumberField } from '@/ui/fields/PlainFields';
+import { SuggestField } from '@/ui/fields/SuggestField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { FindingList } from '@/ui/FindingList';
 import { RoomChoice } from '@/ui/RoomChoice';
@@ -37,6 +38,7 @@ export function Brief() {
   const { write } = useReader();
   const animal = findAnimal(catalogue, design.brief.animal);
   const room = roomClimate(design.brief.room);
+  const known = usePlacesKnown();
   const { verdict, findings } = useOpenVerdict();
   const here = useTried(findings.filter((it) => it.place.at === 'brief' || it.place.at === 'enclosure'));
 
@@ -102,6 +104,28 @@ export function Brief() {
           </Part>
 
           <Part title="Room">
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mb: 1.5 }}>
+              <SuggestField
+                label="Room it stands in"
+                value={design.brief.place.room}
+                known={known.rooms}
+                most={60}
+                placeholder="not told"
+                onOpen={known.load}
+                onCommit={(name) => edit({ edit: 'setPlace', change: { room: name } })}
+                sx={{ flex: '1 1 160px' }}
+              />
+              <SuggestField
+                label="Shelf"
+                value={design.brief.place.shelf}
+                known={known.shelvesIn(design.brief.place.room)}
+                most={60}
+                placeholder="not told"
+                onOpen={known.load}
+                onCommit={(shelf) => edit({ edit: 'setPlace', change: { shelf } })}
+                sx={{ flex: '1 1 160px' }}
+              />
+            </Box>
             <RoomChoice
               value={design.brief.room.kind}
               onChange={(kind) => edit({ edit: 'setRoom', change: { kind } })}

@@ -22,7 +22,7 @@ import { useLater } from '@/ui/useLater';
 import { CardList } from './CardList';
 import { DetailCard } from './DetailCard';
 import { DueRow } from './DueRow';
-import { dueIn } from './due';
+import { dueIn } from '@/ui/due';
 import { WhenField } from './WhenField';
 
 /** What is due here, and every rule it comes from: when, why, last and next, paused or changed. */

@@ -19,7 +19,7 @@ import { Message } from '@/ui/Message';
 import { TableCard } from '@/ui/TableCard';
 import { DayField } from './animals/AnimalCard';
 import { DetailCard } from './DetailCard';
-import { dueIn } from './due';
+import { dueIn } from '@/ui/due';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 

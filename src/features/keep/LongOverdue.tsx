@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { counted } from '@/core/units';
-import { useActs } from '@/store';
+import { settledUpTo, useActs } from '@/store';
 import { useAct } from '@/ui/useAct';
 import { useReader } from '@/ui/units';
-import type { BoxDue } from './due';
+import type { BoxDue } from '@/ui/due';
 
 /** Days after which what was left tells more of a time away than of a task. */
 const LONG = 7;
@@ -50,9 +50,9 @@ export function LongOverdue({ boxes, today }: Props) {
         variant="outlined"
         onClick={() =>
           void write(`Settled up to today in ${where}.`, () =>
-            acts.settleAll(
+            acts.changeAll(
               own.map((it) => it.design.id),
-              today,
+              settledUpTo(today),
             ),
           )
         }

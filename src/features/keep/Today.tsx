@@ -37,7 +37,8 @@ import { Windowed } from '@/ui/Windowed';
 import { animalsWord, OUTER_PLACES, STAGE_WORD } from '@/ui/words';
 import { CardList } from './CardList';
 import { CultureDues } from './CultureDues';
-import { keepingDues, type BoxDue } from './due';
+import { keepingDues, type BoxDue } from '@/ui/due';
+import { byPlace } from '@/ui/placeOrder';
 import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
@@ -54,6 +55,7 @@ const Comparisons = dynamic(() => import('./Comparisons').then((it) => it.Compar
 const WEEK = 7;
 /** Enclosures in which something is due up to which the round goes by enclosure; more are gone round by task. */
 const FEW = 8;
+const ROUNDS = ['box', 'room', 'task'] as const;
 const NO_LINES: readonly Entry[] = [];
 const NOBODY: readonly AnimalRecord[] = [];
 
@@ -73,7 +75,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const designs = useDesigns();
   const log = useCareLog(null);
   const animals = useAnimals();
-  const { num } = useReader();
+  const { num, locale } = useReader();
   const today = useToday();
   const [away] = useAway();
   const ready = useMemo(
@@ -95,7 +97,13 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   const kept = useMemo(() => boxes?.filter((it) => it.due.length > 0) ?? [], [boxes]);
   const open = useMemo(() => kept.filter((it) => it.due.some((own) => own.late >= 0)), [kept]);
   const [chosen, setBy] = useDraft('round by');
-  const by = chosen === 'task' || chosen === 'box' ? chosen : open.length > FEW ? 'task' : 'box';
+  const hasRooms = open.some((it) => it.design.brief.place.room !== '');
+  const told = ROUNDS.find((it) => it === chosen && (it !== 'room' || hasRooms));
+  const by = told ?? (open.length > FEW ? 'task' : 'box');
+  const walk = useMemo(() => {
+    const order = byPlace(locale);
+    return by === 'room' ? [...open].sort((a, b) => order(a.design, b.design)) : open;
+  }, [by, open, locale]);
   const now = open.flatMap((it) => it.due.filter((own) => own.late >= 0));
   const tasks = useMemo(() => tasksOf(open), [open]);
   const minutes = now.reduce((sum, it) => sum + it.rule.minutes, 0);
@@ -165,6 +173,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
                 aria-label="The round"
               >
                 <ToggleButton value="box">By enclosure</ToggleButton>
+                {hasRooms && <ToggleButton value="room">By room</ToggleButton>}
                 <ToggleButton value="task">By task</ToggleButton>
               </ToggleButtonGroup>
             )}
@@ -173,12 +182,19 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <ByTask tasks={tasks} animals={living} log={log ?? NO_LINES} />
             ) : (
               <Windowed
-                items={open}
+                items={walk}
                 keyOf={(it) => it.design.id}
                 estimate={({ due }) => 40 + 66 * due.filter((it) => it.late >= 0).length}
                 gap={16}
               >
-                {(it) => <DueHere {...it} today={today} animals={living.get(it.design.id) ?? NOBODY} />}
+                {(it) => (
+                  <DueHere
+                    {...it}
+                    today={today}
+                    animals={living.get(it.design.id) ?? NOBODY}
+                    hasPlace={by === 'room'}
+                  />
+                )}
               </Windowed>
             )}
             <CultureDues dues={tubsNow} today={today} />
@@ -202,7 +218,13 @@ const DueHere = memo(function DueHere({
   due,
   animals,
   today,
-}: BoxDue & { readonly today: string; readonly animals: readonly AnimalRecord[] }) {
+  hasPlace,
+}: BoxDue & {
+  readonly today: string;
+  readonly animals: readonly AnimalRecord[];
+  /** Where it stands is told with it. */
+  readonly hasPlace: boolean;
+}) {
   const { catalogue } = useStore();
   const animal = findAnimal(catalogue, design.brief.animal);
   return (
@@ -213,6 +235,12 @@ const DueHere = memo(function DueHere({
             {design.name}
           </NextLink>
         </Typography>
+        {hasPlace && (
+          <Box sx={{ typography: 'body2', fontWeight: 600 }}>
+            {[design.brief.place.room, design.brief.place.shelf].filter((it) => it !== '').join(', ') ||
+              'No room told'}
+          </Box>
+        )}
         <Box sx={{ color: 'earth.quiet', typography: 'body2' }}>
           {animal && design.brief.stage === 'inhabited'
             ? [capital(animalsWord(design.brief.count, animal.english)), restWords(design, animal, today)]

@@ -15,6 +15,7 @@ export function quickPlaces(
   return designs.map((design) => ({
     id: design.id,
     name: design.name,
+    room: design.brief.place.room,
     lamps: agingLamps(design, catalogue),
     animals: (by.get(design.id) ?? []).map((it) => ({ id: it.id, name: it.name })),
   }));

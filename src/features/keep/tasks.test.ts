@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { catalogue } from '@/catalogue';
 import { standsAlready } from '@/core/propose';
 import { dayPlus } from '@/core/time';
-import { dueIn } from './due';
+import { dueIn } from '@/ui/due';
 import { tasksOf, taskTitle } from './tasks';
 
 const TODAY = '2026-11-18';

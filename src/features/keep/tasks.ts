@@ -1,5 +1,5 @@
 import type { Due } from '@/core/care';
-import type { BoxDue } from './due';
+import type { BoxDue } from '@/ui/due';
 
 /** One enclosure in which a task is due. */
 export interface TaskIn {

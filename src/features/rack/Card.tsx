@@ -3,6 +3,7 @@
 import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
@@ -12,7 +13,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { memo, useRef, useState } from 'react';
+import { memo, useRef, useState, type DragEvent } from 'react';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
 import type { Design } from '@/core/document';
 import { allFindings } from '@/core/verdict';
@@ -38,12 +39,34 @@ interface Props {
   readonly onRename: (design: Design, name: string) => Promise<unknown>;
   readonly onPutAway: (design: Design) => Promise<unknown>;
   readonly onDelete: (design: Design) => Promise<unknown>;
+  /** What is to be done today; empty: nothing. */
+  readonly due?: string;
+  readonly isLate?: boolean;
+  /** Whether it is among those that are chosen; null: none are being. */
+  readonly isChosen?: boolean | null;
+  readonly onToggle?: (id: string) => void;
+  /** In its keeper's own order it is put elsewhere, by so many places; left out: it has no order of its own. */
+  readonly onMove?: (id: string, by: number) => void;
+  /** It is dropped here: to stand before this one. */
+  readonly onPut?: (id: string, before: string) => void;
 }
+
+/** What is dragged from one place of the rack to another. */
+const DRAGGED = 'application/x-rincon-enclosure';
 
 const fineWords = (count: number): string => `${counted(count, 'point')} checked and fine`;
 
 /** One enclosure on the rack: its section, who lives there, and the first thing to know. */
-export const Card = memo(function Card({ design, catalogue, ...actions }: Props) {
+export const Card = memo(function Card({
+  design,
+  catalogue,
+  due = '',
+  isLate = false,
+  isChosen = null,
+  onToggle,
+  onPut,
+  ...actions
+}: Props) {
   const { today } = useStore();
   const { write, tell } = useReader();
   const frame = useRef<HTMLLIElement>(null);
@@ -63,6 +86,17 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
     <Box
       component="li"
       ref={frame}
+      {...(onPut && {
+        draggable: true,
+        onDragStart: (event: DragEvent) => event.dataTransfer.setData(DRAGGED, design.id),
+        onDragOver: (event: DragEvent) => {
+          if (event.dataTransfer.types.includes(DRAGGED)) event.preventDefault();
+        },
+        onDrop: (event: DragEvent) => {
+          event.preventDefault();
+          onPut(event.dataTransfer.getData(DRAGGED), design.id);
+        },
+      })}
       sx={{
         position: 'relative',
         border: 1,
@@ -79,6 +113,41 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
       }}
     >
       <CardPicture {...{ design, assessment, catalogue }} />
+      {due !== '' && (
+        <Box
+          sx={{
+            position: 'absolute',
+            top: 10,
+            right: 10,
+            px: 1.1,
+            py: 0.2,
+            borderRadius: '9px',
+            bgcolor: 'earth.card',
+            border: 1,
+            borderColor: isLate ? 'earth.amber' : 'earth.rule',
+            color: isLate ? 'earth.amber' : 'earth.moss',
+            typography: 'body2',
+            fontWeight: 650,
+          }}
+        >
+          {due}
+        </Box>
+      )}
+      {isChosen !== null && (
+        <Checkbox
+          checked={isChosen}
+          onChange={() => onToggle?.(design.id)}
+          slotProps={{ input: { 'aria-label': `Choose ${design.name}` } }}
+          sx={{
+            position: 'absolute',
+            top: 6,
+            left: 6,
+            zIndex: 2,
+            bgcolor: 'earth.card',
+            '&:hover': { bgcolor: 'earth.card' },
+          }}
+        />
+      )}
       <Box sx={{ px: 1.9, pt: 1.25, pb: 1.5 }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 1 }}>
           <Typography variant="h2" noWrap>
@@ -132,6 +201,11 @@ export const Card = memo(function Card({ design, catalogue, ...actions }: Props)
   );
 });
 
+const MOVES = [
+  ['Move before', -1],
+  ['Move behind', 1],
+] as const;
+
 /** What may be done with an enclosure from the rack. It hangs on nothing a verdict tells: it is not drawn anew for one. */
 const CardMenu = memo(function CardMenu({
   design,
@@ -139,7 +213,8 @@ const CardMenu = memo(function CardMenu({
   onRename,
   onPutAway,
   onDelete,
-}: Omit<Props, 'catalogue'>) {
+  onMove,
+}: Omit<Props, 'catalogue' | 'due' | 'isLate' | 'isChosen' | 'onToggle' | 'onPut'>) {
   const { db, settings } = useStore();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   // Made when it is first asked for, and then kept: it gives the focus back as it closes.
@@ -170,6 +245,18 @@ const CardMenu = memo(function CardMenu({
           >
             Rename
           </MenuItem>
+          {onMove &&
+            MOVES.map(([word, by]) => (
+              <MenuItem
+                key={word}
+                onClick={() => {
+                  close();
+                  onMove(design.id, by);
+                }}
+              >
+                {word}
+              </MenuItem>
+            ))}
           <MenuItem
             onClick={() => {
               close();

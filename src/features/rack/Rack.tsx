@@ -4,41 +4,32 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
-import { useSnackbar } from 'notistack';
-import {
-  useCallback,
-  useDeferredValue,
-  useMemo,
-  useState,
-  useSyncExternalStore,
-  type ComponentProps,
-  type ReactNode,
-} from 'react';
+import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { Design } from '@/core/document';
-import { variantOf } from '@/core/propose/copies';
-import { capital } from '@/core/units';
-import {
-  changeDesign,
-  createDesign,
-  deleteDesign,
-  layDemo,
-  loadDemo,
-  restoreDesign,
-  storageTrouble,
-  useDesigns,
-  useStore,
-  type Loaded,
-} from '@/store';
-import { download } from '@/ui/download';
+import { layDemo, loadDemo, storageTrouble, useDesigns, useStore, type Loaded } from '@/store';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
-import { OUTER_PLACES } from '@/ui/words';
+import { useReader } from '@/ui/units';
 import { useLater } from '@/ui/useLater';
+import { OUTER_PLACES } from '@/ui/words';
 import { onVerdicts, verdictsOpen } from '@/workers/verdicts';
-import { Card } from './Card';
+import { arranged, type Wanted } from './arranged';
+import { Broken } from './Broken';
+import { Groups } from './Groups';
 import { LookList } from './LookList';
-import { CardsSkeleton, RACK_GRID } from './RackSkeleton';
+import { CardsSkeleton } from './RackSkeleton';
+import { useCardActions } from './useCardActions';
+import { useChosen, useOwnOrder, useRackView } from './useRackView';
+import { useRows } from './useRows';
+
+/** What stands over the cards comes after them, in a place that is kept for it. */
+const BAR_HEIGHT = 40;
+const RackBar = dynamic(() => import('./RackBar').then((it) => it.RackBar), {
+  loading: () => <Box sx={{ height: BAR_HEIGHT, mb: 1.75 }} />,
+});
+const ChosenBar = dynamic(() => import('./ChosenBar').then((it) => it.ChosenBar));
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
@@ -58,112 +49,77 @@ function Progress() {
   );
 }
 
-/** What a card may have done; the same functions from one drawing to the next, so that no card is drawn anew for them. */
-function useCardActions(): Pick<
-  ComponentProps<typeof Card>,
-  'onDuplicate' | 'onRename' | 'onPutAway' | 'onDelete'
-> {
-  const { db, catalogue } = useStore();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
-  const onDelete = useCallback(
-    async (design: Design): Promise<void> => {
-      await deleteDesign(db, design.id, Date.now());
-      enqueueSnackbar(`“${design.name}” is off the rack.`, {
-        action: (key) => (
-          <Button
-            sx={{ color: 'earth.ledgerAmber' }}
-            onClick={() => {
-              closeSnackbar(key);
-              void restoreDesign(db, design.id);
-            }}
-          >
-            Put it back
-          </Button>
-        ),
-      });
-    },
-    [db, enqueueSnackbar, closeSnackbar],
-  );
-  const onDuplicate = useCallback(
-    async (design: Design): Promise<void> => {
-      const copy = variantOf(design, crypto.randomUUID(), `${design.name.slice(0, 70)} copy`);
-      await createDesign(db, copy, Date.now());
-      enqueueSnackbar(`“${copy.name}” stands beside it, planned.`, {
-        action: (
-          <Button component={NextLink} href={`/compare?of=${design.id},${copy.id}`} color="inherit">
-            Compare the two
-          </Button>
-        ),
-      });
-    },
-    [db, enqueueSnackbar],
-  );
-  const onRename = useCallback(
-    (design: Design, name: string) =>
-      changeDesign(db, design.id, { edit: 'rename', change: { name } }, catalogue, Date.now()),
-    [db, catalogue],
-  );
-  const onPutAway = useCallback(
-    (design: Design) =>
-      changeDesign(
-        db,
-        design.id,
-        { edit: 'setPutAway', change: { putAway: !design.brief.putAway } },
-        catalogue,
-        Date.now(),
-      ),
-    [db, catalogue],
-  );
-  return { onDelete, onDuplicate, onRename, onPutAway };
-}
-
 const isAway = (it: Loaded): boolean => it.state === 'ready' && it.row.design.brief.putAway;
 
-/** Cards that stand at once; the others follow between frames. */
-const AT_ONCE = 12;
+/** Enclosures up to which a rack is seen at a glance, without anything to look for them by. */
+const FEW = 3;
+const SEEN_AT_ONCE: Wanted = { text: '', sort: 'name', group: 'none', only: 'all', order: [] };
 
-function Cards({
-  loaded,
-  actions,
-}: {
-  readonly loaded: readonly Loaded[];
-  readonly actions: ReturnType<typeof useCardActions>;
-}) {
-  const { db, catalogue } = useStore();
-  const shown = useDeferredValue(loaded, loaded.slice(0, AT_ONCE));
+/** What stands on the rack, with the ways to look for it and to put it in order. */
+function Enclosures({ designs }: { readonly designs: readonly Design[] }) {
+  const actions = useCardActions();
+  const [view, change] = useRackView();
+  const { chosen, setChosen, toggle } = useChosen();
+  const { locale } = useReader();
+  const rows = useRows(designs, view.text !== '');
+  const isMany = designs.length > FEW;
+  const groups = useMemo(
+    () => arranged(rows, isMany ? view : SEEN_AT_ONCE, locale),
+    // What it is sorted by, word for word: the view itself is another one at every drawing.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [rows, isMany, view.text, view.only, view.sort, view.group, view.order, locale],
+  );
+  const shown = groups.flatMap((it) => it.rows.map((own) => own.design));
+  const isOwnOrder =
+    isMany && view.sort === 'own' && view.group === 'none' && shown.length === designs.length;
+  const onOrder = useOwnOrder();
   return (
-    <Box component="ul" sx={RACK_GRID}>
-      {shown.map((it) =>
-        it.state === 'ready' ? (
-          <Card key={it.row.id} design={it.row.design} catalogue={catalogue} {...actions} />
-        ) : it.state === 'broken' ? (
-          <Box
-            component="li"
-            key={it.id}
-            sx={{ border: 1, borderColor: 'earth.clay', borderRadius: 1.5, p: 2 }}
-          >
-            <Typography variant="h2">This enclosure cannot be read</Typography>
-            <Typography variant="body2" sx={{ color: 'earth.quiet', my: 1 }}>
-              {capital(it.message)}. It is kept as it is.
-            </Typography>
-            <Button
-              variant="outlined"
-              onClick={() => download('unreadable.json', JSON.stringify(it.raw, null, 2))}
-            >
-              Save what is there
-            </Button>
-            <Button onClick={() => void deleteDesign(db, it.id, Date.now())}>Move to the trash</Button>
-          </Box>
-        ) : null,
+    <>
+      {isMany && (
+        <RackBar
+          view={view}
+          onChange={change}
+          said={
+            shown.length === designs.length
+              ? isOwnOrder
+                ? 'Drag a card to its place, or move it by its menu.'
+                : ''
+              : shown.length === 0
+                ? 'Nothing on the rack is like that.'
+                : `${shown.length} of ${designs.length} shown`
+          }
+          isChoosing={chosen !== null}
+          onChoose={() => setChosen(chosen === null ? new Set() : null)}
+        />
       )}
-    </Box>
+      {shown.length === 0 && designs.length > 0 && (
+        <Button variant="outlined" onClick={() => change({ text: '', only: 'all' })}>
+          {`Show all ${designs.length}`}
+        </Button>
+      )}
+      <Groups
+        groups={groups}
+        as={isMany ? view.as : 'cards'}
+        actions={actions}
+        chosen={chosen}
+        onToggle={toggle}
+        onOrder={isOwnOrder ? onOrder : undefined}
+      />
+      {chosen !== null && (
+        <ChosenBar
+          chosen={designs.filter((it) => chosen.has(it.id))}
+          shown={shown.length}
+          onAll={() => setChosen(new Set(shown.map((it) => it.id)))}
+          onDone={() => setChosen(null)}
+        />
+      )}
+    </>
   );
 }
 
 /** All enclosures at a glance. */
 export function Rack({ tools, keeping }: Props) {
   const { db, catalogue } = useStore();
-  const actions = useCardActions();
   const later = useLater();
   const everything = useDesigns();
   const [away, setAway] = useState(false);
@@ -255,7 +211,8 @@ export function Rack({ tools, keeping }: Props) {
                 New enclosure
               </Button>
             </Box>
-            <Cards loaded={loaded} actions={actions} />
+            <Enclosures designs={ready} />
+            <Broken rows={loaded.filter((it) => it.state === 'broken')} />
             <LookList designs={ready} catalogue={catalogue} />
             {keeping}
           </>

@@ -2,21 +2,13 @@
 
 import Box from '@mui/material/Box';
 import { QRCodeSVG } from 'qrcode.react';
-import { useSyncExternalStore, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { useOrigin } from './useOrigin';
 
 /** Ink on paper, whatever the scheme of the screen. */
 const INK = '#1d2a22';
 const QUIET = '#55605a';
 const RULE = '#c9c6ba';
-
-const neverChanges = () => () => {};
-/** This address, as the browser has it; empty while the page is made on the server. */
-const useOrigin = (): string =>
-  useSyncExternalStore(
-    neverChanges,
-    () => window.location.origin,
-    () => '',
-  );
 
 interface Props {
   readonly title: string;

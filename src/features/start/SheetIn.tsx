@@ -10,6 +10,7 @@ import { findAnimal, type Animal } from '@/core/catalogue';
 import { standsAlready } from '@/core/propose';
 import { capital, counted, length } from '@/core/units';
 import { decodeText } from '@/files/decode';
+import { textOfXlsx } from '@/files/xlsxIn';
 import { readRackSheet, sheetTemplate, type RackSheet, type SheetBox } from '@/files/rackSheet';
 import { loadOtherNames, useActs, useDesigns, useStore } from '@/store';
 import { download } from '@/ui/download';
@@ -36,6 +37,7 @@ export function SheetIn({ tools }: { readonly tools: ReactNode }) {
   const today = useToday();
   const designs = useDesigns();
   const [text, setText] = useDraft('sheet');
+  const [refused, setRefused] = useState<string>();
   const [names, setNames] = useState<(id: string) => readonly string[]>(() => NOBODY_ELSE);
   useEffect(() => {
     void loadOtherNames().then((it) => setNames(() => it));
@@ -58,14 +60,19 @@ export function SheetIn({ tools }: { readonly tools: ReactNode }) {
           }),
     [text, animals, names, designs, today, prefs],
   );
+  const take = async (file: File): Promise<void> => {
+    try {
+      const isBook = file.name.toLowerCase().endsWith('.xlsx');
+      setText(isBook ? await textOfXlsx(file) : decodeText(new Uint8Array(await file.arrayBuffer())));
+      setRefused(undefined);
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : 'it cannot be read');
+    }
+  };
   const many = sheet?.boxes.reduce((sum, it) => sum + it.animals.length, 0) ?? 0;
   const put = async (boxes: readonly SheetBox[]): Promise<void> => {
-    const standing = boxes.map(({ animals: own, name, animal, count, size, material, since, note }) => ({
-      design: standsAlready(
-        { id: crypto.randomUUID(), name, animal, count, size, material, since, note },
-        today,
-        catalogue,
-      ),
+    const standing = boxes.map(({ animals: own, ...told }) => ({
+      design: standsAlready({ id: crypto.randomUUID(), ...told }, today, catalogue),
       animals: own.map((it) => ({
         name: it.name,
         rest: { sex: it.sex, hatched: it.hatched },
@@ -89,7 +96,7 @@ export function SheetIn({ tools }: { readonly tools: ReactNode }) {
         <Typography sx={{ color: 'earth.quiet', mt: 0.5, mb: 2, maxWidth: 680 }}>
           A row for each enclosure, or for each animal. Columns are known by their headings, in any order:
           enclosure, species, how many, animal, sex, hatched, there since, weight, weighed on, width, depth,
-          height, made of, note. Copy the rows and paste them, or take a CSV file.
+          height, made of, room, shelf, note. Copy the rows and paste them, or take a file.
         </Typography>
         <TextField
           label="Rows, with their headings"
@@ -103,17 +110,20 @@ export function SheetIn({ tools }: { readonly tools: ReactNode }) {
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.25, mt: 1.25 }}>
           <FileButton
-            words="Take a CSV file"
+            words="Take a file (XLSX or CSV)"
             label="Table of enclosures, a file"
-            accept=".csv,.tsv,.txt,text/csv"
-            onFiles={([file]) =>
-              void file?.arrayBuffer().then((it) => setText(decodeText(new Uint8Array(it))))
-            }
+            accept=".xlsx,.csv,.tsv,.txt,text/csv"
+            onFiles={([file]) => file && void take(file)}
           />
           <Button onClick={() => download('rincon-enclosures.csv', sheetTemplate(), 'text/csv')}>
             Save an empty table to fill in
           </Button>
         </Box>
+        {refused !== undefined && (
+          <Typography role="alert" sx={{ color: 'earth.clay', mt: 1 }}>
+            Not read: {refused}.
+          </Typography>
+        )}
         {sheet && <Seen sheet={sheet} many={many} onPut={() => void put(sheet.boxes)} />}
       </Box>
     </Box>

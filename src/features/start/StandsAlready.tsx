@@ -13,9 +13,10 @@ import { findAnimal } from '@/core/catalogue';
 import type { Enclosure } from '@/core/document';
 import { proposeSize, standsAlready } from '@/core/propose';
 import { capital, counted, length } from '@/core/units';
-import { loadOtherNames, useActs, useStore } from '@/store';
+import { loadOtherNames, useActs, usePlacesKnown, useStore } from '@/store';
 import { AnimalPicker } from '@/ui/AnimalPicker';
 import { DateField } from '@/ui/fields/DateField';
+import { SuggestField } from '@/ui/fields/SuggestField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useReader } from '@/ui/units';
@@ -57,6 +58,9 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
   const [since, setSince] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [note, setNote] = useState('');
+  const [room, setRoom] = useState('');
+  const [shelf, setShelf] = useState('');
+  const known = usePlacesKnown();
   const [failed, setFailed] = useState<string>();
   const [written, setWritten] = useState<readonly { readonly id: string; readonly name: string }[]>([]);
 
@@ -75,7 +79,17 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
       return;
     }
     const design = standsAlready(
-      { id: crypto.randomUUID(), name: title, animal, count: many, size, material, since, note: note.trim() },
+      {
+        id: crypto.randomUUID(),
+        name: title,
+        animal,
+        count: many,
+        size,
+        material,
+        since,
+        note: note.trim(),
+        place: { room, shelf },
+      },
       today,
       catalogue,
     );
@@ -205,6 +219,24 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
                   </MenuItem>
                 ))}
               </TextField>
+              <SuggestField
+                label="Room"
+                value={room}
+                known={known.rooms}
+                most={60}
+                onOpen={known.load}
+                onCommit={setRoom}
+                sx={{ flex: '1 1 160px' }}
+              />
+              <SuggestField
+                label="Shelf"
+                value={shelf}
+                known={known.shelvesIn(room)}
+                most={60}
+                onOpen={known.load}
+                onCommit={setShelf}
+                sx={{ flex: '1 1 160px' }}
+              />
               <TextField
                 label="What is in it"
                 value={note}
@@ -252,8 +284,8 @@ export function StandsAlready({ tools }: { readonly tools: ReactNode }) {
           <Box role="status">
             {written.length === 0 ? (
               <Typography variant="body2" sx={{ color: 'earth.quiet' }}>
-                “And another” keeps animal, size and make for the next: a row of alike boxes is one name each.
-                Is it all in a spreadsheet?{' '}
+                “And another” keeps animal, size, make and room for the next: a row of alike boxes is one name
+                each. Is it all in a spreadsheet?{' '}
                 <Link component={NextLink} href="/new/sheet">
                   Take it from there
                 </Link>

@@ -30,7 +30,8 @@ export function Undescribed({ place }: { readonly place: string }) {
     >
       {design.name} stood before it was written down: its box and who lives there are known, and it is kept
       from that. To forecast its climate, judge its ground or list what it takes, write down what is in it:
-      from what is usual for its animal, changed to what is there, or layer by layer from nothing.
+      from what is usual for its animal, a beginning to be changed to what is there, or layer by layer from
+      nothing. Its forecast then says whether that holds.
       {design.brief.note !== '' && (
         <Box component="blockquote" sx={{ m: 0, mt: 1.5, pl: 1.5, borderLeft: 3, borderColor: 'earth.rule' }}>
           {design.brief.note}

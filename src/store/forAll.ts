@@ -1,0 +1,65 @@
+import type { Catalogue } from '@/core/catalogue';
+import { Design } from '@/core/document';
+import type { EditCall } from '@/core/edits';
+import type { RinconDatabase } from './database';
+import { loadDesign } from './designs';
+import { fetchEdits } from './edits';
+import { saveDesign } from './steps';
+import { thisWindow } from './windows';
+import { written } from './written';
+
+/** One edit that is made in several enclosures, and the one that takes it back, from each as it was. */
+export interface EditForAll {
+  readonly call: (design: Design) => EditCall;
+  readonly back: (before: Design) => EditCall;
+}
+
+/** Makes an edit in several enclosures: in all of them that can be read, or in none. Gives how it is taken back. */
+export async function changeAll(
+  db: RinconDatabase,
+  ids: readonly string[],
+  { call, back }: EditForAll,
+  catalogue: Catalogue,
+  now: number,
+): Promise<() => Promise<void>> {
+  const { applyEdit, EDIT_LABELS } = await fetchEdits();
+  const by = thisWindow().me;
+  const put = async (id: string, how: (design: Design) => EditCall, at: number): Promise<Design | null> => {
+    const loaded = await loadDesign(db, id);
+    if (loaded.state !== 'ready') return null;
+    const { design: base, revision } = loaded.row;
+    const made = how(base);
+    const design = applyEdit(base, made, catalogue);
+    written(Design, design);
+    await saveDesign(db, { base, revision, design, label: EDIT_LABELS[made.edit], gesture: null, by }, at);
+    return base;
+  };
+  const before = new Map<string, Design>();
+  await db.transaction('rw', db.designs, db.steps, async () => {
+    for (const id of ids) {
+      const was = await put(id, call, now);
+      if (was) before.set(id, was);
+    }
+  });
+  return () =>
+    db.transaction('rw', db.designs, db.steps, async () => {
+      for (const [id, was] of before) await put(id, () => back(was), Date.now());
+    });
+}
+
+/** All that came round up to a day is settled, done or not. Nothing is written into a log. */
+export const settledUpTo = (day: string): EditForAll => ({
+  call: () => ({ edit: 'settleCare', change: { settled: day } }),
+  back: ({ care }) => ({ edit: 'settleCare', change: { settled: care.settled } }),
+});
+
+/** Enclosures stand in a room from here on; on a shelf of it, where one is named. */
+export const movedTo = (room: string, shelf: string): EditForAll => ({
+  call: () => ({ edit: 'setPlace', change: { room, shelf } }),
+  back: ({ brief }) => ({ edit: 'setPlace', change: brief.place }),
+});
+
+export const putAway = (isAway: boolean): EditForAll => ({
+  call: () => ({ edit: 'setPutAway', change: { putAway: isAway } }),
+  back: ({ brief }) => ({ edit: 'setPutAway', change: { putAway: brief.putAway } }),
+});
