@@ -75,5 +75,9 @@ function Opening() {
 
 function InUnits({ children }: { readonly children: ReactNode }) {
   const { settings } = useStore();
-  return <UnitsProvider prefs={settings.units}>{children}</UnitsProvider>;
+  return (
+    <UnitsProvider prefs={settings.units} currency={settings.currency}>
+      {children}
+    </UnitsProvider>
+  );
 }

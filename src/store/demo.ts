@@ -57,3 +57,48 @@ export async function layDemo(db: RinconDatabase, demo: Demo): Promise<void> {
     await saveSetting(db, 'demoLaid', true);
   });
 }
+
+/** Whether a row came with the demo, by its id. */
+export const isOfDemo = (id: string): boolean => /^demo[- ]/.test(id);
+
+/**
+ * Takes the demo away in one step: its enclosures into the trash, and all else that came with it. What its keeper wrote down
+ * in them goes with them. Gives how it is laid out again as it was.
+ */
+export async function takeDemoAway(db: RinconDatabase, now: number): Promise<() => Promise<void>> {
+  const tables = [db.designs, db.log, db.series, db.blocks, db.animals, db.cultures, db.equipment, db.shelf];
+  return db.transaction('rw', tables, async () => {
+    const designs = await db.designs.filter((it) => isOfDemo(it.id) && it.deleted === 0).primaryKeys();
+    const gone = new Set(designs);
+    const log = await db.log.filter((it) => gone.has(it.design)).toArray();
+    const series = await db.series.filter((it) => gone.has(it.design)).toArray();
+    const points = new Set(series.map((it) => it.id));
+    const blocks = await db.blocks.filter((it) => points.has(it.series)).toArray();
+    const animals = await db.animals.filter((it) => isOfDemo(it.id)).toArray();
+    const cultures = await db.cultures.filter((it) => isOfDemo(it.id)).toArray();
+    const equipment = await db.equipment.filter((it) => gone.has(it.design)).toArray();
+    const shelf = await db.shelf.filter((it) => isOfDemo(it.id)).toArray();
+    await db.designs.where('id').anyOf(designs).modify({ deleted: now });
+    await db.log.bulkDelete(log.map((it) => it.id));
+    await db.series.bulkDelete(series.map((it) => it.id));
+    await db.blocks
+      .where('series')
+      .anyOf([...points])
+      .delete();
+    await db.animals.bulkDelete(animals.map((it) => it.id));
+    await db.cultures.bulkDelete(cultures.map((it) => it.id));
+    await db.equipment.bulkDelete(equipment.map((it) => it.id));
+    await db.shelf.bulkDelete(shelf.map((it) => it.id));
+    return () =>
+      db.transaction('rw', tables, async () => {
+        await db.designs.where('id').anyOf(designs).modify({ deleted: 0 });
+        await db.log.bulkPut(log);
+        await db.series.bulkPut(series);
+        await db.blocks.bulkPut(blocks);
+        await db.animals.bulkPut(animals);
+        await db.cultures.bulkPut(cultures);
+        await db.equipment.bulkPut(equipment);
+        await db.shelf.bulkPut(shelf);
+      });
+  });
+}

@@ -117,10 +117,11 @@ export function useEditing(): Editing {
 
 /** What is to be bought for the open enclosure, less what is on the shelf. */
 export function useBuying(): Buying {
-  const { catalogue, shelf, settings } = useStore();
+  const { catalogue, shelfFor, settings } = useStore();
   const { design, assessment } = useOpenDesign();
   return useMemo(
-    () => buyingOf([{ design, assessment }], catalogue, shelf, settings.spare, settings.prices),
-    [design, assessment, catalogue, shelf, settings.spare, settings.prices],
+    () =>
+      buyingOf([{ design, assessment }], catalogue, shelfFor([design.id]), settings.spare, settings.prices),
+    [design, assessment, catalogue, shelfFor, settings.spare, settings.prices],
   );
 }

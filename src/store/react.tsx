@@ -1,7 +1,7 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { DAY_MS } from '@/core/physics/constants';
 import { catalogue as shipped, withOwn, withPrices, type OwnRows } from '@/catalogue';
 import type { Catalogue } from '@/core/catalogue';
@@ -23,7 +23,7 @@ import {
 import { changeAll, type EditForAll } from './forAll';
 import { createStanding, type StandingBox } from './stands';
 import { RinconDatabase, type PictureRow } from './database';
-import { layDemo, loadDemo } from './demo';
+import { isOfDemo, layDemo, loadDemo } from './demo';
 import { emptyOldBin, listDesigns } from './designs';
 import type { Loaded } from './openRow';
 import {
@@ -59,6 +59,11 @@ interface Store {
   readonly moves: readonly ShelfMove[];
   readonly stocks: ReadonlyMap<string, Stock>;
   readonly shelf: Shelf;
+  /**
+   * What lists of these enclosures may take from it: those of the demo from all of it, a keeper's own only from what was
+   * bought for them.
+   */
+  readonly shelfFor: (designs: readonly string[]) => Shelf;
   /** Why nothing can be stored any more: it was deleted from outside, or a newer version has it; null: it can. */
   readonly gone: Gone | null;
   readonly today: string;
@@ -127,6 +132,11 @@ export function StoreProvider({ demo, today, waiting, blocked, broken, children 
   const moves = useLiveQuery(() => (db ? listMoves(db) : undefined), [db]);
   const stocks = useMemo(() => stockOf(moves ?? []), [moves]);
   const shelf = useMemo(() => shelfAmounts(stocks), [stocks]);
+  const own = useMemo(() => shelfAmounts(stockOf((moves ?? []).filter((it) => !isOfDemo(it.id)))), [moves]);
+  const shelfFor = useCallback(
+    (designs: readonly string[]) => (designs.length > 0 && designs.every(isOfDemo) ? shelf : own),
+    [shelf, own],
+  );
   const prices = settings?.prices ?? DEFAULT_SETTINGS.prices;
   // Read anew at every change of any setting: the same words mean the same rows.
   const written = JSON.stringify(settings ? [ownRows(settings), prices] : null);
@@ -144,12 +154,13 @@ export function StoreProvider({ demo, today, waiting, blocked, broken, children 
             moves,
             stocks,
             shelf,
+            shelfFor,
             gone,
             today,
             set: <K extends keyof Settings>(key: K, value: Settings[K]) => saveSetting(db, key, value),
           }
         : undefined,
-    [db, settings, catalogue, moves, stocks, shelf, gone, today],
+    [db, settings, catalogue, moves, stocks, shelf, shelfFor, gone, today],
   );
 
   if (error !== undefined) return broken(error);

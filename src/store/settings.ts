@@ -5,6 +5,7 @@ import { PlannedComparison } from '@/core/compare/planned';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { Mix, refusalOf } from '@/core/document';
 import { FAMILIES } from '@/core/mixing';
+import type { Terms as QuoteTerms } from '@/core/pricing';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';
 import { note, type Unreadable } from './readable';
@@ -52,8 +53,22 @@ const OWN_SCHEMAS = { materials: Material, recipes: Recipe, animals: Animal, pla
 const Price = z.number().finite().min(0).max(1e6);
 const LONGEST_PRICE_KEY = 160;
 
+const Terms = z.object({
+  rate: z.number().min(0).max(1e4),
+  margin: z.number().min(0).max(10),
+  tax: z.object({ name: z.string().max(40), share: z.number().min(0).max(1) }).nullable(),
+  roundTo: z.number().min(0).max(1000),
+}) satisfies z.ZodType<QuoteTerms>;
+const USUAL_TERMS: z.infer<typeof Terms> = { rate: 0, margin: 0, tax: null, roundTo: 1 };
+
 const Settings = z.object({
   units: Units.catch(METRIC),
+  /** What prices are in, ISO 4217; null: they are bare numbers. */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .nullable()
+    .catch(null),
   /** The builder's own prices by `material/pack`. */
   prices: z
     .record(z.string(), z.unknown())
@@ -93,6 +108,10 @@ const Settings = z.object({
   comparisons: rows(PlannedComparison),
   /** Enclosures whose devices are listened to. */
   joined: z.array(z.string()).catch([]),
+  /** On what terms its keeper works for others. */
+  terms: Terms.catch(USUAL_TERMS),
+  /** Who makes it, as it stands on a quote: a name, and lines below it. */
+  maker: z.object({ name: z.string().max(80), lines: z.string().max(400) }).catch({ name: '', lines: '' }),
   /** How the rack is looked at: sorted, grouped, as cards or a list; and its keeper's own order, by ids. */
   rack: z
     .object({
@@ -109,6 +128,7 @@ export type Settings = z.infer<typeof Settings>;
 
 export const DEFAULT_SETTINGS: Settings = {
   units: METRIC,
+  currency: null,
   prices: {},
   materials: [],
   recipes: [],
@@ -124,6 +144,8 @@ export const DEFAULT_SETTINGS: Settings = {
   away: null,
   comparisons: [],
   joined: [],
+  terms: USUAL_TERMS,
+  maker: { name: '', lines: '' },
   rack: { sort: 'name', group: 'none', as: 'cards', order: [] },
   exported: null,
 };
@@ -168,6 +190,7 @@ export function unreadableIn(stored: Readonly<Record<string, unknown>>): readonl
 /** Settings that go into a backup; prices and own rows go with the enclosures. */
 export const KEPT_SETTINGS = [
   'units',
+  'currency',
   'tub',
   'spare',
   'matches',
@@ -175,6 +198,8 @@ export const KEPT_SETTINGS = [
   'away',
   'bench',
   'comparisons',
+  'terms',
+  'maker',
   'rack',
 ] as const;
 

@@ -10,6 +10,7 @@ import { priceKey, type Buying, type BuyPack, type BuyRow, type Measure, type Sh
 import type { Pack } from '@/core/catalogue';
 import type { Purchase } from '@/core/ground';
 import { capital, counted, bag, length, mass, area, tank } from '@/core/units';
+import { CurrencyChoice } from './CurrencyChoice';
 import { TableCard } from './TableCard';
 import { useReader, type Reader } from './units';
 import { TUBE } from './words';
@@ -91,6 +92,8 @@ const shelved = (rows: readonly BuyRow[], reader: Reader) =>
 const packText = (it: BuyPack, reader: Reader): string =>
   it.pack ? packWords(it.pack, reader) : reader.tell(it.words);
 
+/** What the catalogue’s typical prices are in, roughly: about the same of each (common practice). */
+const TYPICAL_IN: ReadonlySet<string> = new Set(['EUR', 'USD', 'GBP', 'CHF', 'CAD', 'AUD', 'NZD']);
 /** Shares that are bought to spare. */
 const SPARES = [0, 0.05, 0.1, 0.2] as const;
 
@@ -100,13 +103,26 @@ interface Props {
   readonly reader: Reader;
   readonly spare: number;
   readonly onSpare: (spare: number) => void;
+  /** What prices are in, ISO 4217; null: bare numbers. */
+  readonly currency: string | null;
+  readonly onCurrency: (currency: string | null) => void;
   readonly onPrice: (key: string, price: number | null) => void;
   /** What was bought: the lines for the book of the shelf. */
   readonly onBought: (receipts: ReturnType<typeof shelved>) => void;
 }
 
 /** What to buy, shop by shop, in whole packs, each price open to the builder's own. */
-export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBought }: Props) {
+export function BuyTable({
+  buying,
+  prices,
+  reader,
+  spare,
+  onSpare,
+  onPrice,
+  onBought,
+  currency,
+  onCurrency,
+}: Props) {
   const { write } = reader;
   const several = new Set(buying.rows.flatMap((it) => it.builds)).size > 1;
   const all = shelved(buying.rows, reader);
@@ -114,10 +130,12 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <Typography variant="h2" component="p">
-          {reader.num(buying.price, 2)} in {counted(buying.byShop.length, 'shop')}
+          {reader.money(buying.price)} in {counted(buying.byShop.length, 'shop')}
         </Typography>
         <Typography variant="body2" sx={{ color: 'earth.quiet', flex: 1, minWidth: 240 }}>
-          Prices in italics are typical: write in what the shop asks.
+          {currency === null || TYPICAL_IN.has(currency)
+            ? 'Prices in italics are typical: write in what the shop asks.'
+            : 'Prices in italics are typical in euros or dollars, not in your currency: write in what the shop asks.'}
         </Typography>
         <TextField
           select
@@ -133,6 +151,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
             </MenuItem>
           ))}
         </TextField>
+        <CurrencyChoice value={currency} locale={reader.locale} onChange={onCurrency} />
         {all.length > 0 && (
           <Button className="no-print" variant="outlined" onClick={() => onBought(all)}>
             All bought: put it on the shelf
@@ -156,7 +175,7 @@ export function BuyTable({ buying, prices, reader, spare, onSpare, onPrice, onBo
                 Bought here
               </Button>
             )}
-            <Box sx={{ typography: 'h3', fontVariantNumeric: 'tabular-nums' }}>{reader.num(price, 2)}</Box>
+            <Box sx={{ typography: 'h3', fontVariantNumeric: 'tabular-nums' }}>{reader.money(price)}</Box>
           </Box>
           <TableCard label={SHOP_WORD[shop]}>
             <colgroup>
@@ -275,7 +294,7 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
           {row.leftOver > 1e-9 ? amountWords(row.measure, row.leftOver, reader) : '–'}
         </Box>
       </td>
-      <td className="number">{reader.num(row.price, 2)}</td>
+      <td className="number">{reader.money(row.price)}</td>
     </tr>
   );
 }

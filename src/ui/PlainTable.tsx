@@ -26,6 +26,12 @@ export function PlainTable({ children, label }: { readonly children: ReactNode; 
         '& .number': { textAlign: 'right' },
         '& .icon': { width: 36, px: 0.5, textAlign: 'right' },
         '& tbody tr:last-of-type td': { borderBottom: 0 },
+        '@media print': {
+          fontSize: '8.5pt',
+          '& th, & td': { whiteSpace: 'normal', px: '1.2mm', height: 'auto', overflowWrap: 'anywhere' },
+          '& .number': { overflowWrap: 'normal' },
+          '& tr': { breakInside: 'avoid' },
+        },
         '& tr[data-selected=true] td': { bgcolor: 'earth.mossWash' },
         '& tbody tr:last-of-type td:first-of-type': { borderBottomLeftRadius: 11 },
         '& tbody tr:last-of-type td:last-of-type': { borderBottomRightRadius: 11 },

@@ -36,7 +36,7 @@ export function SupplyTable({ label, supplies, children }: Props) {
             <td style={{ whiteSpace: 'normal' }}>
               {need.packs.map((pack) => `${pack.count} × ${reader.tell(pack.words)}`).join(', ')}
             </td>
-            <td className="number">{reader.num(need.price, 2)}</td>
+            <td className="number">{reader.money(need.price)}</td>
           </tr>
         ))}
         {children}

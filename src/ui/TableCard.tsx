@@ -15,6 +15,8 @@ export function TableCard({ label, children }: { readonly label: string; readonl
         borderColor: 'earth.rule',
         borderRadius: '12px',
         overflow: 'auto',
+        // On paper nothing can be pushed: it is as wide as the page, and its words break.
+        '@media print': { overflow: 'visible', border: 0, bgcolor: 'transparent' },
         '&:focus-visible': { outline: '2px solid', outlineColor: 'earth.clay', outlineOffset: 2 },
       }}
     >

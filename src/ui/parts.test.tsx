@@ -159,6 +159,8 @@ describe('the buying list', () => {
         reader={reader}
         onBought={onBought}
         onPrice={onPrice}
+        currency={null}
+        onCurrency={() => {}}
       />
     );
   }

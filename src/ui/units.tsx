@@ -6,6 +6,7 @@ import {
   formatQuantity,
   METRIC,
   formatMessage,
+  formatMoney,
   number,
   parseNumber,
   plainNumber,
@@ -16,16 +17,24 @@ import {
 } from '@/core/units';
 
 const PrefsContext = createContext<UnitPrefs>(METRIC);
+const CurrencyContext = createContext<string | null>(null);
 
 /** Everything below it is read and written in these units. */
 export function UnitsProvider({
   prefs,
+  currency = null,
   children,
 }: {
   readonly prefs: UnitPrefs;
+  /** ISO 4217; null: prices are bare numbers. */
+  readonly currency?: string | null;
   readonly children: ReactNode;
 }) {
-  return <PrefsContext value={prefs}>{children}</PrefsContext>;
+  return (
+    <PrefsContext value={prefs}>
+      <CurrencyContext value={currency}>{children}</CurrencyContext>
+    </PrefsContext>
+  );
 }
 
 export interface Reader {
@@ -37,6 +46,8 @@ export interface Reader {
   readonly tell: (said: Message | string) => string;
   /** A bare number; its decimals always, where they are told. */
   readonly num: (value: number, decimals?: number) => string;
+  /** A price in the keeper's currency, as the reader's country writes it; a bare number where none was told. */
+  readonly money: (value: number) => string;
   /** A bare number as it was typed; null: it is none. */
   readonly parse: (text: string) => number | null;
   /** A bare number as it stands in a field. */
@@ -49,6 +60,7 @@ const browserLocale = (): string => new Intl.NumberFormat().resolvedOptions().lo
 /** Writes and reads numbers, quantities and sentences in the reader's units and the browser's locale. */
 export function useReader(): Reader {
   const prefs = useContext(PrefsContext);
+  const currency = useContext(CurrencyContext);
   return useMemo(() => {
     const locale = browserLocale();
     return {
@@ -57,8 +69,9 @@ export function useReader(): Reader {
       write: (quantity, more) => formatQuantity(quantity, { prefs, locale, ...more }),
       tell: (said) => formatMessage(asMessage(said), { prefs, locale }),
       num: (value, decimals) => formatQuantity(number(value, decimals), { prefs, locale }),
+      money: (value) => formatMoney(value, currency, locale),
       parse: (text) => parseNumber(text, locale),
       plain: (value, places) => plainNumber(value, places, locale),
     };
-  }, [prefs]);
+  }, [prefs, currency]);
 }

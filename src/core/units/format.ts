@@ -237,6 +237,21 @@ function formatter(locale: string | undefined, least: number, most: number): Int
   return made;
 }
 
+/**
+ * A price as the reader's country writes it, with as many decimals as its currency has; without one a bare number of two.
+ * @param currency ISO 4217; null: none was told
+ */
+export function formatMoney(value: number, currency: string | null, locale?: string): string {
+  if (currency === null) return formatter(locale, 2, 2).format(value);
+  const key = `money ${locale ?? ''} ${currency}`;
+  let made = formatters.get(key);
+  if (!made) {
+    made = new Intl.NumberFormat(locale, { style: 'currency', currency });
+    formatters.set(key, made);
+  }
+  return made.format(value);
+}
+
 /** Writes a quantity in the person's unit, with a no-break space before the symbol. */
 export function formatQuantity(quantity: Quantity, options: FormatOptions): string {
   if (quantity.about !== undefined) return formatAbout(quantity, quantity.about, options);

@@ -13,6 +13,7 @@ import { SaveMenu } from '@/ui/SaveMenu';
 import { useReader } from '@/ui/units';
 import { useTab } from '@/ui/useTab';
 import { BuyTab } from './BuyTab';
+import { ChargeTab } from './ChargeTab';
 import { CutTab } from './CutTab';
 import { Making } from './Making';
 import { PlanTab } from './PlanTab';
@@ -22,6 +23,7 @@ const TABS = {
   buy: { label: 'To buy', Sheet: BuyTab },
   cut: { label: 'To cut and prepare', Sheet: CutTab },
   make: { label: 'To be made', Sheet: Making },
+  charge: { label: 'To charge', Sheet: ChargeTab },
 } as const;
 type Sheet = keyof typeof TABS;
 const ORDER = Object.keys(TABS) as Sheet[];

@@ -8,7 +8,7 @@ import { useUndoable } from '@/ui/useUndoable';
 
 /** What to buy for this enclosure, shop by shop. */
 export function BuyTab() {
-  const { settings } = useStore();
+  const { settings, set } = useStore();
   const buying = useBuying();
   const reader = useReader();
   const setPrice = useSetPrice();
@@ -29,6 +29,8 @@ export function BuyTab() {
         reader={reader}
         spare={spare}
         onSpare={setSpare}
+        currency={settings.currency}
+        onCurrency={(currency) => void set('currency', currency)}
         onPrice={setPrice}
         onBought={(receipts) =>
           void book

@@ -251,7 +251,7 @@ function Way({
   readonly onTake: (answer: Answered) => void;
 }) {
   const { catalogue } = useStore();
-  const { tell, num } = useReader();
+  const { tell, money, num } = useReader();
   const { aim, verdict, burden, design } = answer;
   const differences = differencesOf([of, design], catalogue);
   const outside = outsideOf(verdict).length;
@@ -273,7 +273,7 @@ function Way({
       </Box>
       <VerdictMark state={{ at: 'known', verdict, findings: yearFindings(verdict, design, catalogue) }} />
       <Typography variant="body2" sx={{ color: 'earth.quiet', mt: 0.5 }}>
-        {why} About {num(burden.price, 0)} for what is new; {num(burden.watts, 0)} W in the mean;{' '}
+        {why} About {money(burden.price)} for what is new; {num(burden.watts, 0)} W in the mean;{' '}
         {burden.hands < 0.5 ? 'no spraying' : `sprayed by hand ${counted(burden.hands, 'time')} a week`}.
       </Typography>
       {differences.length === 0 ? (

@@ -158,9 +158,9 @@ function BuysTime({
         {price === null
           ? ', done when it happens'
           : price > 0.005
-            ? `, ${reader.num(price, 2)} more on the list`
+            ? `, ${reader.money(price)} more on the list`
             : price < -0.005
-              ? `, ${reader.num(-price, 2)} less on the list`
+              ? `, ${reader.money(-price)} less on the list`
               : ', nothing more on the list'}
       </Typography>
       {calls.length > 0 && (

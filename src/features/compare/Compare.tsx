@@ -123,7 +123,7 @@ function Sides({
   readonly since: string | null;
   readonly until: string | null;
 }) {
-  const { catalogue, shelf, settings } = useStore();
+  const { catalogue, shelfFor, settings } = useStore();
   const reader = useReader();
   const log = useLog(null, 800);
   const series = useSeries(null);
@@ -155,12 +155,12 @@ function Sides({
           buyingOf(
             [{ design, assessment: assess(design, catalogue) }],
             catalogue,
-            shelf,
+            shelfFor([design.id]),
             settings.spare,
             settings.prices,
           ).price,
       ),
-    [designs, catalogue, shelf, settings.spare, settings.prices],
+    [designs, catalogue, shelfFor, settings.spare, settings.prices],
   );
   const differences = useMemo(() => allDifferencesOf(designs, catalogue), [designs, catalogue]);
   if (!kept) return <Message title="Reading what was kept of each" role="status" />;

@@ -42,7 +42,7 @@ function Named({ design }: { readonly design: Design }) {
 
 /** One purchase for several enclosures. */
 export function JointLists({ tools }: { readonly tools: ReactNode }) {
-  const { catalogue, settings, shelf } = useStore();
+  const { catalogue, settings, shelfFor, set } = useStore();
   const designs = useDesigns();
   const reader = useReader();
   const onPrice = useSetPrice();
@@ -59,9 +59,10 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
     const builds = (all ?? [])
       .filter((design) => !left.has(design.id))
       .map((design) => ({ design, assessment: assess(design, catalogue) }));
+    const shelf = shelfFor(builds.map((it) => it.design.id));
     const buy = (own: typeof builds) => buyingOf(own, catalogue, shelf, spare, settings.prices);
     return [buy(builds), builds.reduce((sum, it) => sum + buy([it]).price, 0)] as const;
-  }, [all, left, catalogue, shelf, spare, settings.prices]);
+  }, [all, left, catalogue, shelfFor, spare, settings.prices]);
   const saved = apart - buying.price;
 
   return (
@@ -141,6 +142,8 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
                 reader={reader}
                 spare={spare}
                 onSpare={setSpare}
+                currency={settings.currency}
+                onCurrency={(currency) => void set('currency', currency)}
                 onPrice={onPrice}
                 onBought={(receipts) =>
                   void book
@@ -151,7 +154,7 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
             )}
             {saved > 0.005 && (
               <Typography sx={{ mt: 1.25 }}>
-                Bought one by one it would be {reader.num(apart, 2)}: together saves {reader.num(saved, 2)}.
+                Bought one by one it would be {reader.money(apart)}: together saves {reader.money(saved)}.
               </Typography>
             )}
             {buying.rolls.map((it) => (

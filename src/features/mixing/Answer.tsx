@@ -244,7 +244,7 @@ function Found({ plan, problem, soil, soils, catalogue, onLay }: FoundProps) {
               <td />
               <td />
               <td className="number">
-                <b>{reader.num(plan.price, 2)}</b>
+                <b>{reader.money(plan.price)}</b>
               </td>
             </tr>
           </tbody>

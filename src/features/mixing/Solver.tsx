@@ -34,7 +34,8 @@ const GOAL_OPTIONS = GOALS.map((value) => ({ value, ...GOAL_WORD[value] }));
 
 /** Finds the mix, or the mixes of several enclosures, from what is on the shelf and in the shops. */
 export function Solver({ soils, soil, bench, family, placed, onLay }: Props) {
-  const { catalogue, shelf, settings } = useStore();
+  const { catalogue, shelfFor, settings } = useStore();
+  const shelf = shelfFor(soil ? [soil.design.id] : []);
   const { write, parse } = useReader();
   const mixable = materialsFor(catalogue, 'mix');
   const ready = materialsFor(catalogue, 'ready-made');

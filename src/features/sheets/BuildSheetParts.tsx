@@ -154,7 +154,7 @@ export function ToBuy() {
   const reader = useReader();
   return (
     <>
-      <h3>To buy, {reader.num(buying.price, 2)} in all</h3>
+      <h3>To buy, {reader.money(buying.price)} in all</h3>
       <table>
         <tbody>
           {buying.byShop.map(({ shop, rows }) => (

@@ -14,14 +14,15 @@ interface Props {
   readonly title: string;
   readonly kicker: string;
   readonly lines: readonly string[];
-  /** Of the enclosure, within this Rincon. */
-  readonly path: string;
+  /** Of the enclosure, within this Rincon; null: it is for somebody who has none, and bears no address. */
+  readonly path: string | null;
   readonly children: ReactNode;
 }
 
 /** A sheet of paper: head with the enclosure's own address as a QR code, then what is on it. */
 export function Paper({ title, kicker, lines, path, children }: Props) {
-  const address = `${useOrigin()}${path}`;
+  const origin = useOrigin();
+  const address = path === null ? null : `${origin}${path}`;
   return (
     <Box
       className="rincon-paper"
@@ -72,19 +73,21 @@ export function Paper({ title, kicker, lines, path, children }: Props) {
             <div key={it}>{it}</div>
           ))}
         </Box>
-        <Box sx={{ width: 132, textAlign: 'center' }}>
-          <QRCodeSVG
-            value={address}
-            size={96}
-            marginSize={2}
-            level="M"
-            title={`Address of this enclosure: ${address}`}
-            fgColor={INK}
-          />
-          <Box className="quiet" sx={{ fontSize: '0.6rem', lineHeight: 1.25, overflowWrap: 'anywhere' }}>
-            {address}
+        {address !== null && (
+          <Box sx={{ width: 132, textAlign: 'center' }}>
+            <QRCodeSVG
+              value={address}
+              size={96}
+              marginSize={2}
+              level="M"
+              title={`Address of this enclosure: ${address}`}
+              fgColor={INK}
+            />
+            <Box className="quiet" sx={{ fontSize: '0.6rem', lineHeight: 1.25, overflowWrap: 'anywhere' }}>
+              {address}
+            </Box>
           </Box>
-        </Box>
+        )}
       </Box>
       {children}
     </Box>

@@ -8,6 +8,7 @@ import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { useOpenDesign } from '@/store';
 import { Fetching } from '@/ui/Fetching';
@@ -16,16 +17,20 @@ import { BuildSheet } from './BuildSheet';
 // It comes when it is first looked at.
 const CareSheet = dynamic(() => import('./CareSheet').then((it) => it.CareSheet), { loading: Fetching });
 
+const QuoteSheet = dynamic(() => import('./QuoteSheet').then((it) => it.QuoteSheet), { loading: Fetching });
+
 const SHEETS = {
   build: { label: 'Build sheet', Sheet: BuildSheet },
   care: { label: 'Care sheet', Sheet: CareSheet },
+  quote: { label: 'Quote', Sheet: QuoteSheet },
 } as const;
 type Name = keyof typeof SHEETS;
 
 /** Sheets as they come out of the printer; the browser’s own print dialogue also saves them as PDF. */
 export function Sheets() {
   const { design } = useOpenDesign();
-  const [name, setName] = useState<Name>('build');
+  const asked = useSearchParams().get('sheet');
+  const [name, setName] = useState<Name>(asked !== null && asked in SHEETS ? (asked as Name) : 'build');
   const { Sheet } = SHEETS[name];
   return (
     <Box

@@ -28,9 +28,9 @@ interface Props {
 
 /** The design the answers come to: drawn, summed up, judged, with what is to be checked. */
 export function DesignSoFar({ design, assessment, search, onMend }: Props) {
-  const { catalogue, shelf, settings } = useStore();
-  const { write, num } = useReader();
-  const toBuy = buyingOf([{ design, assessment }], catalogue, shelf, settings.spare).price;
+  const { catalogue, shelfFor, settings } = useStore();
+  const { write, money } = useReader();
+  const toBuy = buyingOf([{ design, assessment }], catalogue, shelfFor([]), settings.spare).price;
   const judged = useVerdict(design, catalogue, null);
   const verdict = verdictOf(search, judged);
   const method = DRAINAGE_METHODS[design.ground.method];
@@ -65,7 +65,7 @@ export function DesignSoFar({ design, assessment, search, onMend }: Props) {
       </Typography>
       <Typography variant="body2" sx={{ color: 'earth.quiet', mb: 1.25 }}>
         {bare ? '' : `${method.why} `}
-        {coverWords(design.enclosure.material, design.enclosure.topCover)} {num(toBuy, 2)} to buy at typical
+        {coverWords(design.enclosure.material, design.enclosure.topCover)} {money(toBuy)} to buy at typical
         prices.
       </Typography>
       <Box sx={{ mb: 1.25 }}>

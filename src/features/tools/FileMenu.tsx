@@ -14,8 +14,20 @@ import { useRef, useState } from 'react';
 import type { Design } from '@/core/document';
 import { capital, counted } from '@/core/units';
 import { fileName, writeSingle } from '@/files';
-import { belongingsOf, layDemo, loadDemo, noteCopied, ownRows, storageTrouble, useStore } from '@/store';
+import {
+  belongingsOf,
+  isOfDemo,
+  layDemo,
+  listDesigns,
+  loadDemo,
+  noteCopied,
+  ownRows,
+  storageTrouble,
+  takeDemoAway,
+  useStore,
+} from '@/store';
 import { download } from '@/ui/download';
+import { useAct } from '@/ui/useAct';
 import { useLater } from '@/ui/useLater';
 import { exportEverything } from './exportEverything';
 import type { HandOver } from './HandOver';
@@ -28,6 +40,8 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
   const { db, catalogue, settings, set } = useStore();
   const { enqueueSnackbar } = useSnackbar();
   const backup = useBackup();
+  const act = useAct();
+  const [hasDemo, setHasDemo] = useState(false);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const { takeIn, dialog, refusal, forget } = useTakeIn();
   const [handing, setHanding] = useState<{
@@ -41,7 +55,16 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
 
   return (
     <>
-      <Button variant="outlined" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+      <Button
+        variant="outlined"
+        aria-haspopup="menu"
+        onClick={(event) => {
+          setAnchor(event.currentTarget);
+          void listDesigns(db).then((all) =>
+            setHasDemo(all.some((it) => it.state === 'ready' && isOfDemo(it.row.id))),
+          );
+        }}
+      >
         File
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={close}>
@@ -160,6 +183,16 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
         >
           Lay out the demo nature room
         </MenuItem>
+        {hasDemo && (
+          <MenuItem
+            onClick={() => {
+              close();
+              void act('The demo nature room is put away.', () => takeDemoAway(db, Date.now()));
+            }}
+          >
+            Take the demo nature room away
+          </MenuItem>
+        )}
       </Menu>
       <input
         ref={input}

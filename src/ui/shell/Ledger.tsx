@@ -24,7 +24,7 @@ interface Props {
 
 /** The sums a builder keeps asking for, always in sight. */
 export function Ledger({ assessment, described, buying, verdict, findings, findingsHref }: Props) {
-  const { write, num } = useReader();
+  const { write, money } = useReader();
   const { standingMass } = assessment;
   const packs = buying.rows.reduce(
     (all, row) => all + row.packs.reduce((count, pack) => count + pack.count, 0),
@@ -43,7 +43,7 @@ export function Ledger({ assessment, described, buying, verdict, findings, findi
         [assessment.drainageVolume > 0 ? write(bag(assessment.drainageVolume)) : '–', 'drainage'],
         [write(tank(assessment.waterToMixIn)), 'water to mix in'],
         [write(mass(standingMass)), `standing, ${hands}`],
-        [num(buying.price, 2), `to buy, ${counted(packs, 'pack or piece', 'packs and pieces')}`],
+        [money(buying.price), `to buy, ${counted(packs, 'pack or piece', 'packs and pieces')}`],
       ];
   return (
     <Box

@@ -1,0 +1,1 @@
+export { quoteOf, type Job, type Quote, type Terms } from './quote';
