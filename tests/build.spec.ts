@@ -16,19 +16,17 @@ async function pagesOf(pdf: Uint8Array): Promise<readonly string[]> {
 
 /** What a phone's camera would read off the sheet. */
 async function qrOn(page: Page): Promise<string | undefined> {
-  const { data, width, height } = await page
-    .getByRole('img', { name: /^Address of this enclosure/ })
-    .evaluate(async (svg) => {
-      const image = new Image();
-      image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(new XMLSerializer().serializeToString(svg))}`;
-      await image.decode();
-      const canvas = document.createElement('canvas');
-      canvas.width = canvas.height = 400;
-      const context = canvas.getContext('2d')!;
-      context.drawImage(image, 0, 0, 400, 400);
-      const drawn = context.getImageData(0, 0, 400, 400);
-      return { data: [...drawn.data], width: drawn.width, height: drawn.height };
-    });
+  const { data, width, height } = await page.getByRole('img', { name: /^In short/ }).evaluate(async (svg) => {
+    const image = new Image();
+    image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(new XMLSerializer().serializeToString(svg))}`;
+    await image.decode();
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = 400;
+    const context = canvas.getContext('2d')!;
+    context.drawImage(image, 0, 0, 400, 400);
+    const drawn = context.getImageData(0, 0, 400, 400);
+    return { data: [...drawn.data], width: drawn.width, height: drawn.height };
+  });
   return jsQR(new Uint8ClampedArray(data), width, height)?.data;
 }
 
@@ -114,13 +112,14 @@ test('a step keeps what was read at it, and its pictures; what is no picture is 
   await expect(sheet.getByRole('button', { name: /^Picture 1 of/ })).toBeVisible();
 });
 
-test('the build sheet and the care sheet are printed to PDF and read back, with the address in their QR code', async ({
+test('the build sheet and the care sheet are printed to PDF and read back; the code on the care sheet is read by any phone, and leads nowhere', async ({
   page,
 }) => {
   await demo(page);
   await page.goto('/e/demo-hedge/sheets');
   await expect(page.getByRole('heading', { name: 'Hedge', exact: true })).toBeVisible();
-  await expect.poll(() => qrOn(page)).toBe(`${new URL(page.url()).origin}/e/demo-hedge/build`);
+  // Where this Rincon stands is nothing to whoever gets the sheet.
+  await expect(page.locator('[data-sheet]')).not.toContainText('127.0.0.1');
   const pages = await pagesOf(await page.pdf({ format: 'A4' }));
   expect(pages.length).toBeGreaterThanOrEqual(3);
   const all = pages.join(' ');
@@ -135,6 +134,10 @@ test('the build sheet and the care sheet are printed to PDF and read back, with 
   const price = /To buy,\s+([\d.]+)\s+in all/.exec(all)?.[1];
   await page.getByRole('tab', { name: 'Care sheet' }).click();
   await expect(page.getByRole('heading', { name: /^Hedge: 3 green anoles/ })).toBeVisible();
+  await expect
+    .poll(() => qrOn(page))
+    .toMatch(/^Hedge: 3 green anoles\nAnolis carolinensis\nBasking spot, its surface: \d+ to \d+ °C\n/);
+  expect(await qrOn(page)).not.toMatch(/https?:/);
   const care = (await pagesOf(await page.pdf({ format: 'A4' }))).join(' ');
   for (const words of ['What is right', 'Call the veterinarian at once', 'When the power fails', 'Keeper'])
     expect(care).toContain(words);

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, test, type Page } from './test';
 import { demo, sound } from './helpers';
@@ -146,4 +147,42 @@ test('the demo’s shelf is not one’s own: nothing is taken off it for a new e
   await expect(page.getByRole('heading', { name: 'One enclosure', exact: true })).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('heading', { name: 'Five enclosures', exact: true })).toBeVisible();
+});
+
+test('handed over as a page: read without scripts or a network, taken in by a Rincon that has never seen it', async ({
+  page,
+  browser,
+}) => {
+  await demo(page);
+  await page.goto('/e/demo-bog-shelf/sheets');
+  await page.getByRole('tab', { name: 'Care sheet' }).click();
+  await expect(page.getByRole('heading', { name: /^Bog shelf: 4 Vietnamese mossy frogs/ })).toBeVisible();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a page' }).click();
+  await page.getByRole('menuitem', { name: 'With its log and animals' }).click();
+  const saved = await waiting;
+  expect(saved.suggestedFilename()).toBe('Bog-shelf-care-sheet.html');
+  const path = await saved.path();
+  const html = readFileSync(path, 'utf8');
+  expect(html).not.toMatch(/127\.0\.0\.1|localhost/);
+
+  const plain = await browser.newContext({ javaScriptEnabled: false, offline: true });
+  const reader = await plain.newPage();
+  await reader.setContent(html);
+  await expect(reader.getByRole('heading', { level: 1 })).toHaveText('Bog shelf: 4 Vietnamese mossy frogs');
+  await expect(reader.getByRole('heading', { name: 'Call the veterinarian at once' })).toBeVisible();
+  await expect(reader.getByRole('row', { name: /^At night/ })).toContainText('°C');
+  await plain.close();
+
+  const clean = await browser.newContext();
+  const other = await clean.newPage();
+  await other.goto('/');
+  await expect(other.getByRole('heading', { name: 'The rack is empty' })).toBeVisible();
+  await other
+    .getByLabel('Import a file')
+    .setInputFiles({ name: 'Bog-shelf.html', mimeType: 'text/html', buffer: Buffer.from(html) });
+  await expect(other.getByRole('heading', { name: 'One enclosure', exact: true })).toBeVisible();
+  await other.goto('/e/demo-bog-shelf/keep?tab=animals');
+  await expect(other.getByRole('table', { name: 'Animals' })).toContainText('Drip');
+  await clean.close();
 });

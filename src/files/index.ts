@@ -2,6 +2,7 @@ export * from './outcome';
 export * from './envelope';
 export * from './dataTable';
 export * from './lists';
+export * from './page';
 export * from './templateSvg';
 export * from './decode';
 export * from './roles';

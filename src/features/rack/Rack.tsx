@@ -22,7 +22,7 @@ import { LookList } from './LookList';
 import { CardsSkeleton } from './RackSkeleton';
 import { useCardActions } from './useCardActions';
 import { useChosen, useOwnOrder, useRackView } from './useRackView';
-import { useRows } from './useRows';
+import { useNear, useRows } from './useRows';
 
 /** What stands over the cards comes after them, in a place that is kept for it. */
 const BAR_HEIGHT = 40;
@@ -62,12 +62,13 @@ function Enclosures({ designs }: { readonly designs: readonly Design[] }) {
   const { chosen, setChosen, toggle } = useChosen();
   const { locale } = useReader();
   const rows = useRows(designs, view.text !== '');
+  const near = useNear(view.text !== '');
   const isMany = designs.length > FEW;
   const groups = useMemo(
-    () => arranged(rows, isMany ? view : SEEN_AT_ONCE, locale),
+    () => arranged(rows, isMany ? view : SEEN_AT_ONCE, locale, near),
     // What it is sorted by, word for word: the view itself is another one at every drawing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [rows, isMany, view.text, view.only, view.sort, view.group, view.order, locale],
+    [rows, isMany, view.text, view.only, view.sort, view.group, view.order, locale, near],
   );
   const shown = groups.flatMap((it) => it.rows.map((own) => own.design));
   const isOwnOrder =

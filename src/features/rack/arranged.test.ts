@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { seek } from '@/ui/seek';
 import { made } from '../testing/open';
 import { arranged, movedBefore, type RackRow, type Wanted } from './arranged';
 
@@ -20,7 +21,7 @@ const row = (name: string, rest: Partial<RackRow> = {}, brief = {}, width = 0.6)
 });
 const ALL: Wanted = { text: '', sort: 'name', group: 'none', only: 'all', order: [] };
 const names = (rows: readonly RackRow[], wanted: Partial<Wanted> = {}) =>
-  arranged(rows, { ...ALL, ...wanted }, 'en').flatMap((it) => it.rows.map((own) => own.design.name));
+  arranged(rows, { ...ALL, ...wanted }, 'en', seek).flatMap((it) => it.rows.map((own) => own.design.name));
 
 const rows: readonly RackRow[] = [
   row('Box 10', { due: { now: 5, late: 0 } }, { place: { room: 'Cellar', shelf: 'Top' } }, 0.9),

@@ -1,7 +1,7 @@
 import type { Design } from '@/core/document';
 import type { Severity } from '@/core/findings';
 import { byName, byPlace } from '@/ui/placeOrder';
-import { seek } from '@/ui/seek';
+import type { seek } from '@/ui/seek';
 import { STAGE_WORD } from '@/ui/words';
 
 /** An enclosure of the rack with what it is looked for and put in order by. */
@@ -77,7 +77,7 @@ const wordsOf = ({ design, species, also, animals }: RackRow): readonly string[]
 ];
 
 /** Those that hold every word as it is written; where none does, those that are near. */
-function foundBy(rows: readonly RackRow[], text: string): readonly RackRow[] {
+function foundBy(rows: readonly RackRow[], text: string, near: typeof seek | null): readonly RackRow[] {
   const words = text
     .toLowerCase()
     .split(/\s+/)
@@ -86,14 +86,18 @@ function foundBy(rows: readonly RackRow[], text: string): readonly RackRow[] {
     const all = wordsOf(row).join('\n').toLowerCase();
     return words.every((it) => all.includes(it));
   });
-  return exact.length > 0 ? exact : seek(rows, text, wordsOf);
+  return exact.length > 0 || !near ? exact : near(rows, text, wordsOf);
 }
 
-/** Enclosures that are wanted, in the order that is, by groups. Ties stand by name. */
+/**
+ * Enclosures that are wanted, in the order that is, by groups. Ties stand by name.
+ * @param near forgives slips of spelling; null: what is looked for must be written as it is
+ */
 export function arranged(
   rows: readonly RackRow[],
   wanted: Wanted,
   locale: string | undefined,
+  near: typeof seek | null = null,
 ): readonly RackGroup[] {
   const named = byName(locale);
   const placed = byPlace(locale);
@@ -109,7 +113,7 @@ export function arranged(
     age: (a, b) => told(a.design.brief.since ?? '').localeCompare(told(b.design.brief.since ?? '')),
     own: (a, b) => (places.get(a.design.id) ?? Infinity) - (places.get(b.design.id) ?? Infinity) || 0,
   };
-  const found = foundBy(rows, wanted.text).filter(isWanted[wanted.only]);
+  const found = foundBy(rows, wanted.text, near).filter(isWanted[wanted.only]);
   const sorted = [...found].sort((a, b) => compare[wanted.sort](a, b) || named(a.design.name, b.design.name));
   if (wanted.group === 'none') return sorted.length > 0 ? [{ title: '', rows: sorted }] : [];
   const groups = new Map<string, RackRow[]>();

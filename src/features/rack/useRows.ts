@@ -5,6 +5,7 @@ import { homeOf } from '@/core/records';
 import { allFindings } from '@/core/verdict';
 import { useAnimals, useBeside, useCareLog, useOtherNames, useStore } from '@/store';
 import type { keepingDues } from '@/ui/due';
+import type { seek } from '@/ui/seek';
 import { onVerdicts, verdictNews, verdictNow } from '@/workers/verdicts';
 import type { RackRow } from './arranged';
 import { assessedNow, useAllAssessed } from './assessed';
@@ -78,4 +79,13 @@ export function useRows(designs: readonly Design[], isSought: boolean): readonly
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [designs, catalogue, dues, homes, otherNames, checked, news],
   );
+}
+
+/** What forgives slips of spelling, fetched once somebody looks for something. */
+export function useNear(isSought: boolean): typeof seek | null {
+  const [near, setNear] = useState<typeof seek | null>(null);
+  useEffect(() => {
+    if (isSought) void import('@/ui/seek').then((it) => setNear(() => it.seek));
+  }, [isSought]);
+  return near;
 }

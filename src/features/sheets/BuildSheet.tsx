@@ -36,7 +36,7 @@ export function BuildSheet() {
     <Paper
       kicker={design.plan.standing ? 'Build sheet, rebuild' : 'Build sheet'}
       title={design.name}
-      path={`/e/${design.id}/build`}
+      code={null}
       lines={[
         animal
           ? `For ${animalsWord(design.brief.count, animal.english)} (${animal.scientific})`

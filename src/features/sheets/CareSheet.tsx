@@ -56,11 +56,48 @@ export function CareSheet() {
   const { climate, enclosure } = design;
   const band = ({ low, high }: Range, unit: (value: number) => Quantity): string =>
     spanned(write(unit(low), { trim: true }), write(unit(high), { trim: true }));
+  const switched = climate.devices.map((it) => {
+    const kind = findDeviceKind(catalogue, it.kind);
+    const held = it.thermostat
+      ? ` (thermostat ${it.thermostat.day === null ? 'off' : write(temperature(it.thermostat.day))} by day, ${it.thermostat.night === null ? 'off' : write(temperature(it.thermostat.night))} by night)`
+      : '';
+    return `${it.name || (kind?.name ?? it.kind)}${held}`;
+  });
+  const bands = now && [
+    ...(now.climate.basking
+      ? [['Basking spot, its surface', band(now.climate.basking.value, temperature)] as const]
+      : []),
+    ['Warm side by day', band(now.climate.warm.value, temperature)] as const,
+    ['Cool side by day', band(now.climate.cool.value, temperature)] as const,
+    ['At night', band(now.climate.night.value, temperature)] as const,
+    [
+      'Humidity by day, and by night',
+      `${band(now.climate.humidityDay.value, percent)}; ${band(now.climate.humidityNight.value, percent)}`,
+    ] as const,
+  ];
+  const right = [
+    ...(bands ?? []),
+    [
+      'Light',
+      climate.day.by === 'clock'
+        ? `from ${clock(climate.day.on)} to ${clock(climate.day.off)}, by timer`
+        : 'as long as the day where it comes from, by timer',
+    ] as const,
+    ['What is switched on', switched.join('; ') || 'nothing'] as const,
+  ];
+  const title = animal ? `${design.name}: ${animalsWord(design.brief.count, animal.english)}` : design.name;
+  const code = codeText(title, [
+    ...(animal ? [animal.scientific] : []),
+    ...(bands ?? []).map(([what, value]) => `${what}: ${value}`),
+    ...rules
+      .filter((it) => it.group === 'look' || it.group === 'food' || it.group === 'water')
+      .map((it) => `${it.what}: ${whenWords(it.when)}`),
+  ]);
   return (
     <Paper
       kicker="Care sheet"
-      title={animal ? `${design.name}: ${animalsWord(design.brief.count, animal.english)}` : design.name}
-      path={`/e/${design.id}/build`}
+      title={title}
+      code={{ holds: code, words: 'In short, for any phone: scan it, no network needed' }}
       lines={[
         ...(animal
           ? [
@@ -87,53 +124,12 @@ export function CareSheet() {
               <col style={{ width: '34%' }} />
             </colgroup>
             <tbody>
-              {now.climate.basking && (
-                <tr>
-                  <td>Basking spot, its surface</td>
-                  <td>{band(now.climate.basking.value, temperature)}</td>
+              {right.map(([what, value]) => (
+                <tr key={what}>
+                  <td>{what}</td>
+                  <td>{value}</td>
                 </tr>
-              )}
-              <tr>
-                <td>Warm side by day</td>
-                <td>{band(now.climate.warm.value, temperature)}</td>
-              </tr>
-              <tr>
-                <td>Cool side by day</td>
-                <td>{band(now.climate.cool.value, temperature)}</td>
-              </tr>
-              <tr>
-                <td>At night</td>
-                <td>{band(now.climate.night.value, temperature)}</td>
-              </tr>
-              <tr>
-                <td>Humidity by day, and by night</td>
-                <td>
-                  {band(now.climate.humidityDay.value, percent)};{' '}
-                  {band(now.climate.humidityNight.value, percent)}
-                </td>
-              </tr>
-              <tr>
-                <td>Light</td>
-                <td>
-                  {climate.day.by === 'clock'
-                    ? `from ${clock(climate.day.on)} to ${clock(climate.day.off)}, by timer`
-                    : 'as long as the day where it comes from, by timer'}
-                </td>
-              </tr>
-              <tr>
-                <td>What is switched on</td>
-                <td>
-                  {climate.devices
-                    .map((it) => {
-                      const kind = findDeviceKind(catalogue, it.kind);
-                      const held = it.thermostat
-                        ? ` (thermostat ${it.thermostat.day === null ? 'off' : write(temperature(it.thermostat.day))} by day, ${it.thermostat.night === null ? 'off' : write(temperature(it.thermostat.night))} by night)`
-                        : '';
-                      return `${it.name || kind?.name}${held}`;
-                    })
-                    .join('; ') || 'nothing'}
-                </td>
-              </tr>
+              ))}
             </tbody>
           </table>
           <div className="quiet">
@@ -219,6 +215,21 @@ export function CareSheet() {
         </>
       )}
     </Paper>
+  );
+}
+
+/** Bytes a code on paper holds that an ordinary phone still reads at the size it is printed. */
+const CODE_BYTES = 480;
+
+/** Lines as a phone shows them when it scans the code: as many as go in, whole ones only. */
+function codeText(title: string, lines: readonly string[]): string {
+  const size = (text: string): number => new TextEncoder().encode(text).length;
+  return lines.reduce(
+    (text, line) => {
+      const longer = `${text}\n${line}`.replaceAll('\u00a0', ' ');
+      return size(longer) > CODE_BYTES ? text : longer;
+    },
+    title.slice(0, 120),
   );
 }
 

@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import { QRCodeSVG } from 'qrcode.react';
 import type { ReactNode } from 'react';
-import { useOrigin } from './useOrigin';
 
 /** Ink on paper, whatever the scheme of the screen. */
 const INK = '#1d2a22';
@@ -14,15 +13,13 @@ interface Props {
   readonly title: string;
   readonly kicker: string;
   readonly lines: readonly string[];
-  /** Of the enclosure, within this Rincon; null: it is for somebody who has none, and bears no address. */
-  readonly path: string | null;
+  /** What its code holds, and what stands under it; null: it has none. Never an address: it leads nowhere elsewhere. */
+  readonly code: { readonly holds: string; readonly words: string } | null;
   readonly children: ReactNode;
 }
 
-/** A sheet of paper: head with the enclosure's own address as a QR code, then what is on it. */
-export function Paper({ title, kicker, lines, path, children }: Props) {
-  const origin = useOrigin();
-  const address = path === null ? null : `${origin}${path}`;
+/** A sheet of paper: head, with a code where it has one, then what is on it. */
+export function Paper({ title, kicker, lines, code, children }: Props) {
   return (
     <Box
       className="rincon-paper"
@@ -73,18 +70,18 @@ export function Paper({ title, kicker, lines, path, children }: Props) {
             <div key={it}>{it}</div>
           ))}
         </Box>
-        {address !== null && (
-          <Box sx={{ width: 132, textAlign: 'center' }}>
+        {code && (
+          <Box sx={{ width: 150, textAlign: 'center' }}>
             <QRCodeSVG
-              value={address}
-              size={96}
+              value={code.holds}
+              size={140}
               marginSize={2}
-              level="M"
-              title={`Address of this enclosure: ${address}`}
+              level="L"
+              title={code.words}
               fgColor={INK}
             />
-            <Box className="quiet" sx={{ fontSize: '0.6rem', lineHeight: 1.25, overflowWrap: 'anywhere' }}>
-              {address}
+            <Box className="quiet" sx={{ fontSize: '0.6rem', lineHeight: 1.25 }}>
+              {code.words}
             </Box>
           </Box>
         )}

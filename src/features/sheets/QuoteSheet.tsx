@@ -111,7 +111,7 @@ export function QuoteSheet() {
       <Paper
         kicker={number === '' ? 'Quote' : `Quote ${number}`}
         title={count === 1 ? design.name : `${count} × ${design.name}`}
-        path={null}
+        code={null}
         lines={[
           `${dayWords(today)}. It stands until ${dayWords(dayPlus(today, STANDS))}.`,
           ...(maker.name === '' ? [] : [`From ${maker.name}`]),

@@ -9,10 +9,12 @@ import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useState } from 'react';
-import { useOpenDesign } from '@/store';
+import { useRef, useState } from 'react';
+import { useOpenDesign, useStore } from '@/store';
 import { Fetching } from '@/ui/Fetching';
+import { SaveMenu } from '@/ui/SaveMenu';
 import { BuildSheet } from './BuildSheet';
+import { savePage } from './savePage';
 
 // It comes when it is first looked at.
 const CareSheet = dynamic(() => import('./CareSheet').then((it) => it.CareSheet), { loading: Fetching });
@@ -24,11 +26,18 @@ const SHEETS = {
   care: { label: 'Care sheet', Sheet: CareSheet },
   quote: { label: 'Quote', Sheet: QuoteSheet },
 } as const;
+/** A page that is read anywhere, with the enclosure in it. */
+const PAGES = [
+  { words: 'With its log and animals', isLogged: true },
+  { words: 'Without its log', isLogged: false },
+] as const;
 type Name = keyof typeof SHEETS;
 
 /** Sheets as they come out of the printer; the browser’s own print dialogue also saves them as PDF. */
 export function Sheets() {
+  const { db, settings } = useStore();
   const { design } = useOpenDesign();
+  const panel = useRef<HTMLDivElement>(null);
   const asked = useSearchParams().get('sheet');
   const [name, setName] = useState<Name>(asked !== null && asked in SHEETS ? (asked as Name) : 'build');
   const { Sheet } = SHEETS[name];
@@ -66,11 +75,23 @@ export function Sheets() {
           <Button component={NextLink} href={`/e/${design.id}/mixing`}>
             Mixing sheet
           </Button>
+          {name !== 'quote' && (
+            <SaveMenu
+              label="Save as a page"
+              choices={PAGES.map(({ words, isLogged }) => ({
+                words,
+                save: () => {
+                  const sheet = panel.current?.querySelector('[data-sheet]');
+                  if (sheet) void savePage(sheet, design, { db, settings }, isLogged);
+                },
+              }))}
+            />
+          )}
           <Button variant="contained" startIcon={<PrintOutlinedIcon />} onClick={() => window.print()}>
             Print, or save as PDF
           </Button>
         </Box>
-        <Box role="tabpanel" id={`paper-${name}`} aria-labelledby={`sheet-${name}`}>
+        <Box role="tabpanel" ref={panel} id={`paper-${name}`} aria-labelledby={`sheet-${name}`}>
           <Sheet />
         </Box>
       </Box>

@@ -118,7 +118,7 @@ export function Sitter({ tools }: { readonly tools: ReactNode }) {
             <Paper
               kicker={who === '' ? 'For the sitter' : `For ${who}`}
               title={`${dayWords(from)} to ${dayWords(to)}`}
-              path="/today"
+              code={null}
               lines={[
                 boxes.length === 0
                   ? 'Tick what is done. If you are not sure, change nothing and call.'

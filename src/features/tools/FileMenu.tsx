@@ -197,7 +197,7 @@ export function FileMenu({ open }: { readonly open?: () => Design }) {
       <input
         ref={input}
         type="file"
-        accept=".json,.zip,.ndjson,application/json,application/zip"
+        accept=".json,.zip,.ndjson,.html,application/json,application/zip,text/html"
         hidden
         aria-label="Import a file"
         onChange={(event) => {

@@ -3,7 +3,7 @@
 import { useSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
 import { counted } from '@/core/units';
-import { isRaw, isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
+import { fileInPage, isRaw, isZip, MAX_BYTES, readEnvelope, type Envelope } from '@/files';
 import { clashesWith, storageTrouble, takeInFile, useStore, type TakenIn, type Which } from '@/store';
 import type { Clash, ClashDialog } from '@/ui/ClashDialog';
 import { useLater } from '@/ui/useLater';
@@ -121,7 +121,9 @@ export function useTakeIn() {
       });
       return;
     }
-    const read = readEnvelope(await file.text());
+    const text = await file.text();
+    // A page that was handed over holds the file.
+    const read = readEnvelope(fileInPage(text) ?? text);
     if (read.ok) await json(read.value, name, null);
     else setRefusal({ file: name, place: read.place, message: read.message });
   };
