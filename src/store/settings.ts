@@ -5,7 +5,7 @@ import { PlannedComparison } from '@/core/compare/planned';
 import { Animal, CrewKind, Material, Plant, Recipe } from '@/core/catalogue';
 import { Mix, refusalOf } from '@/core/document';
 import { FAMILIES } from '@/core/mixing';
-import type { Terms as QuoteTerms } from '@/core/pricing';
+import type { Terms as QuoteTerms } from '@/core/buying';
 import { METRIC, type UnitPrefs } from '@/core/units';
 import type { RinconDatabase } from './database';
 import { note, type Unreadable } from './readable';

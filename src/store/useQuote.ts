@@ -1,9 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { buyingOf, type Buying } from '@/core/buying';
 import { planOf } from '@/core/plan';
-import { quoteOf, type Quote } from '@/core/pricing';
+import { buyingOf, quoteOf, type Buying, type Quote } from '@/core/buying';
 import { useOpenDesign } from './openDesign';
 import { useStore } from './react';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { quoteOf, type Terms } from '.';
+import { quoteOf, type Terms } from './quote';
 
 const TERMS: Terms = { rate: 40, margin: 0.2, tax: { name: 'VAT', share: 0.19 }, roundTo: 5 };
 

@@ -1,1 +1,0 @@
-export { quoteOf, type Job, type Quote, type Terms } from './quote';
