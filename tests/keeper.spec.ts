@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './test';
 import { demo, saved, sound } from './helpers';
 import { keepersTable } from './keepersTable';
@@ -113,6 +114,12 @@ test('forty enclosures and ninety animals come out of a table, once its faults a
   await page.goto('/today');
   await expect(page.locator('[data-task=look]')).toContainText('40 enclosures');
   await expect(page.getByText(/days late/)).toHaveCount(0);
+  // The coming weeks go into a calendar, one event a day.
+  const ics = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a calendar' }).click();
+  const text = readFileSync(await (await ics).path(), 'utf8');
+  expect(text.match(/^UID:round\./gm)).toHaveLength(42);
+  expect(text).toContain('Look them over');
   // Each animal has its weight, of the day it was weighed.
   await page.keyboard.press('/');
   await page.getByRole('combobox', { name: 'Find an enclosure, an animal or a place' }).fill('A17');

@@ -192,3 +192,24 @@ test('on a phone the rack begins with what stands on it', async ({ page }) => {
   await sound(page, 'the rack on a phone');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
 });
+
+test('five more like one are planned, numbered, with nothing of its history; taken back in one step', async ({
+  page,
+}) => {
+  await demo(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Bog shelf' }).click();
+  await page.getByRole('menuitem', { name: 'More like it' }).click();
+  const dialog = page.getByRole('dialog', { name: 'More like “Bog shelf”' });
+  await dialog.getByRole('textbox', { name: 'How many more' }).fill('5');
+  await dialog.getByRole('textbox', { name: 'How many more' }).press('Enter');
+  await expect(dialog.getByRole('status')).toHaveText('Bog shelf 2 to Bog shelf 6');
+  await sound(page, 'more like it');
+  await dialog.getByRole('button', { name: 'Plan 5 of them' }).click();
+  await expect(page.getByRole('heading', { name: 'Nine enclosures', exact: true })).toBeVisible();
+  const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Bog shelf 4' }) });
+  await expect(card).toContainText('planned');
+  await expect(card).not.toContainText(/\d due/);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'Four enclosures', exact: true })).toBeVisible();
+});

@@ -8,7 +8,7 @@ import { awayDays, careNow, dueOf } from '@/core/care';
 import type { Design } from '@/core/document';
 import { planOf } from '@/core/plan';
 import { METRIC } from '@/core/units';
-import { careCalendar, planCalendar } from './calendar';
+import { careCalendar, planCalendar, roundCalendar } from './calendar';
 
 describe('a plan as iCalendar, read back by another library', () => {
   it('holds every step on its day, every wait with its length, and moving in', () => {
@@ -114,5 +114,75 @@ describe('care as iCalendar, read back by another library', () => {
       expect(first.toString()).toBe(day);
       if (rule.when.by === 'since') expect(second.subtractDate(first).toSeconds() / DAY).toBe(rule.when.days);
     }
+  });
+});
+
+/** RFC 5545, 3.3.6: a duration is of weeks, or of days with a time that is not empty, or of such a time. */
+const TIME = 'T(?:\\d+H(?:\\d+M(?:\\d+S)?)?|\\d+M(?:\\d+S)?|\\d+S)';
+const DURATION = new RegExp(`^[+-]?P(?:\\d+W|\\d+D(?:${TIME})?|${TIME})$`);
+
+describe('by the letter of RFC 5545', () => {
+  it.each([
+    ['P1DT', false],
+    ['PT', false],
+    ['P1D', true],
+    ['-PT1M', true],
+    ['P2W', true],
+    ['PT1H5S', false],
+    ['P1DT2H30M', true],
+  ])('the grammar of durations knows %s: %s', (text, known) => expect(DURATION.test(text)).toBe(known));
+
+  it('no calendar holds a duration the grammar does not know, and each names who wrote it', () => {
+    const [bog, hedge] = demoDesigns(catalogue);
+    const reader = { prefs: METRIC, locale: 'en' };
+    const plan = planOf(hedge!, assess(hedge!, catalogue), catalogue, '2026-11-25');
+    const due = dueOf(careNow(bog!, catalogue), new Map(), '2026-11-01', '2026-11-25');
+    const round = [{ day: '2026-12-01', minutes: 25, tasks: [{ what: 'Mist', where: ['Box 1'] }] }];
+    for (const text of [
+      planCalendar(plan, hedge!, reader),
+      careCalendar([{ ...bog!, due }], reader),
+      roundCalendar(round, 480, 0),
+    ]) {
+      const told = [...text.matchAll(/^(?:DURATION|TRIGGER)[^:]*:(.*?)\r?$/gm)].map((it) => it[1]!);
+      expect(told.filter((it) => !DURATION.test(it))).toEqual([]);
+      expect(text).toContain('PRODID:-//Rincon//Rincon//EN');
+    }
+  });
+});
+
+describe('the daily round as iCalendar', () => {
+  const days = [
+    {
+      day: '2026-12-01',
+      minutes: 25,
+      tasks: [
+        { what: 'Mist', where: ['Box 1', 'Box 2'] },
+        { what: 'Weigh', where: ['Box 7'] },
+      ],
+    },
+    { day: '2026-12-02', minutes: 0, tasks: [] },
+  ];
+  const eventsOf = (text: string) =>
+    new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent').map((it) => ({
+      it: new ICAL.Event(it),
+      status: it.getFirstPropertyValue('status'),
+      alarms: it.getAllSubcomponents('valarm'),
+    }));
+  it('sounds once a day, when its keeper said, and says what is where', () => {
+    const [first, second] = eventsOf(roundCalendar(days, 7 * 60 + 30, 0));
+    expect(first!.it.summary).toBe('The round: 3 things');
+    expect(first!.it.description).toBe('Mist: Box 1, Box 2\nWeigh: Box 7');
+    expect(first!.it.startDate.toString()).toBe('2026-12-01T07:30:00');
+    expect(first!.it.duration.toSeconds()).toBe(25 * 60);
+    expect(first!.alarms).toHaveLength(1);
+    // A day on which all was done before is taken off again, without a sound.
+    expect(second!.status).toBe('CANCELLED');
+    expect(second!.alarms).toHaveLength(0);
+  });
+  it('written again it is the same events, later ones: a calendar changes them and doubles none', () => {
+    const [before, after] = [roundCalendar(days, 480, 0), roundCalendar(days, 480, 86_400_000)].map(eventsOf);
+    expect(after!.map((it) => it.it.uid)).toEqual(before!.map((it) => it.it.uid));
+    expect(new Set(after!.map((it) => it.it.uid)).size).toBe(2);
+    after!.forEach((it, at) => expect(it.it.sequence).toBeGreaterThan(before![at]!.it.sequence));
   });
 });

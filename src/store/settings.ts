@@ -108,6 +108,8 @@ const Settings = z.object({
   comparisons: rows(PlannedComparison),
   /** Enclosures whose devices are listened to. */
   joined: z.array(z.string()).catch([]),
+  /** Minutes of the day a calendar of reminders sounds at. */
+  remindAt: z.number().int().min(0).max(1439).catch(480),
   /** On what terms its keeper works for others. */
   terms: Terms.catch(USUAL_TERMS),
   /** Who makes it, as it stands on a quote: a name, and lines below it. */
@@ -144,6 +146,7 @@ export const DEFAULT_SETTINGS: Settings = {
   away: null,
   comparisons: [],
   joined: [],
+  remindAt: 480,
   terms: USUAL_TERMS,
   maker: { name: '', lines: '' },
   rack: { sort: 'name', group: 'none', as: 'cards', order: [] },
@@ -198,6 +201,7 @@ export const KEPT_SETTINGS = [
   'away',
   'bench',
   'comparisons',
+  'remindAt',
   'terms',
   'maker',
   'rack',

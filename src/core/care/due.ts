@@ -277,7 +277,7 @@ function startNear({ freq, interval, count }: Rhythm, began: string, upTo: strin
 const intervalOf = ({ freq, interval }: Rhythm): number =>
   (interval ?? 1) * (freq === RRule.DAILY ? 1 : freq === RRule.WEEKLY ? 7 : 30);
 
-/** Something to be done on a day while its keeper is away. */
+/** What falls on a day. */
 export interface SitterDay {
   readonly day: string;
   readonly rules: readonly HeldRule[];
@@ -305,15 +305,27 @@ export function awayDays(
   to: string,
   settled: string | null = null,
 ): readonly SitterDay[] {
-  const days: SitterDay[] = [];
-  const done = new Map(last);
   const span = daysTill(from, to) + 1;
   const asked = rules.filter(
     (it) =>
       it.sitter || it.added !== null || (BY_A_SITTER.has(it.group) && 2 * daysBetweenTimes(it.when) <= span),
   );
+  return daysAhead(asked, last, began, from, to, settled);
+}
+
+/** What falls on each day from one to another, both included, if all of it is done on the day it is due. */
+export function daysAhead(
+  rules: readonly HeldRule[],
+  last: ReadonlyMap<string, string>,
+  began: string,
+  from: string,
+  to: string,
+  settled: string | null = null,
+): readonly SitterDay[] {
+  const days: SitterDay[] = [];
+  const done = new Map(last);
   for (let day = from; day <= to; day = dayPlus(day, 1)) {
-    const due = dueOf(asked, done, began, day, settled).filter((it) => it.late >= 0);
+    const due = dueOf(rules, done, began, day, settled).filter((it) => it.late >= 0);
     // As if it were done on each day it is due: the next time follows from it.
     for (const { rule } of due) done.set(rule.id, day);
     days.push({ day, rules: due.map((it) => it.rule) });

@@ -50,6 +50,7 @@ import { quickPlaces } from './quickPlaces';
 // What is due today is shown before what may come; most keepers plan no comparison.
 const Ahead = dynamic(() => import('./Ahead').then((it) => it.Ahead));
 const ByTask = dynamic(() => import('./ByTask').then((it) => it.ByTask));
+const Reminders = dynamic(() => import('./Reminders').then((it) => it.Reminders));
 const Comparisons = dynamic(() => import('./Comparisons').then((it) => it.Comparisons));
 
 const WEEK = 7;
@@ -201,6 +202,7 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
             {planned.length > 0 && <Comparisons designs={ready} />}
             <Ahead designs={ready} standing={standing ?? []} />
             <Week boxes={kept} tubs={tubs} today={today} />
+            {ready && log && <Reminders designs={ready} log={log} today={today} beside={beside} />}
             <Box>
               <Button component={NextLink} href="/sitter">
                 A sheet for the sitter

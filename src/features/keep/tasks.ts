@@ -20,9 +20,17 @@ export interface Task {
 /** Words by which work is the same: an animal’s name does not make it another. */
 const ONE: Readonly<Record<string, string>> = { look: 'Look them over', weigh: 'Weigh', feed: 'Feed' };
 
+/** What makes work of two enclosures the same. */
+export const taskKey = ({ id, what }: Due['rule']): string => (id in ONE ? id : `${id} ${what}`);
+
 /** What a task is called where it is due in several enclosures. */
-export const taskTitle = ({ rule, boxes }: Pick<Task, 'rule' | 'boxes'>): string =>
-  boxes.length > 1 ? (ONE[rule.id] ?? rule.what) : rule.what;
+export const taskTitle = ({
+  rule,
+  boxes,
+}: {
+  readonly rule: Due['rule'];
+  readonly boxes: readonly unknown[];
+}): string => (boxes.length > 1 ? (ONE[rule.id] ?? rule.what) : rule.what);
 
 /** What is due now, by the work that is to be done: what is latest first, then what is to be done in most enclosures. */
 export function tasksOf(boxes: readonly BoxDue[]): readonly Task[] {
@@ -30,7 +38,7 @@ export function tasksOf(boxes: readonly BoxDue[]): readonly Task[] {
   for (const { design, due } of boxes)
     for (const it of due) {
       if (it.late < 0) continue;
-      const key = it.rule.id in ONE ? it.rule.id : `${it.rule.id} ${it.rule.what}`;
+      const key = taskKey(it.rule);
       const own = tasks.get(key);
       if (own) own.push({ design, due: it });
       else tasks.set(key, [{ design, due: it }]);

@@ -12,6 +12,7 @@ import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import NextLink from 'next/link';
 import { memo, useRef, useState, type DragEvent } from 'react';
 import { findAnimal, type Catalogue } from '@/core/catalogue';
@@ -31,6 +32,8 @@ import { useVerdict } from '@/workers/useVerdict';
 import { useAssessed } from './assessed';
 import { CardPicture } from './Picture';
 import { CARD_HEIGHT } from './RackSkeleton';
+
+const MoreLikeIt = dynamic(() => import('./MoreLikeIt').then((it) => it.MoreLikeIt));
 
 interface Props {
   readonly design: Design;
@@ -220,6 +223,7 @@ const CardMenu = memo(function CardMenu({
   // Made when it is first asked for, and then kept: it gives the focus back as it closes.
   const [menu, setMenu] = useState(false);
   const [renaming, setRenaming] = useState(false);
+  const [more, setMore] = useState(false);
   const close = (): void => setAnchor(null);
   return (
     <>
@@ -265,6 +269,14 @@ const CardMenu = memo(function CardMenu({
           >
             Duplicate
           </MenuItem>
+          <MenuItem
+            onClick={() => {
+              close();
+              setMore(true);
+            }}
+          >
+            More like it
+          </MenuItem>
           {design.brief.animal && (
             <MenuItem component={NextLink} href={`/new?after=${design.id}&as=larger`} onClick={close}>
               Plan a larger one
@@ -303,6 +315,7 @@ const CardMenu = memo(function CardMenu({
           </MenuItem>
         </Menu>
       )}
+      {more && <MoreLikeIt design={design} onClose={() => setMore(false)} />}
       {renaming && (
         <Dialog open onClose={() => setRenaming(false)} fullWidth maxWidth="xs" aria-labelledby="rename">
           <DialogTitle id="rename">Rename</DialogTitle>
