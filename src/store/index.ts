@@ -2,7 +2,7 @@ export * from './database';
 export * from './designs';
 export { type Loaded } from './openRow';
 export { createDesign, travel } from './steps';
-export { movedTo, putAway, settledUpTo } from './forAll';
+export { movedTo, putAway, putOff, settledUpTo } from './forAll';
 export { clashesWith, takeInFile, type TakenIn, type Which } from './takeIn';
 export { emptyTrash, listTrash, putBack, type Trashed } from './trash';
 export * from './settings';

@@ -23,10 +23,12 @@ export function useTab<T extends string>(
       const address = new URL(window.location.href);
       if (next === first) address.searchParams.delete('tab');
       else address.searchParams.set('tab', next);
+      // What was picked is of the tab one leaves.
+      if (next !== tab) address.searchParams.delete('row');
       // At once: asking the server for the same page would let a click go to the tab one is leaving.
       if (address.href !== window.location.href) window.history.replaceState(null, '', address);
     },
-    [first],
+    [first, tab],
   );
   return [tab, open];
 }

@@ -4,12 +4,13 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { BASES, countBasis, sourcedShare } from '@/core/catalogue';
 import { percent } from '@/core/units';
 import { useStore } from '@/store';
 import { TopBar } from '@/ui/shell/TopBar';
 import { useReader } from '@/ui/units';
+import { useTab } from '@/ui/useTab';
 import { useFeeders } from '@/ui/useFeeders';
 import { BASIS_COUNTED, OUTER_PLACES } from '@/ui/words';
 import { Animals } from './Animals';
@@ -29,11 +30,19 @@ const TABS = [
   { value: 'sources', label: 'Sources' },
 ] as const;
 type Kind = (typeof TABS)[number]['value'];
+const KINDS = [
+  'animals',
+  'plants',
+  'crew',
+  'litters',
+  'feeders',
+  'sources',
+] as const satisfies readonly Kind[];
 
 /** What is known of animals, plants, crew and litter, and where every value comes from; one's own rows beside them. */
 export function Almanac({ tools }: { readonly tools: ReactNode }) {
   const { catalogue } = useStore();
-  const [kind, setKind] = useState<Kind>('animals');
+  const [kind, setKind] = useTab<Kind>(KINDS);
   const { num, write } = useReader();
   const feeders = useFeeders(kind === 'feeders');
   const told = useMemo(() => {

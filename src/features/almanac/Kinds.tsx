@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useRow } from '@/ui/useRow';
 import { useMemo, useState, type ReactNode } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { asLike, ScientificName, type Animal, type CrewKind, type Plant } from '@/core/catalogue';
@@ -42,7 +43,7 @@ export function Kinds<K extends Named>({ kind, label, rows: given, example, chil
   const [seeking, setSeeking] = useState(false);
   const otherNames = useOtherNames(seeking);
   const { save, change, remove } = useOwn();
-  const [selected, setSelected] = useState<string>(rows[0]?.id ?? '');
+  const [selected, setSelected] = useRow(rows);
   const row = rows.find((it) => it.id === selected) ?? rows[0];
   const mine = new Set(settings[kind].map((it) => it.id));
   const own = row !== undefined && mine.has(row.id);

@@ -9,7 +9,7 @@ import NextLink from 'next/link';
 import { buyTable, csvOfTable, cutTable, fileName, xlsxOf } from '@/files';
 import { useBuying, useOpenDesign } from '@/store';
 import { download } from '@/ui/download';
-import { SaveMenu } from '@/ui/SaveMenu';
+import { ActionMenu } from '@/ui/ActionMenu';
 import { useReader } from '@/ui/units';
 import { useTab } from '@/ui/useTab';
 import { BuyTab } from './BuyTab';
@@ -68,20 +68,20 @@ export function Build() {
             ))}
           </Tabs>
           {(tab === 'buy' || tab === 'cut') && (
-            <SaveMenu
+            <ActionMenu
               label="Save as a table"
               choices={[
                 {
                   words: 'Both lists, a spreadsheet (XLSX)',
-                  save: () => xlsxOf([buy(), cut()]).then((it) => download(named('lists.xlsx'), it, it.type)),
+                  act: () => xlsxOf([buy(), cut()]).then((it) => download(named('lists.xlsx'), it, it.type)),
                 },
                 {
                   words: 'To buy, CSV',
-                  save: () => download(named('to-buy.csv'), csvOfTable(buy()), 'text/csv'),
+                  act: () => download(named('to-buy.csv'), csvOfTable(buy()), 'text/csv'),
                 },
                 {
                   words: 'To cut, CSV',
-                  save: () => download(named('to-cut.csv'), csvOfTable(cut()), 'text/csv'),
+                  act: () => download(named('to-cut.csv'), csvOfTable(cut()), 'text/csv'),
                 },
               ]}
             />

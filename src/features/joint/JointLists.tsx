@@ -17,7 +17,7 @@ import { buyTable, csvOfTable, xlsxOf } from '@/files';
 import { useDesigns, useSetPrice, useShelfBook, useSpare, useStore } from '@/store';
 import { BuyTable } from '@/ui/BuyTable';
 import { download } from '@/ui/download';
-import { SaveMenu } from '@/ui/SaveMenu';
+import { ActionMenu } from '@/ui/ActionMenu';
 import { Message } from '@/ui/Message';
 import { TopBar } from '@/ui/shell/TopBar';
 import { OUTER_PLACES } from '@/ui/words';
@@ -86,19 +86,19 @@ export function JointLists({ tools }: { readonly tools: ReactNode }) {
               <Typography variant="h1" component="h1" sx={{ flex: 1 }}>
                 One purchase for several
               </Typography>
-              <SaveMenu
+              <ActionMenu
                 label="Save as a table"
                 choices={[
                   {
                     words: 'A spreadsheet (XLSX)',
-                    save: () =>
+                    act: () =>
                       xlsxOf([buyTable(buying, reader)]).then((it) =>
                         download('rincon-one-purchase.xlsx', it, it.type),
                       ),
                   },
                   {
                     words: 'CSV',
-                    save: () =>
+                    act: () =>
                       download('rincon-one-purchase.csv', csvOfTable(buyTable(buying, reader)), 'text/csv'),
                   },
                 ]}

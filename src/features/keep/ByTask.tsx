@@ -22,6 +22,7 @@ import { CardList } from './CardList';
 import { checkNumber, numbersOf } from './entryFields';
 import { MeasuredFields } from './MeasuredFields';
 import { areNumbers, asksNumbers, linesOfTick, measuredFor, type Typed } from './measured';
+import { PutOff } from './PutOff';
 import { taskTitle, type Task, type TaskIn } from './tasks';
 
 interface Props {
@@ -175,6 +176,14 @@ function TaskRow({ task, animals, log }: { readonly task: Task } & Omit<Props, '
             <Button variant="outlined" disabled={picked.length === 0} onClick={() => void settle('skipped')}>
               Leave it out
             </Button>
+            {picked.length > 0 && (
+              <PutOff
+                label="Put it off"
+                name={`Put off: ${title}`}
+                rules={new Map(picked.map(({ design, due }) => [design.id, [due.rule.id]]))}
+                isUrgent={rule.sitter}
+              />
+            )}
             {rule.caution && (
               <Box
                 sx={{

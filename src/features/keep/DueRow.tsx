@@ -16,6 +16,7 @@ import { dayWords } from '@/ui/days';
 import { useActs } from '@/store';
 import { useReader } from '@/ui/units';
 import { MeasuredFields } from './MeasuredFields';
+import { PutOff } from './PutOff';
 import { areNumbers, asksNumbers, linesOfTick, measuredFor, type Typed } from './measured';
 import { useAct } from '@/ui/useAct';
 
@@ -119,6 +120,12 @@ export function DueRow({ design, due, animals }: Props) {
           <Button variant="outlined" onClick={() => void settle('skipped')}>
             Leave it out
           </Button>
+          <PutOff
+            label="Put it off"
+            name={`Put off: ${rule.what}`}
+            rules={new Map([[design, [rule.id]]])}
+            isUrgent={rule.sitter}
+          />
           {rule.caution && (
             <Box
               sx={{

@@ -43,6 +43,7 @@ import { Alarms } from './Alarms';
 import { useAlarms } from './useAlarms';
 import { DueRow } from './DueRow';
 import { LongOverdue } from './LongOverdue';
+import { PutOff } from './PutOff';
 import { QuickLine } from './QuickLine';
 import { tasksOf } from './tasks';
 import { quickPlaces } from './quickPlaces';
@@ -107,6 +108,13 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
   }, [by, open, locale]);
   const now = open.flatMap((it) => it.due.filter((own) => own.late >= 0));
   const tasks = useMemo(() => tasksOf(open), [open]);
+  // What must not be left out waits for nobody.
+  const waits = new Map(
+    open.flatMap(({ design, due }) => {
+      const rules = due.filter((it) => it.late >= 0 && !it.rule.sitter).map((it) => it.rule.id);
+      return rules.length > 0 ? [[design.id, rules] as const] : [];
+    }),
+  );
   const minutes = now.reduce((sum, it) => sum + it.rule.minutes, 0);
   return (
     <Box sx={{ minHeight: '100dvh' }}>
@@ -207,6 +215,14 @@ export function Today({ tools }: { readonly tools: ReactNode }) {
               <Button component={NextLink} href="/sitter">
                 A sheet for the sitter
               </Button>
+              {waits.size > 0 && (
+                <PutOff
+                  label="Put off what can wait"
+                  name="Put off what can wait"
+                  rules={waits}
+                  isUrgent={false}
+                />
+              )}
             </Box>
           </Box>
         )}

@@ -12,7 +12,7 @@ import { useSearchParams } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useOpenDesign, useStore } from '@/store';
 import { Fetching } from '@/ui/Fetching';
-import { SaveMenu } from '@/ui/SaveMenu';
+import { ActionMenu } from '@/ui/ActionMenu';
 import { BuildSheet } from './BuildSheet';
 import { savePage } from './savePage';
 
@@ -76,11 +76,11 @@ export function Sheets() {
             Mixing sheet
           </Button>
           {name !== 'quote' && (
-            <SaveMenu
+            <ActionMenu
               label="Save as a page"
               choices={PAGES.map(({ words, isLogged }) => ({
                 words,
-                save: () => {
+                act: () => {
                   const sheet = panel.current?.querySelector('[data-sheet]');
                   if (sheet) void savePage(sheet, design, { db, settings }, isLogged);
                 },

@@ -1,8 +1,8 @@
 'use client';
 
-import { useState } from 'react';
 import { useOwn, useStore } from '@/store';
 import { ListDetail } from '@/ui/shell/ListDetail';
+import { useRow } from '@/ui/useRow';
 import { useReader } from '@/ui/units';
 import { amountWords } from './amountWords';
 import { freshId } from '@/ui/freshId';
@@ -14,7 +14,7 @@ export function Materials() {
   const { catalogue, settings, shelf } = useStore();
   const { write } = useReader();
   const { save } = useOwn();
-  const [selected, setSelected] = useState<string>(catalogue.materials[0]?.id ?? '');
+  const [selected, setSelected] = useRow(catalogue.materials);
   const row = catalogue.materials.find((it) => it.id === selected) ?? catalogue.materials[0];
   const mine = new Set(settings.materials.map((it) => it.id));
   return (

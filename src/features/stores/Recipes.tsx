@@ -7,7 +7,6 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { catalogue as shipped } from '@/catalogue';
 import { materialOf, materialsFor, Recipe, type Range } from '@/core/catalogue';
 import { blendOf, inPorometer, MEDIUM_RANGES, mixNeed, normalise, POROMETER } from '@/core/ground';
@@ -19,6 +18,7 @@ import { QuantityField } from '@/ui/fields/QuantityField';
 import { PlainTable } from '@/ui/PlainTable';
 import { OwnRowActions } from '@/ui/OwnRowActions';
 import { DetailCard, ListDetail } from '@/ui/shell/ListDetail';
+import { useRow } from '@/ui/useRow';
 import { useReader } from '@/ui/units';
 import { freshId } from '@/ui/freshId';
 
@@ -28,7 +28,7 @@ const FAMILY_WORD: Record<Recipe['family'], string> = { wet: 'wet', middle: 'in 
 export function Recipes() {
   const { catalogue, settings } = useStore();
   const { save } = useOwn();
-  const [selected, setSelected] = useState<string>(catalogue.recipes[0]?.id ?? '');
+  const [selected, setSelected] = useRow(catalogue.recipes);
   const row = catalogue.recipes.find((it) => it.id === selected) ?? catalogue.recipes[0];
   const mine = new Set(settings.recipes.map((it) => it.id));
   return (

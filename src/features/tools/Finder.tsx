@@ -39,6 +39,7 @@ const OUTSIDE = [
   { label: 'One purchase for several', hint: 'shared list and roll', href: '/lists' },
   { label: 'A sheet for the sitter', hint: 'while you are away', href: '/sitter' },
   { label: 'Stores', hint: 'materials, shelf, prices, recipes', href: '/stores' },
+  { label: 'Labels', hint: 'codes for a phone’s camera', href: '/labels' },
   { label: 'Almanac', hint: 'animals and what they ask for', href: '/almanac' },
 ] as const;
 
@@ -93,6 +94,31 @@ export function Finder({ onDone }: { readonly onDone: () => void }) {
           href: `/e/${it.id}/${path}`,
         })),
       ]),
+      ...catalogue.animals.map((it) => ({
+        label: it.english,
+        hint: `${it.scientific}, almanac`,
+        href: `/almanac?row=${it.id}`,
+      })),
+      ...catalogue.living.plants.map((it) => ({
+        label: it.english,
+        hint: `${it.scientific}, almanac`,
+        href: `/almanac?tab=plants&row=${it.id}`,
+      })),
+      ...catalogue.living.crew.map((it) => ({
+        label: it.english,
+        hint: `${it.scientific}, almanac`,
+        href: `/almanac?tab=crew&row=${it.id}`,
+      })),
+      ...catalogue.materials.map((it) => ({
+        label: it.name,
+        hint: 'material, stores',
+        href: `/stores?row=${it.id}`,
+      })),
+      ...catalogue.recipes.map((it) => ({
+        label: it.name,
+        hint: 'recipe, stores',
+        href: `/stores?tab=recipes&row=${it.id}`,
+      })),
     ];
   }, [designs, animals, catalogue]);
   return (

@@ -1,9 +1,12 @@
 'use client';
 
+import ArrowBackIcon from '@mui/icons-material/ArrowBack';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { seek } from '../seek';
 
 export interface Item {
@@ -38,6 +41,15 @@ const plain = (text: string): string =>
 /** A long list with a search on the left, what is picked on the right. */
 export function ListDetail({ label, items, selected, onSelect, onSeek, tools, children }: Props) {
   const [sought, setSought] = useState('');
+  // On a phone the list is one step, what is picked the next; on a desk both stand side by side.
+  const [isOpen, setOpen] = useState(useSearchParams().get('row') === selected);
+  const back = useRef<HTMLButtonElement>(null);
+  const from = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    const next = isOpen ? back.current : from.current;
+    // One that is not in sight is none to go to.
+    if (next?.offsetParent) next.focus();
+  }, [isOpen]);
   const found = useMemo(() => {
     const words = plain(sought).split(/\s+/).filter(Boolean);
     const exact = items.filter((item) =>
@@ -59,7 +71,11 @@ export function ListDetail({ label, items, selected, onSelect, onSeek, tools, ch
         alignItems: 'start',
       }}
     >
-      <Box component="section" aria-label={label} sx={{ minWidth: 0 }}>
+      <Box
+        component="section"
+        aria-label={label}
+        sx={{ minWidth: 0, display: { xs: isOpen ? 'none' : 'block', md: 'block' } }}
+      >
         <Box sx={{ display: 'flex', gap: 1, mb: 1 }}>
           <TextField
             label={`Find in ${label.toLowerCase()}`}
@@ -89,7 +105,11 @@ export function ListDetail({ label, items, selected, onSelect, onSeek, tools, ch
             <li key={item.id}>
               <ButtonBase
                 aria-pressed={item.id === selected}
-                onClick={() => onSelect(item.id)}
+                onClick={(event) => {
+                  from.current = event.currentTarget;
+                  onSelect(item.id);
+                  setOpen(true);
+                }}
                 sx={{
                   width: '100%',
                   minHeight: 34,
@@ -127,7 +147,17 @@ export function ListDetail({ label, items, selected, onSelect, onSeek, tools, ch
           )}
         </Box>
       </Box>
-      {children}
+      <Box sx={{ minWidth: 0, display: { xs: isOpen ? 'block' : 'none', md: 'block' } }}>
+        <Button
+          ref={back}
+          startIcon={<ArrowBackIcon />}
+          onClick={() => setOpen(false)}
+          sx={{ display: { md: 'none' }, minHeight: 44, mb: 0.5 }}
+        >
+          Back to the list
+        </Button>
+        {children}
+      </Box>
     </Box>
   );
 }

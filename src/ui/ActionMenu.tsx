@@ -7,11 +7,13 @@ import { useState } from 'react';
 
 interface Props {
   readonly label: string;
-  readonly choices: readonly { readonly words: string; readonly save: () => unknown }[];
+  /** Said aloud, where the label alone does not tell what it is about. */
+  readonly name?: string;
+  readonly choices: readonly { readonly words: string; readonly act: () => unknown }[];
 }
 
-/** Ways to save the same thing, behind one button. */
-export function SaveMenu({ label, choices }: Props) {
+/** Ways to do the same thing, behind one button. */
+export function ActionMenu({ label, name, choices }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -19,17 +21,18 @@ export function SaveMenu({ label, choices }: Props) {
         variant="outlined"
         className="no-print"
         aria-haspopup="menu"
+        aria-label={name}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
         {label}
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {choices.map(({ words, save }) => (
+        {choices.map(({ words, act }) => (
           <MenuItem
             key={words}
             onClick={() => {
               setAnchor(null);
-              save();
+              act();
             }}
           >
             {words}
