@@ -10,6 +10,8 @@ interface Earth {
   ink: string;
   quiet: string;
   rule: string;
+  /** Outline of what can be typed in or pressed: 3 to 1 or more on paper and card. */
+  edge: string;
   moss: string;
   mossWash: string;
   clay: string;
@@ -38,6 +40,7 @@ export const light: Earth = {
   ink: '#23281F',
   quiet: '#5F6354',
   rule: '#D9D2C1',
+  edge: '#8C8672',
   moss: '#47663A',
   mossWash: '#DDE6D2',
   clay: '#9C4D2A',
@@ -56,6 +59,7 @@ export const dark: Earth = {
   ink: '#ECE7DA',
   quiet: '#A9AC99',
   rule: '#3A3F33',
+  edge: '#747A68',
   moss: '#9DBE87',
   mossWash: '#2F3B28',
   clay: '#E39C78',
@@ -111,6 +115,20 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
         },
+        // Where the system sets the colours, grounds are gone: what is chosen is told by a line.
+        '@media (forced-colors: active)': {
+          '.Mui-selected, [aria-pressed=true], [aria-current=page], [data-selected=true] > td': {
+            outline: '2px solid Highlight',
+            outlineOffset: -2,
+          },
+        },
+        '@media (prefers-contrast: more)': {
+          ':root': {
+            '--mui-palette-earth-quiet': 'var(--mui-palette-earth-ink)',
+            '--mui-palette-earth-edge': 'var(--mui-palette-earth-ink)',
+            '--mui-palette-earth-rule': 'var(--mui-palette-earth-edge)',
+          },
+        },
         '@media print': { 'header:not(.rincon-sheet-head), nav, .no-print': { display: 'none !important' } },
       },
     },
@@ -127,7 +145,7 @@ export const theme = createTheme({
       styleOverrides: {
         root: { borderRadius: 14, padding: '5px 14px', minHeight: 32 },
         outlined: ({ theme: t }) => ({
-          borderColor: t.vars.palette.earth.rule,
+          borderColor: t.vars.palette.earth.edge,
           backgroundColor: t.vars.palette.earth.card,
           color: t.vars.palette.earth.ink,
         }),
@@ -148,7 +166,7 @@ export const theme = createTheme({
       defaultProps: { size: 'small' },
       styleOverrides: {
         root: ({ theme: t }) => ({ backgroundColor: t.vars.palette.earth.card, borderRadius: 8 }),
-        notchedOutline: ({ theme: t }) => ({ borderColor: t.vars.palette.earth.rule }),
+        notchedOutline: ({ theme: t }) => ({ borderColor: t.vars.palette.earth.edge }),
       },
     },
     MuiTextField: { defaultProps: { size: 'small' } },
@@ -166,7 +184,7 @@ export const theme = createTheme({
       styleOverrides: {
         root: ({ theme: t }) => ({
           padding: '4px 14px',
-          border: `1px solid ${t.vars.palette.earth.rule}`,
+          border: `1px solid ${t.vars.palette.earth.edge}`,
           backgroundColor: t.vars.palette.earth.card,
           color: t.vars.palette.earth.quiet,
           fontWeight: 500,
