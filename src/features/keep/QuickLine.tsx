@@ -11,6 +11,9 @@ import { useDraft } from '@/ui/useDraft';
 import { useAct } from '@/ui/useAct';
 import { effectWords, entryWords, KIND_WORD } from '@/ui/entryWords';
 
+/** Parts that are shown as they are understood. */
+const SHOWN = 12;
+
 interface Props {
   readonly places: readonly QuickPlace[];
   /** The enclosure that is meant where none is named. */
@@ -24,6 +27,10 @@ export function QuickLine({ places, open }: Props) {
   const write = useAct();
   const acts = useActs();
   const parts = quickEntries(line, places, open, reader.locale);
+  // What is wrong is told first: of forty the one would be missed.
+  const shown = [...parts]
+    .sort((a, b) => Number(b.wrong !== null) - Number(a.wrong !== null))
+    .slice(0, SHOWN);
   const ready = parts.length > 0 && parts.every((it) => it.wrong === null);
   const submit = (): void => {
     if (!ready) return;
@@ -43,7 +50,7 @@ export function QuickLine({ places, open }: Props) {
           placeholder={
             open
               ? 'mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %'
-              : 'bog mist 20s; fed 3 crickets, 1 left; 23.4 C 81 %'
+              : `${places[0]?.name ?? 'hall'} mist 20s; fed 3 crickets, 1 left${places.length > 1 ? '; all clean' : ''}`
           }
           value={line}
           onChange={(event) => setLine(event.target.value)}
@@ -59,7 +66,7 @@ export function QuickLine({ places, open }: Props) {
         role="group"
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: parts.length > 0 ? 1 : 0 }}
       >
-        {parts.map(({ source, place, animal, draft, wrong }, index) =>
+        {shown.map(({ source, place, animal, draft, wrong }, index) =>
           wrong !== null ? (
             <Box key={`${index} ${source}`} sx={{ color: 'earth.clay', typography: 'body2', py: 0.5 }}>
               “{source}”: {wrong}
@@ -79,6 +86,9 @@ export function QuickLine({ places, open }: Props) {
               }
             />
           ),
+        )}
+        {parts.length > shown.length && (
+          <Box sx={{ typography: 'body2', py: 0.5 }}>{`and ${parts.length - shown.length} more`}</Box>
         )}
       </Box>
     </Box>
