@@ -180,23 +180,25 @@ export function BuyTable({
           <TableCard label={SHOP_WORD[shop]}>
             <colgroup>
               <col style={{ width: '30%' }} />
-              <col style={{ width: '16%' }} />
-              <col style={{ width: '24%' }} />
+              <col className="wide" style={{ width: '16%' }} />
+              <col className="wide" style={{ width: '24%' }} />
               <col style={{ width: '10%' }} />
-              <col style={{ width: '10%' }} />
+              <col className="wide" style={{ width: '10%' }} />
               <col style={{ width: '10%' }} />
             </colgroup>
             <thead>
               <tr>
                 <th scope="col">What</th>
-                <th scope="col" className="number">
+                <th scope="col" className="number wide">
                   needed
                 </th>
-                <th scope="col">whole packs</th>
+                <th scope="col" className="wide">
+                  whole packs
+                </th>
                 <th scope="col" className="number">
                   price a pack
                 </th>
-                <th scope="col" className="number">
+                <th scope="col" className="number wide">
                   left over
                 </th>
                 <th scope="col" className="number">
@@ -251,13 +253,21 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
     <tr data-material={row.key} style={{ verticalAlign: 'top', lineHeight: '28px' }}>
       <td style={{ fontWeight: 600, whiteSpace: 'normal' }}>
         {name}
+        <Box className="narrow" sx={{ ...small, fontWeight: 400 }}>
+          {[
+            amountWords(row.measure, row.needed, reader),
+            ...row.packs.map((it) =>
+              packText(it, reader) === '' ? `${it.count}` : `${it.count} × ${packText(it, reader)}`,
+            ),
+          ].join(' · ')}
+        </Box>
         {(row.note !== '' || several) && (
           <Box sx={{ ...small, fontWeight: 400 }}>
             {[row.note, several ? row.builds.join(', ') : ''].filter(Boolean).join(' · ')}
           </Box>
         )}
       </td>
-      <td className="number">
+      <td className="number wide">
         {amountWords(row.measure, row.needed, reader)}
         {row.there > 1e-9 && (
           <Box sx={small}>{amountWords(row.measure, row.there, reader)} in the enclosure</Box>
@@ -266,7 +276,7 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
           <Box sx={small}>{amountWords(row.measure, row.fromShelf, reader)} from the shelf</Box>
         )}
       </td>
-      <td>
+      <td className="wide">
         {row.packs.length === 0 && <Box sx={{ color: 'earth.quiet' }}>nothing to buy</Box>}
         {row.packs.map((it) => (
           <div key={it.id}>
@@ -289,7 +299,7 @@ function Row({ row, several, prices, reader, onPrice }: RowProps) {
           );
         })}
       </td>
-      <td className="number">
+      <td className="number wide">
         <Box sx={{ color: 'earth.quiet' }}>
           {row.leftOver > 1e-9 ? amountWords(row.measure, row.leftOver, reader) : '–'}
         </Box>

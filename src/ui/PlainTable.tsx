@@ -24,6 +24,10 @@ export function PlainTable({ children, label }: { readonly children: ReactNode; 
         },
         '& th': { color: 'earth.quiet', fontWeight: 600, fontSize: '0.78rem' },
         '& .number': { textAlign: 'right' },
+        // On a phone what such a column tells stands under the name.
+        '& .wide': { display: { xs: 'none', sm: 'table-cell' } },
+        '& col.wide': { display: { xs: 'none', sm: 'table-column' } },
+        '& .narrow': { display: { sm: 'none' } },
         '& .icon': { width: 36, px: 0.5, textAlign: 'right' },
         '& tbody tr:last-of-type td': { borderBottom: 0 },
         '@media print': {

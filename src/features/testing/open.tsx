@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { configure, screen } from '@testing-library/react';
 import Dexie from 'dexie';
-import { SearchParamsContext } from 'next/dist/shared/lib/hooks-client-context.shared-runtime';
 import { SnackbarProvider } from 'notistack';
 import { type ReactElement } from 'react';
 import { afterEach, expect, vi } from 'vitest';
@@ -59,34 +58,29 @@ export const made = (animal: string | null, ...calls: EditCall[]): Design =>
     ),
   );
 
-/** An address that names no tab. */
-const NOTHING_ASKED = new URLSearchParams();
-
 /** Draws a place of the application over a real store; gives a way to read what was stored. */
 export async function open(element: ReactElement, design?: Design, prefs: UnitPrefs = METRIC) {
   const db = new RinconDatabase();
   await db.open();
   if (design) await createDesign(db, design, 1);
   draw(
-    <SearchParamsContext.Provider value={NOTHING_ASKED}>
-      <SnackbarProvider>
-        <StoreProvider
-          demo={false}
-          today={localDay(Date.now())}
-          waiting={<p>waiting</p>}
-          blocked={<p>blocked</p>}
-          broken={(message) => <p>broken: {message}</p>}
-        >
-          {design ? (
-            <OpenDesignProvider id={design.id} waiting={<p>waiting</p>} lost={() => <p>lost</p>}>
-              {element}
-            </OpenDesignProvider>
-          ) : (
-            element
-          )}
-        </StoreProvider>
-      </SnackbarProvider>
-    </SearchParamsContext.Provider>,
+    <SnackbarProvider>
+      <StoreProvider
+        demo={false}
+        today={localDay(Date.now())}
+        waiting={<p>waiting</p>}
+        blocked={<p>blocked</p>}
+        broken={(message) => <p>broken: {message}</p>}
+      >
+        {design ? (
+          <OpenDesignProvider id={design.id} waiting={<p>waiting</p>} lost={() => <p>lost</p>}>
+            {element}
+          </OpenDesignProvider>
+        ) : (
+          element
+        )}
+      </StoreProvider>
+    </SnackbarProvider>,
     prefs,
   );
   await eventually(() => expect(screen.queryByText('waiting')).toBeNull());
