@@ -12,7 +12,8 @@ interface Props {
 /** A whole page that has one thing to say: empty, waiting, lost. */
 export function Message({ title, children, actions, role }: Props) {
   return (
-    <Box role={role} sx={{ maxWidth: 560, mx: 'auto', mt: '14vh', px: 3 }}>
+    // Within itself: a margin of its own would push the page it stands on, and let it jump once that is there.
+    <Box role={role} sx={{ maxWidth: 560, mx: 'auto', pt: '14vh', px: 3 }}>
       <Typography variant="h1" component="h1">
         {title}
       </Typography>

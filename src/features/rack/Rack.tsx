@@ -25,7 +25,7 @@ import { useChosen, useOwnOrder, useRackView } from './useRackView';
 import { useNear, useRows } from './useRows';
 
 /** What stands over the cards comes after them, in a place that is kept for it. */
-const BAR_HEIGHT = 40;
+const BAR_HEIGHT = { xs: 120, sm: 40 };
 const RackBar = dynamic(() => import('./RackBar').then((it) => it.RackBar), {
   loading: () => <Box sx={{ height: BAR_HEIGHT, mb: 1.75 }} />,
 });
