@@ -18,7 +18,7 @@ export interface DataTable {
   readonly rows: readonly (readonly DataCell[])[];
 }
 
-/** A table as CSV (RFC 4180): numbers with a decimal point and without unit or grouping, so that they can be reckoned with. */
+/** A table as CSV (RFC 4180): numbers with a decimal point and without unit or grouping, so that they can be calculated with. */
 export const csvOfTable = ({ columns, rows }: DataTable): string =>
   csvOf([
     columns.map((it) => it.title),

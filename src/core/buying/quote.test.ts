@@ -1,5 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { catalogue } from '@/catalogue';
+import { demoDesigns } from '@/catalogue/demo';
+import { assess } from '../assess';
+import { buyingOf } from './buying';
 import { quoteOf, type Terms } from './quote';
 
 const TERMS: Terms = { rate: 40, margin: 0.2, tax: { name: 'VAT', share: 0.19 }, roundTo: 5 };
@@ -63,4 +67,43 @@ describe('what a job is charged at', () => {
       { seed: 26 },
     );
   });
+});
+
+describe('goods for several of one design', () => {
+  it.each(demoDesigns(catalogue).map((it) => [it.name, it] as const))(
+    '%s: five need five times of everything, and cost no more than five bought one by one',
+    (_, design) => {
+      const build = { design, assessment: assess(design, catalogue) };
+      const needed = (count: number): ReadonlyMap<string, number> => {
+        const all = new Map<string, number>();
+        for (const row of buyingOf(
+          Array.from({ length: count }, () => build),
+          catalogue,
+          {},
+          0.1,
+        ).rows)
+          if (row.measure !== 'roll') all.set(row.key, (all.get(row.key) ?? 0) + row.needed);
+        return all;
+      };
+      const [one, five] = [needed(1), needed(5)];
+      expect([...five.keys()].sort()).toEqual([...one.keys()].sort());
+      for (const [key, amount] of one) {
+        const all = five.get(key)!;
+        // One bought plant is divided into several: of five enclosures it may take fewer than five.
+        if (key.startsWith('plant:')) {
+          expect(all, key).toBeGreaterThanOrEqual(amount);
+          expect(all, key).toBeLessThanOrEqual(5 * amount);
+        } else expect(all, key).toBeCloseTo(5 * amount, 6);
+      }
+      const price = (count: number) =>
+        buyingOf(
+          Array.from({ length: count }, () => build),
+          catalogue,
+          {},
+          0.1,
+        ).price;
+      expect(price(5)).toBeLessThanOrEqual(5 * price(1) + 1e-6);
+      expect(price(5)).toBeGreaterThan(2 * price(1));
+    },
+  );
 });

@@ -24,7 +24,8 @@ export async function savePage(
   const { name, lines: reached } = settings.maker;
   const html = pageOf(
     {
-      lang: document.documentElement.lang || 'en',
+      // Of the words on the sheet.
+      lang: document.documentElement.lang,
       kicker,
       title,
       lines: [...rest, ...(name === '' ? [] : [`From ${name}`]), ...reached.split('\n')].filter(
