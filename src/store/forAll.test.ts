@@ -43,6 +43,16 @@ describe('one edit in several enclosures', () => {
     expect(await all()).toEqual(before);
   });
 
+  it('put in the room where they stand, each keeps its shelf; in another one none has one', async () => {
+    const shelves = async () => (await all()).map((it) => it.brief.place.shelf);
+    const before = await shelves();
+    expect(new Set(before).size).toBe(3);
+    await changeAll(db, ids, movedTo('Nature room', null), catalogue, 2);
+    expect(await shelves()).toEqual(before);
+    await changeAll(db, ids, movedTo('Cellar', null), catalogue, 3);
+    expect(await shelves()).toEqual(['', '', '', '']);
+  });
+
   it('one that is gone stops no other', async () => {
     await changeAll(db, ['nobody', ids[0]!], putAway(true), catalogue, 2);
     expect((await all()).map((it) => it.brief.putAway)).toEqual([true, false, false, false]);

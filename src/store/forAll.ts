@@ -58,9 +58,12 @@ export const settledUpTo = (day: string): EditForAll => ({
   back: ({ care }) => [{ edit: 'settleCare', change: { settled: care.settled } }],
 });
 
-/** Enclosures stand in a room from here on; on a shelf of it, where one is named. */
-export const movedTo = (room: string, shelf: string): EditForAll => ({
-  calls: () => [{ edit: 'setPlace', change: { room, shelf } }],
+/**
+ * Enclosures stand in a room from here on.
+ * @param shelf of that room; null: each keeps its own where it stood there already
+ */
+export const movedTo = (room: string, shelf: string | null): EditForAll => ({
+  calls: () => [{ edit: 'setPlace', change: { room, ...(shelf === null ? {} : { shelf }) } }],
   back: ({ brief }) => [{ edit: 'setPlace', change: brief.place }],
 });
 

@@ -19,8 +19,13 @@ interface Props {
 
 /** Where several enclosures stand from here on. */
 export function MoveToRoom({ designs, onClose }: Props) {
-  const [room, setRoom] = useState('');
-  const [shelf, setShelf] = useState('');
+  const places = designs.map((it) => it.brief.place);
+  const isOneRoom = new Set(places.map((it) => it.room)).size === 1;
+  const isOneShelf = isOneRoom && new Set(places.map((it) => it.shelf)).size === 1;
+  const [room, setRoom] = useState(isOneRoom ? (places[0]?.room ?? '') : '');
+  const [shelf, setShelf] = useState(isOneShelf ? (places[0]?.shelf ?? '') : '');
+  // What is left empty where they differ takes nothing away.
+  const stays = shelf === '' && !isOneShelf;
   const { load, rooms, shelvesIn } = usePlacesKnown();
   // Once, as it opens.
   // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -31,7 +36,7 @@ export function MoveToRoom({ designs, onClose }: Props) {
   const put = async (): Promise<void> => {
     const said = room === '' ? `${where} in no room.` : `${where} in “${room}”.`;
     const ids = designs.map((it) => it.id);
-    if (await write(said, () => acts.changeAll(ids, movedTo(room, shelf)))) onClose();
+    if (await write(said, () => acts.changeAll(ids, movedTo(room, stays ? null : shelf)))) onClose();
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="move-room">
@@ -42,7 +47,7 @@ export function MoveToRoom({ designs, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" onClick={() => void put()}>
+        <Button variant="contained" disabled={room === '' && !isOneRoom} onClick={() => void put()}>
           Put there
         </Button>
       </DialogActions>
